@@ -1,0 +1,27 @@
+package org.myrialith.colour;
+
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+
+/**
+ * How asked colours are corrected.
+ *
+ * @param brightnessPercent share of the full light that white may reach, whole percent
+ */
+public record ColourSettings(Transfer transfer, int brightnessPercent) {
+  /** Allowed brightness limit. */
+  public static final Bounds BRIGHTNESS = Bounds.count(1, 100, "%");
+
+  /** sRGB curve, full brightness. */
+  public static final ColourSettings USUAL = new ColourSettings(new Transfer.Srgb(), 100);
+
+  public ColourSettings {
+    Objects.requireNonNull(transfer, "transfer");
+    BRIGHTNESS.require("brightnessPercent", brightnessPercent);
+  }
+
+  /** Returns these settings with another brightness limit. */
+  public ColourSettings withBrightness(int percent) {
+    return new ColourSettings(transfer, percent);
+  }
+}

@@ -1,0 +1,146 @@
+package org.myrialith.colour;
+
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.Arrays;
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/**
+ * The driver's level for each asked value: {@code level = round(255 · b · Y(v / 255))}, halves up.
+ *
+ * <p>Immutable.
+ */
+public final class LevelTable {
+  /** Asked values and levels of 8 bit each. */
+  public static final int SIZE = 256;
+
+  private static final int FULL = SIZE - 1;
+  private static final double[] SCREEN_LIGHT = new double[SIZE];
+
+  static {
+    Arrays.setAll(SCREEN_LIGHT, asked -> new Transfer.Srgb().light((double) asked / FULL));
+  }
+
+  private final ColourSettings settings;
+  private final byte[] levels = new byte[SIZE];
+
+  private LevelTable(ColourSettings settings) {
+    this.settings = settings;
+    double limit = settings.brightnessPercent() / 100.0;
+    for (int asked = 0; asked < SIZE; asked++) {
+      double light = settings.transfer().light((double) asked / FULL);
+      levels[asked] = (byte) Math.floor(FULL * limit * light + 0.5);
+    }
+  }
+
+  /** Works the table out. */
+  public static LevelTable of(ColourSettings settings) {
+    return new LevelTable(settings);
+  }
+
+  /** Returns the level (0 to 255) for an asked value (0 to 255). */
+  public int level(int asked) {
+    return levels[asked] & 0xff;
+  }
+
+  /** Returns the settings it was made from. */
+  public ColourSettings settings() {
+    return settings;
+  }
+
+  /** Returns how many different levels the table uses, dark included. */
+  public int distinctLevels() {
+    return (int) java.util.stream.IntStream.range(0, SIZE).map(this::level).distinct().count();
+  }
+
+  /** Returns how many asked values above 0 come out dark. */
+  public int darkenedValues() {
+    int dark = 0;
+    while (dark + 1 < SIZE && level(dark + 1) == 0) {
+      dark++;
+    }
+    return dark;
+  }
+
+  /** Returns all levels in the order of asked values. */
+  public int[] toArray() {
+    int[] all = new int[SIZE];
+    Arrays.setAll(all, this::level);
+    return all;
+  }
+
+  /**
+   * Returns the sRGB value (0 to 255) that looks on a screen as an emitter at {@code level} does
+   * beside one at full level: light is proportional to the level.
+   */
+  public static int screenValue(int level) {
+    return (int) Math.round(FULL * Transfer.Srgb.encode((double) level / FULL));
+  }
+
+  /** Returns the light (0 to 1) that an asked value means on a screen. */
+  public static double screenLight(int asked) {
+    return SCREEN_LIGHT[asked];
+  }
+
+  /** Returns the numbers of the table. */
+  public List<Reckoning> reckonings() {
+    Source source =
+        settings.transfer() instanceof Transfer.PowerLaw
+            ? Source.COMMON_PRACTICE
+            : Source.standard(
+                settings.transfer() instanceof Transfer.Srgb ? "IEC 61966-2-1" : "CIE 15");
+    Reckoning.Given limit = given("brightness limit", settings.brightnessPercent(), "%");
+    String formula = "level = round(255 × limit × Y); " + settings.transfer().formula();
+    return List.of(
+        new Reckoning(
+            "white-level",
+            "Level of full white",
+            level(FULL),
+            "of 255",
+            formula,
+            List.of(limit),
+            source),
+        new Reckoning(
+            "distinct-levels",
+            "Different levels left",
+            distinctLevels(),
+            "of 256",
+            "count of different levels over all 256 asked values; " + formula,
+            List.of(limit),
+            source),
+        new Reckoning(
+            "darkened",
+            "Darkest asked values that go dark",
+            darkenedValues(),
+            "values",
+            "count of asked values 1, 2, … whose level is 0; " + formula,
+            List.of(limit),
+            source));
+  }
+
+  /** Fewer levels than this and steps in slow fades show (common practice). */
+  static final int FEW_LEVELS = 96;
+
+  /** Returns the judgements on the table. */
+  public List<Finding> findings() {
+    int distinct = distinctLevels();
+    int dark = darkenedValues();
+    Verdict verdict = distinct < FEW_LEVELS ? Verdict.TIGHT : Verdict.HOLDS;
+    String says =
+        "%d different levels are left of 256; the %s darkest asked values go dark."
+            .formatted(distinct, Quantity.number(dark));
+    Finding finding =
+        new Finding("levels-left", Step.COLOUR, verdict, says, "", reckonings(), List.of());
+    return List.of(
+        verdict == Verdict.TIGHT
+            ? finding.advising(
+                "Slow fades will step. Raise the brightness limit or lower the exponent, and paint dark parts brighter.")
+            : finding);
+  }
+}

@@ -1,0 +1,50 @@
+package org.myrialith.finding;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * One judgement.
+ *
+ * @param key stable name within the plan, lower case with dashes
+ * @param step the layer it belongs to
+ * @param says what was found, one or two short sentences with the figures
+ * @param advice what to do, empty when there is nothing to do
+ * @param reckonings the numbers it rests on
+ * @param remedies changes that can be applied
+ */
+public record Finding(
+    String key,
+    Step step,
+    Verdict verdict,
+    String says,
+    String advice,
+    List<Reckoning> reckonings,
+    List<Remedy> remedies) {
+
+  public Finding {
+    Objects.requireNonNull(key, "key");
+    reckonings = List.copyOf(reckonings);
+    remedies = List.copyOf(remedies);
+  }
+
+  /** Returns a finding without advice, numbers or remedies. */
+  public static Finding of(Step step, String key, Verdict verdict, String says) {
+    return new Finding(key, step, verdict, says, "", List.of(), List.of());
+  }
+
+  /** Returns this finding with other advice. */
+  public Finding advising(String text) {
+    return new Finding(key, step, verdict, says, text, reckonings, remedies);
+  }
+
+  /** Returns this finding resting on the given numbers. */
+  public Finding restingOn(Reckoning... numbers) {
+    return new Finding(key, step, verdict, says, advice, List.of(numbers), remedies);
+  }
+
+  /** Returns this finding with other remedies. */
+  public Finding mendedBy(List<Remedy> mends) {
+    return new Finding(key, step, verdict, says, advice, reckonings, mends);
+  }
+}

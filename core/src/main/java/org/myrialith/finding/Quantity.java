@@ -1,0 +1,65 @@
+package org.myrialith.finding;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.Set;
+
+/** Numbers as makers write them: three significant figures, SI prefix, unit. */
+public final class Quantity {
+  /** Units that take an SI prefix; counts, percents and millimetres stay as they are. */
+  private static final Set<String> PREFIXED = Set.of("A", "V", "W", "s", "Hz", "bit/s");
+
+  private static final String[] PREFIXES = {"n", "µ", "m", "", "k", "M", "G"};
+
+  private Quantity() {}
+
+  /** Returns {@code value} with its unit, such as "1.84 A", "9.28 ms" or "168 pixels". */
+  public static String text(double value, String unit) {
+    if (!Double.isFinite(value)) {
+      return "no number";
+    }
+    if (!PREFIXED.contains(unit)) {
+      String bare = number(value);
+      return unit.isEmpty() ? bare : bare + " " + (value == 1 ? singular(unit) : unit);
+    }
+    if (value == 0) {
+      return "0 " + unit;
+    }
+    double rounded = new BigDecimal(value).round(new MathContext(3)).doubleValue();
+    int step = (int) Math.floor(Math.log10(Math.abs(rounded)) / 3 + 1e-12);
+    step = Math.max(-3, Math.min(3, step));
+    return number(rounded / Math.pow(1000, step)) + " " + PREFIXES[step + 3] + unit;
+  }
+
+  /** Returns a number with three significant figures; whole numbers keep all their digits. */
+  public static String number(double value) {
+    if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+      return grouped(Long.toString((long) value));
+    }
+    BigDecimal rounded = new BigDecimal(value).round(new MathContext(3, RoundingMode.HALF_UP));
+    return grouped(
+        Math.abs(value) >= 1000
+            ? rounded.setScale(0, RoundingMode.HALF_UP).toPlainString()
+            : rounded.toPlainString());
+  }
+
+  private static String singular(String unit) {
+    return unit.length() > 2 && unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
+  }
+
+  /** Groups digits by a thin space from five digits on, as ISO 80000-1 has it. */
+  private static String grouped(String digits) {
+    int dot = digits.indexOf('.');
+    int end = dot < 0 ? digits.length() : dot;
+    int start = digits.startsWith("-") ? 1 : 0;
+    if (end - start < 5) {
+      return digits;
+    }
+    StringBuilder text = new StringBuilder(digits);
+    for (int at = end - 3; at > start; at -= 3) {
+      text.insert(at, '\u2009');
+    }
+    return text.toString();
+  }
+}

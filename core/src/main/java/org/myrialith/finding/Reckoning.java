@@ -1,0 +1,53 @@
+package org.myrialith.finding;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * One number with its working.
+ *
+ * @param key stable name within the plan, lower case with dashes
+ * @param name what it is, in words
+ * @param value the number, in {@code unit}
+ * @param unit SI-derived unit or a counted thing; empty for a bare ratio
+ * @param formula the working in symbols, with every symbol named in {@code given}
+ * @param given the values put in
+ * @param source what the working rests on
+ */
+public record Reckoning(
+    String key,
+    String name,
+    double value,
+    String unit,
+    String formula,
+    List<Given> given,
+    Source source) {
+
+  /**
+   * One value put into a reckoning.
+   *
+   * @param name symbol or words
+   * @param value the number, in {@code unit}
+   */
+  public record Given(String name, double value, String unit) {
+    /** Returns the value with its unit, three significant figures. */
+    public String text() {
+      return Quantity.text(value, unit);
+    }
+  }
+
+  public Reckoning {
+    Objects.requireNonNull(key, "key");
+    given = List.copyOf(given);
+  }
+
+  /** Returns a value put in. */
+  public static Given given(String name, double value, String unit) {
+    return new Given(name, value, unit);
+  }
+
+  /** Returns the value with its unit, three significant figures. */
+  public String text() {
+    return Quantity.text(value, unit);
+  }
+}

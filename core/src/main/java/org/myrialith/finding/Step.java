@@ -1,0 +1,23 @@
+package org.myrialith.finding;
+
+/** The steps of the work, lowest layer first. */
+public enum Step {
+  BRIEF("Brief"),
+  LAYOUT("Layout"),
+  CIRCUITS("Circuits"),
+  POWER("Power"),
+  COLOUR("Colour"),
+  FRAMES("Frames"),
+  FIRMWARE("Firmware");
+
+  private final String title;
+
+  Step(String title) {
+    this.title = title;
+  }
+
+  /** Returns the name shown to the maker. */
+  public String title() {
+    return title;
+  }
+}

@@ -1,0 +1,220 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Reckoning.given;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.myrialith.colour.Levels;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.PixelClass;
+
+/**
+ * Firmware for a show: how its frames are packed, what it takes of the controller, and its files.
+ *
+ * @param work what it is made from; has at least one clip
+ * @param packed the frames in the packing that takes least
+ */
+public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
+  /**
+   * RAM left to the stack: the deepest call chain of the player takes less (measured in
+   * simulation).
+   */
+  static final int STACK_BYTES = 64;
+
+  /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
+  public static Optional<FirmwarePlan> of(FirmwareWork work) {
+    List<Levels> frames = frames(work);
+    return frames.isEmpty() || work.chain().pixels() == 0
+        ? Optional.empty()
+        : Optional.of(new FirmwarePlan(work, Packing.smallest(frames)));
+  }
+
+  private static List<Levels> frames(FirmwareWork work) {
+    return work.levels().stream().flatMap(clip -> clip.perFrame().stream()).toList();
+  }
+
+  /**
+   * Returns the flash that the frames take in each packing (bytes); a packing that can't be is left
+   * out.
+   */
+  public Map<Packing, Integer> packings() {
+    Map<Packing, Integer> sizes = new LinkedHashMap<>();
+    for (Packing packing : Packing.values()) {
+      packing.pack(frames(work)).ifPresent(p -> sizes.put(packing, p.bytes()));
+    }
+    return sizes;
+  }
+
+  private Controller controller() {
+    return work.chain().controller();
+  }
+
+  /** Returns the flash taken by tables and frames (bytes). */
+  public int tableBytes() {
+    return new FramesHeader(work, packed).tableBytes();
+  }
+
+  private int codeBytes() {
+    return CodeSize.bytes(
+        controller(), packed.packing(), work.limiter().isPresent(), work.levels().size() > 1);
+  }
+
+  /** Returns the estimate of all flash taken (bytes). */
+  public int flashBytes() {
+    return codeBytes() + tableBytes();
+  }
+
+  /** Returns the RAM taken by variables (bytes), the stack on top of it. */
+  public int ramBytes() {
+    int counters = 8;
+    int perClip = 4;
+    return work.chain().pixels() * PixelClass.CHANNELS + counters + perClip * work.levels().size();
+  }
+
+  private Reckoning flash() {
+    return new Reckoning(
+        "flash",
+        "Flash, estimated",
+        flashBytes(),
+        "bytes",
+        "program + tables and frames",
+        List.of(
+            given("program", codeBytes(), "bytes"),
+            given("tables and frames", tableBytes(), "bytes"),
+            given("flash of the controller", controller().flashBytes(), "bytes")),
+        Source.partClass("program size read from builds of this player"));
+  }
+
+  private Reckoning ram() {
+    return new Reckoning(
+        "ram",
+        "RAM, estimated",
+        ramBytes() + STACK_BYTES,
+        "bytes",
+        "pixels × 3 + counters + 4 × clips + stack",
+        List.of(
+            given("pixels", work.chain().pixels(), ""),
+            given("counters", 8, "bytes"),
+            given("clips", work.levels().size(), ""),
+            given("stack", STACK_BYTES, "bytes"),
+            given("RAM of the controller", controller().ramBytes(), "bytes")),
+        Source.ARITHMETIC);
+  }
+
+  /** Returns the numbers of the firmware. */
+  public List<Reckoning> reckonings() {
+    List<Reckoning> numbers = new ArrayList<>(List.of(flash(), ram()));
+    packings()
+        .forEach(
+            (packing, bytes) ->
+                numbers.add(
+                    new Reckoning(
+                        "packed-" + packing.name().toLowerCase(java.util.Locale.ROOT),
+                        "Frames packed "
+                            + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
+                        bytes,
+                        "bytes",
+                        formula(packing),
+                        List.of(given("different frames", packed.data().size(), "")),
+                        Source.ARITHMETIC)));
+    return List.copyOf(numbers);
+  }
+
+  private static String formula(Packing packing) {
+    return switch (packing) {
+      case RAW -> "3 bytes a pixel, each different frame once";
+      case PALETTE -> "3 bytes a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
+      case RUNS -> "4 bytes a run of up to 255 equal pixels, each different frame once";
+    };
+  }
+
+  /** Over this share there is little left for changes (common practice). */
+  private static final double ROOMY_SHARE = 0.9;
+
+  /** Returns the judgements on the firmware. */
+  public List<Finding> findings() {
+    List<Finding> findings = new ArrayList<>();
+    findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
+    findings.add(fits("ram-fits", "RAM", ramBytes() + STACK_BYTES, controller().ramBytes(), ram()));
+    shortHold().ifPresent(findings::add);
+    return List.copyOf(findings);
+  }
+
+  private Finding fits(String key, String what, int takes, int has, Reckoning number) {
+    Verdict verdict =
+        takes > has ? Verdict.BREAKS : takes > ROOMY_SHARE * has ? Verdict.TIGHT : Verdict.HOLDS;
+    Finding finding =
+        Finding.of(
+                Step.FIRMWARE,
+                key,
+                verdict,
+                "Takes %s of %s of %s."
+                    .formatted(Quantity.text(takes, "bytes"), Quantity.text(has, "bytes"), what))
+            .restingOn(number);
+    return verdict == Verdict.HOLDS
+        ? finding
+        : finding.advising(
+            what.equals("flash")
+                ? "Use fewer frames or fewer different colours, or take a controller class with more flash."
+                : "Use fewer pixels, or take a controller class with more RAM.");
+  }
+
+  private Optional<Finding> shortHold() {
+    int sendMicros = work.chain().frameMicros();
+    long late =
+        work.show().moments().stream().filter(m -> m.holdMillis() * 1000L < sendMicros).count();
+    if (late == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Finding.of(
+                Step.FRAMES,
+                "hold-too-short",
+                Verdict.BREAKS,
+                "%d of %d moments are held shorter than a frame takes to send, %s."
+                    .formatted(
+                        late, work.show().moments().size(), Quantity.text(sendMicros * 1e-6, "s")))
+            .advising("Hold those frames longer, or line up the frames of the clips.")
+            .restingOn(work.chain().dataTime()));
+  }
+
+  /**
+   * Returns the files that the maker takes away, by name.
+   *
+   * @param wiring the text of README.txt
+   */
+  public Map<String, byte[]> files(String wiring) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    put(files, "README.txt", wiring);
+    put(files, "frames.h", new FramesHeader(work, packed).text());
+    put(files, "player.h", SourceText.read("player.h"));
+    put(files, "player.c", SourceText.read("player.c"));
+    put(files, "board.c", board());
+    put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", controller().core()));
+    put(files, "waveform.vcd", new Waveform(new SentMoments(work)).text());
+    return files;
+  }
+
+  private String board() {
+    String pin = work.chain().circuit().dataPin();
+    return SourceText.read("board.c")
+        .replace("@PIN@", pin)
+        .replace("@PORT@", pin.substring(0, 1))
+        .replace("@BIT@", pin.substring(1))
+        .replace("@LATCH@", String.valueOf(work.chain().circuit().latchGapMicros()));
+  }
+
+  private static void put(Map<String, byte[]> files, String name, String text) {
+    files.put(name, text.getBytes(StandardCharsets.UTF_8));
+  }
+}

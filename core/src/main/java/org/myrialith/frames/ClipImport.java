@@ -1,0 +1,69 @@
+package org.myrialith.frames;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.formats.ImageBounds;
+import org.myrialith.formats.ImageFile;
+import org.myrialith.formats.ImageRefused;
+
+/**
+ * Frames made from an image file.
+ *
+ * @param frames at least one
+ * @param notes what was changed on the way, in words
+ */
+public record ClipImport(List<Frame> frames, List<String> notes) {
+  /** Hold of a picture that has no time of its own (ms). */
+  public static final int STILL_MILLIS = 1000;
+
+  /**
+   * Delays of 0 and 1 hundredths in a GIF mean that nobody set one; such frames are held 100 ms, as
+   * browsers do (common practice).
+   */
+  public static final int UNSET_MILLIS = 100;
+
+  private static final int LEAST_CENTIS = 2;
+
+  public ClipImport {
+    frames = List.copyOf(frames);
+    notes = List.copyOf(notes);
+  }
+
+  /**
+   * Reads a GIF or PNG.
+   *
+   * @throws ImageRefused if the file can't be taken
+   */
+  public static ClipImport read(byte[] file, Fit fit, int columns, int rows) throws ImageRefused {
+    List<Frame> frames = new ArrayList<>();
+    int[] changed = new int[2];
+    ImageFile.read(
+        file,
+        ImageBounds.USUAL,
+        (raster, delay) -> {
+          int hold = holdMillis(delay);
+          changed[0] += delay >= 0 && delay < LEAST_CENTIS ? 1 : 0;
+          changed[1] += hold > Frame.HOLD.max() ? 1 : 0;
+          frames.add(
+              new Frame(fit.apply(raster, columns, rows), (int) Math.min(hold, Frame.HOLD.max())));
+          return true;
+        });
+    List<String> notes = new ArrayList<>();
+    if (changed[0] > 0) {
+      notes.add(
+          "%d frames had no delay set and are held %d ms.".formatted(changed[0], UNSET_MILLIS));
+    }
+    if (changed[1] > 0) {
+      notes.add("%d frames were held longer than 60 s and are held 60 s.".formatted(changed[1]));
+    }
+    return new ClipImport(frames, notes);
+  }
+
+  /** Returns the hold (ms) for a stored delay (1/100 s; -1 for none). */
+  public static int holdMillis(int delayCentis) {
+    if (delayCentis < 0) {
+      return STILL_MILLIS;
+    }
+    return delayCentis < LEAST_CENTIS ? UNSET_MILLIS : delayCentis * 10;
+  }
+}

@@ -1,0 +1,123 @@
+package org.myrialith.frames;
+
+import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Transfer;
+import org.myrialith.formats.Raster;
+
+/** How an image becomes the cells of a picture. What is transparent is laid over dark. */
+public enum Fit {
+  /** The pixel at the middle of each cell; the whole image is stretched over the picture. */
+  NEAREST("nearest", "Nearest: the pixel in the middle of each cell"),
+  /**
+   * The mean of all that lies in a cell, in linear light; the whole image is stretched over the
+   * picture.
+   */
+  BOX("box", "Average: the mean light of each cell"),
+  /** Pixel for cell from the middle of the image; what is missing stays dark. */
+  CROP("crop", "Crop: pixel for cell, from the middle");
+
+  private final String key;
+  private final String title;
+
+  Fit(String key, String title) {
+    this.key = key;
+    this.title = title;
+  }
+
+  /** Returns the name used in requests. */
+  public String key() {
+    return key;
+  }
+
+  /** Returns the name shown to the maker. */
+  public String title() {
+    return title;
+  }
+
+  /** Returns the fit of that key, or null. */
+  public static Fit of(String key) {
+    for (Fit fit : values()) {
+      if (fit.key.equals(key)) {
+        return fit;
+      }
+    }
+    return null;
+  }
+
+  /** Returns the picture of an image at that size. */
+  public Picture apply(Raster image, int columns, int rows) {
+    byte[] rgb = new byte[columns * rows * 3];
+    for (int row = 0; row < rows; row++) {
+      for (int column = 0; column < columns; column++) {
+        int colour = cell(image, column, row, columns, rows);
+        int at = (row * columns + column) * 3;
+        rgb[at] = (byte) (colour >> 16);
+        rgb[at + 1] = (byte) (colour >> 8);
+        rgb[at + 2] = (byte) colour;
+      }
+    }
+    return Picture.of(columns, rows, rgb);
+  }
+
+  private int cell(Raster image, int column, int row, int columns, int rows) {
+    return switch (this) {
+      case NEAREST ->
+          opaque(
+              image.at(
+                  (int) ((2L * column + 1) * image.columns() / (2L * columns)),
+                  (int) ((2L * row + 1) * image.rows() / (2L * rows))));
+      case BOX -> mean(image, column, row, columns, rows);
+      case CROP -> {
+        int x = column + Math.floorDiv(image.columns() - columns, 2);
+        int y = row + Math.floorDiv(image.rows() - rows, 2);
+        boolean inside = x >= 0 && x < image.columns() && y >= 0 && y < image.rows();
+        yield inside ? opaque(image.at(x, y)) : 0;
+      }
+    };
+  }
+
+  /** Lays a pixel over dark, in linear light. */
+  private static int opaque(int argb) {
+    int alpha = argb >>> 24;
+    if (alpha == 255) {
+      return argb & 0xffffff;
+    }
+    double share = alpha / 255.0;
+    return encode(light(argb, 16) * share) << 16
+        | encode(light(argb, 8) * share) << 8
+        | encode(light(argb, 0) * share);
+  }
+
+  /**
+   * Averages over the cell's rectangle; pixels on its border count by the part that lies inside.
+   */
+  private static int mean(Raster image, int column, int row, int columns, int rows) {
+    double left = (double) column * image.columns() / columns;
+    double right = (double) (column + 1) * image.columns() / columns;
+    double top = (double) row * image.rows() / rows;
+    double bottom = (double) (row + 1) * image.rows() / rows;
+    double red = 0;
+    double green = 0;
+    double blue = 0;
+    for (int y = (int) top; y < Math.min(image.rows(), Math.ceil(bottom)); y++) {
+      double high = Math.min(bottom, y + 1) - Math.max(top, y);
+      for (int x = (int) left; x < Math.min(image.columns(), Math.ceil(right)); x++) {
+        int argb = image.at(x, y);
+        double weight = high * (Math.min(right, x + 1) - Math.max(left, x)) * (argb >>> 24) / 255.0;
+        red += light(argb, 16) * weight;
+        green += light(argb, 8) * weight;
+        blue += light(argb, 0) * weight;
+      }
+    }
+    double area = (right - left) * (bottom - top);
+    return encode(red / area) << 16 | encode(green / area) << 8 | encode(blue / area);
+  }
+
+  private static double light(int argb, int shift) {
+    return LevelTable.screenLight(argb >> shift & 0xff);
+  }
+
+  private static int encode(double light) {
+    return (int) Math.round(255 * Transfer.Srgb.encode(Math.min(1, light)));
+  }
+}

@@ -1,0 +1,42 @@
+package org.myrialith.parts;
+
+import org.myrialith.finding.Bounds;
+
+/**
+ * One-wire RGB pixel, 5 V.
+ *
+ * @param channelMilliamps current of one channel at full level (mA)
+ * @param idleMilliamps current of the pixel's own chip with all channels dark (mA)
+ */
+public record PixelClass(double channelMilliamps, double idleMilliamps) {
+  /** Allowed current of a channel (mA). */
+  public static final Bounds CHANNEL = Bounds.measure(1, 60, "mA");
+
+  /** Allowed idle current (mA). */
+  public static final Bounds IDLE = Bounds.measure(0, 20, "mA");
+
+  /** 20 mA a channel, about 1 mA idle (common practice for the class). */
+  public static final PixelClass USUAL = new PixelClass(20, 1);
+
+  /** Channels of a pixel: red, green, blue. */
+  public static final int CHANNELS = 3;
+
+  /** Largest level of a channel. */
+  public static final int FULL = 255;
+
+  /**
+   * The level that data must reach, as a share of the pixel's supply (common practice for the
+   * class).
+   */
+  public static final double DATA_HIGH_SHARE = 0.7;
+
+  public PixelClass {
+    CHANNEL.require("channelMilliamps", channelMilliamps);
+    IDLE.require("idleMilliamps", idleMilliamps);
+  }
+
+  /** Returns the current (A) of {@code pixels} whose levels add up to {@code levelSum}. */
+  public double amps(long levelSum, int pixels) {
+    return (levelSum * channelMilliamps / FULL + pixels * idleMilliamps) / 1000;
+  }
+}

@@ -1,0 +1,94 @@
+/* Board file: 8-bit controller at 16 MHz, one-wire pixels on pin @PIN@.
+ *
+ * A bit takes 20 cycles (1.25 us): high for 6 (0.375 us) is a 0, high for 13 (0.8125 us) is a 1. The next
+ * byte is fetched inside the last bit, so that no bit is longer than another. Interrupts are off while data is sent.
+ */
+#include <avr/interrupt.h>
+#include <avr/io.h>
+#include <util/delay.h>
+
+#include "player.h"
+
+#if F_CPU != 16000000UL
+#error "the data line is timed for 16 MHz"
+#endif
+
+#define DATA_PORT PORT@PORT@
+#define DATA_DDR DDR@PORT@
+#define DATA_BIT @BIT@
+#define LATCH_US @LATCH@
+
+static void send_bytes(const uint8_t *levels, uint16_t count) {
+  uint8_t hi = (uint8_t)(DATA_PORT | (1 << DATA_BIT));
+  uint8_t lo = (uint8_t)(DATA_PORT & ~(1 << DATA_BIT));
+  uint8_t byte;
+  uint8_t next;
+  uint8_t bits;
+  __asm__ volatile(
+      "ld   %[byte], %a[at]+ \n\t"
+      "ldi  %[bits], 7       \n\t"
+      "1:                    \n\t" /* bits 7 to 1 */
+      "out  %[port], %[hi]   \n\t" /*  0 rise */
+      "mov  %[next], %[lo]   \n\t" /*  1 */
+      "sbrc %[byte], 7       \n\t" /*  2 */
+      "mov  %[next], %[hi]   \n\t" /*  3 */
+      "lsl  %[byte]          \n\t" /*  4 */
+      "nop                   \n\t" /*  5 */
+      "out  %[port], %[next] \n\t" /*  6 fall of a 0 */
+      "rjmp .+0              \n\t" /*  7 8 */
+      "rjmp .+0              \n\t" /*  9 10 */
+      "rjmp .+0              \n\t" /* 11 12 */
+      "out  %[port], %[lo]   \n\t" /* 13 fall of a 1 */
+      "rjmp .+0              \n\t" /* 14 15 */
+      "nop                   \n\t" /* 16 */
+      "dec  %[bits]          \n\t" /* 17 */
+      "brne 1b               \n\t" /* 18 19 when taken, 18 when not */
+      "nop                   \n\t" /* 19 */
+      "out  %[port], %[hi]   \n\t" /*  0 rise of bit 0 */
+      "mov  %[next], %[lo]   \n\t" /*  1 */
+      "sbrc %[byte], 7       \n\t" /*  2 */
+      "mov  %[next], %[hi]   \n\t" /*  3 */
+      "ldi  %[bits], 7       \n\t" /*  4 */
+      "nop                   \n\t" /*  5 */
+      "out  %[port], %[next] \n\t" /*  6 */
+      "sbiw %[count], 1      \n\t" /*  7 8 */
+      "breq 2f               \n\t" /*  9, 10 when the last byte is done */
+      "ld   %[byte], %a[at]+ \n\t" /* 10 11 */
+      "nop                   \n\t" /* 12 */
+      "out  %[port], %[lo]   \n\t" /* 13 */
+      "rjmp .+0              \n\t" /* 14 15 */
+      "rjmp .+0              \n\t" /* 16 17 */
+      "rjmp 1b               \n\t" /* 18 19 */
+      "2:                    \n\t"
+      "rjmp .+0              \n\t" /* 11 12 */
+      "out  %[port], %[lo]   \n\t" /* 13 */
+      : [byte] "=&r"(byte), [next] "=&r"(next), [bits] "=&d"(bits), [count] "+w"(count), [at] "+e"(levels)
+      : [port] "I"(_SFR_IO_ADDR(DATA_PORT)), [hi] "r"(hi), [lo] "r"(lo)
+      : "memory");
+}
+
+void board_send(const uint8_t *levels, uint16_t count) {
+  uint8_t flags = SREG;
+  cli();
+  if (count) {
+    send_bytes(levels, count);
+  }
+  SREG = flags;
+  _delay_us(LATCH_US);
+}
+
+void board_wait_ms(uint16_t ms) {
+  while (ms--) {
+    _delay_ms(1);
+  }
+}
+
+int main(void) {
+  DATA_PORT &= (uint8_t) ~(1 << DATA_BIT);
+  DATA_DDR |= (1 << DATA_BIT);
+  _delay_us(LATCH_US);
+  player_start();
+  for (;;) {
+    player_step();
+  }
+}
