@@ -10,6 +10,8 @@ public final class Quantity {
   /** Units that take an SI prefix; counts, percents and millimetres stay as they are. */
   private static final Set<String> PREFIXED = Set.of("A", "V", "W", "s", "Hz", "bit/s");
 
+  private static final int FIGURES = 3;
+
   private static final String[] PREFIXES = {"n", "µ", "m", "", "k", "M", "G"};
 
   private Quantity() {}
@@ -29,19 +31,45 @@ public final class Quantity {
     double rounded = new BigDecimal(value).round(new MathContext(3)).doubleValue();
     int step = (int) Math.floor(Math.log10(Math.abs(rounded)) / 3 + 1e-12);
     step = Math.max(-3, Math.min(3, step));
-    return number(rounded / Math.pow(1000, step)) + " " + PREFIXES[step + 3] + unit;
+    return measured(scaled(value, step)) + " " + PREFIXES[step + 3] + unit;
   }
 
-  /** Returns a number with three significant figures; whole numbers keep all their digits. */
+  /** Divides by a power of 1000; what is whole but for rounding noise becomes whole. */
+  private static double scaled(double value, int step) {
+    double scaled = value / Math.pow(1000, step);
+    double whole = Math.rint(scaled);
+    return Math.abs(scaled - whole) < 1e-9 * Math.abs(scaled) ? whole : scaled;
+  }
+
+  /** Returns a number with up to three significant figures; whole numbers keep all their digits. */
   public static String number(double value) {
-    if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+    if (!Double.isFinite(value)) {
+      return "no number";
+    }
+    if (whole(value)) {
       return grouped(Long.toString((long) value));
     }
-    BigDecimal rounded = new BigDecimal(value).round(new MathContext(3, RoundingMode.HALF_UP));
-    return grouped(
-        Math.abs(value) >= 1000
-            ? rounded.setScale(0, RoundingMode.HALF_UP).toPlainString()
-            : rounded.toPlainString());
+    return grouped(rounded(value).stripTrailingZeros().toPlainString());
+  }
+
+  /** Returns a measured value: whole, or with exactly three significant figures. */
+  private static String measured(double value) {
+    if (whole(value)) {
+      return number(value);
+    }
+    BigDecimal rounded = rounded(value);
+    int scale = Math.max(0, FIGURES - rounded.precision() + rounded.scale());
+    return rounded.setScale(scale, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  private static boolean whole(double value) {
+    return value == Math.rint(value) && Math.abs(value) < 1e15;
+  }
+
+  private static BigDecimal rounded(double value) {
+    int whole = BigDecimal.valueOf(Math.abs(value)).toBigInteger().toString().length();
+    return new BigDecimal(value)
+        .round(new MathContext(Math.max(FIGURES, whole), RoundingMode.HALF_UP));
   }
 
   private static String singular(String unit) {

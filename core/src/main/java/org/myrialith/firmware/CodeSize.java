@@ -10,20 +10,20 @@ import org.myrialith.parts.Controller;
  * of bytes.
  */
 final class CodeSize {
-  private static final int SECOND_CLIP = 93;
-  private static final int LIMITER = 85;
+  private static final int SECOND_CLIP = 118;
+  private static final int LIMITER = 165;
 
   /** Shorter vectors and calls of the class with 8 KB. */
-  private static final int SMALL_CORE_SAVES = 72;
+  private static final int SMALL_CORE_SAVES = 38;
 
   private CodeSize() {}
 
   static int bytes(Controller controller, Packing packing, boolean limiter, boolean severalClips) {
     int player =
         switch (packing) {
-          case RAW -> 1087;
-          case PALETTE -> 1180;
-          case RUNS -> 1117;
+          case RAW -> 945;
+          case PALETTE -> 1045;
+          case RUNS -> 992;
         };
     return player
         + (severalClips ? SECOND_CLIP : 0)

@@ -31,6 +31,9 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
    */
   static final int STACK_BYTES = 64;
 
+  /** Frame and time left of each clip. */
+  private static final int BYTES_PER_CLIP = 4;
+
   /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
     List<Levels> frames = frames(work);
@@ -76,9 +79,17 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns the RAM taken by variables (bytes), the stack on top of it. */
   public int ramBytes() {
-    int counters = 8;
-    int perClip = 4;
-    return work.chain().pixels() * PixelClass.CHANNELS + counters + perClip * work.levels().size();
+    return work.chain().pixels() * PixelClass.CHANNELS
+        + counterBytes()
+        + BYTES_PER_CLIP * work.levels().size();
+  }
+
+  /**
+   * Time left of the show 4, time to catch up 4, last look at the timer 2, or 1 on the class with
+   * an 8-bit timer.
+   */
+  private int counterBytes() {
+    return controller() == Controller.AVR8_8K ? 9 : 10;
   }
 
   private Reckoning flash() {
@@ -101,10 +112,10 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
         "RAM, estimated",
         ramBytes() + STACK_BYTES,
         "bytes",
-        "pixels × 3 + counters + 4 × clips + stack",
+        "pixels × 3 + counters + clips × 4 + stack",
         List.of(
             given("pixels", work.chain().pixels(), ""),
-            given("counters", 8, "bytes"),
+            given("counters", counterBytes(), "bytes"),
             given("clips", work.levels().size(), ""),
             given("stack", STACK_BYTES, "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),

@@ -71,7 +71,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     define(out, "CHAIN_BYTES", work.chain().bufferBytes() + "u");
     define(out, "CLIPS", String.valueOf(work.levels().size()));
     define(out, "SHOW_MS", work.show().lengthMillis() + "UL");
-    define(out, "SEND_US", work.chain().frameMicros() + "UL");
     work.limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.levelSum() + "UL"));
     if (packed.packing() == Packing.PALETTE) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");

@@ -77,9 +77,40 @@ void board_send(const uint8_t *levels, uint16_t count) {
   _delay_us(LATCH_US);
 }
 
+/* Time is read from a free-running timer; it may wrap between two looks once only, which leaves more than the longest
+ * chain that fits in RAM takes to send. */
+#ifdef TCNT1L
+typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 262 ms */
+#define TICKS TCNT1
+#define TICK_US 4u
+#define START_TICKS() (TCCR1B = (1 << CS11) | (1 << CS10))
+#else
+typedef uint8_t ticks_t; /* 8-bit timer 0 at 1/1024 of the clock: wraps after 16 ms */
+#define TICKS TCNT0
+#define TICK_US 64u
+#define START_TICKS() (TCCR0B = (1 << CS02) | (1 << CS00))
+#endif
+
+#define MOST_SPARE_US 1000000u
+
+static ticks_t seen;
+static uint32_t spare_us;
+
 void board_wait_ms(uint16_t ms) {
-  while (ms--) {
-    _delay_ms(1);
+  uint32_t left_us = ms * 1000ul;
+  for (;;) {
+    ticks_t now = TICKS;
+    uint32_t passed_us = spare_us + (uint32_t)(ticks_t)(now - seen) * TICK_US;
+    seen = now;
+    if (passed_us >= left_us) {
+      spare_us = passed_us - left_us;
+      if (spare_us > MOST_SPARE_US) {
+        spare_us = MOST_SPARE_US;
+      }
+      return;
+    }
+    left_us -= passed_us;
+    spare_us = 0;
   }
 }
 
@@ -87,6 +118,7 @@ int main(void) {
   DATA_PORT &= (uint8_t) ~(1 << DATA_BIT);
   DATA_DDR |= (1 << DATA_BIT);
   _delay_us(LATCH_US);
+  START_TICKS();
   player_start();
   for (;;) {
     player_step();

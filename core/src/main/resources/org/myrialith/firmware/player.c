@@ -13,7 +13,6 @@ static uint8_t chain[CHAIN_BYTES];
 static uint16_t clip_frame[CLIPS];
 static uint16_t clip_left_ms[CLIPS];
 static uint32_t show_left_ms;
-static uint32_t late_us;
 
 static uint16_t hold_of(uint8_t clip) {
   return READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]]);
@@ -112,21 +111,6 @@ static void limit(void) {}
 
 #endif
 
-/* Waits for what is left of a moment once it was sent; what can't be caught up is carried over, one second at most. */
-static void rest(uint16_t ms) {
-  uint32_t spent_ms;
-  late_us += SEND_US;
-  spent_ms = late_us / 1000u;
-  if (spent_ms > ms) {
-    spent_ms = ms;
-  }
-  late_us -= spent_ms * 1000u;
-  if (late_us > 1000000u) {
-    late_us = 1000000u;
-  }
-  board_wait_ms((uint16_t)(ms - spent_ms));
-}
-
 static void pass(uint16_t ms) {
   uint8_t clip;
   show_left_ms -= ms;
@@ -158,6 +142,6 @@ void player_step(void) {
   compose();
   limit();
   board_send(chain, CHAIN_BYTES);
-  rest(ms);
+  board_wait_ms(ms);
   pass(ms);
 }

@@ -1,0 +1,76 @@
+package org.myrialith;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+/** A package uses only packages on lower floors, and nothing of web, storage or clock. */
+class FloorsTest {
+  /** From the ground up; packages of one floor do not use each other. */
+  private static final List<Set<String>> FLOORS =
+      List.of(
+          Set.of("finding"),
+          Set.of("formats"),
+          Set.of("parts"),
+          Set.of("layout"),
+          Set.of("colour"),
+          Set.of("drive"),
+          Set.of("frames"),
+          Set.of("power"),
+          Set.of("firmware"),
+          Set.of("gadget"),
+          Set.of("demo"));
+
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .importPackages("org.myrialith");
+
+  @Test
+  void packagesUseOnlyLowerFloors() {
+    List<String> above = new ArrayList<>();
+    for (int floor = FLOORS.size() - 1; floor >= 0; floor--) {
+      for (String name : FLOORS.get(floor)) {
+        if (!above.isEmpty()) {
+          noClasses()
+              .that()
+              .resideInAPackage("org.myrialith." + name)
+              .should()
+              .dependOnClassesThat()
+              .resideInAnyPackage(above.toArray(String[]::new))
+              .check(CORE);
+        }
+      }
+      FLOORS.get(floor).forEach(name -> above.add("org.myrialith." + name));
+    }
+  }
+
+  @Test
+  void everyPackageHasAFloor() {
+    Set<String> seen = new TreeSet<>();
+    CORE.forEach(c -> seen.add(c.getPackageName().substring("org.myrialith.".length())));
+    Set<String> known = new TreeSet<>();
+    FLOORS.forEach(known::addAll);
+    assertThat(seen).isEqualTo(known);
+  }
+
+  @Test
+  void coreKnowsNoFrameworkDatabaseOrClock() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "org.springframework..", "jakarta..", "java.sql..", "java.net..", "java.time.chrono..")
+        .check(CORE);
+    noClasses().should().callMethod(System.class, "currentTimeMillis").check(CORE);
+    noClasses().should().callMethod(System.class, "nanoTime").check(CORE);
+  }
+}

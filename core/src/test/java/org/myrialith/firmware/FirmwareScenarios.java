@@ -1,0 +1,122 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Named;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Transfer;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.ColourOrder;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.Strip;
+import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.power.School;
+
+/**
+ * Gadgets that between them use every packing, both controllers, the limiter, and odd orders of
+ * pixels and colours.
+ */
+final class FirmwareScenarios {
+  private FirmwareScenarios() {}
+
+  static Stream<Named<GadgetPlan>> all() {
+    return Stream.of(
+        Named.of("lantern, by palette", GadgetPlan.of(DemoGadgets.tideLantern())),
+        Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
+        Named.of("noise, raw, with limiter", GadgetPlan.of(noise())),
+        Named.of("bars, by runs, turned panel", GadgetPlan.of(bars())),
+        Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())));
+  }
+
+  /** Random colours: nothing packs, and the second school's limiter has work to do. */
+  private static Gadget noise() {
+    Random random = new Random(7);
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 5; f++) {
+      byte[] rgb = new byte[14 * 3];
+      random.nextBytes(rgb);
+      if (f == 3) {
+        java.util.Arrays.fill(rgb, (byte) 255);
+      }
+      frames.add(new Frame(Picture.of(14, 1, rgb), 20 + 10 * f));
+    }
+    Strip strip =
+        new Strip("f1", "Noise", 14, 60, List.of(new Strip.Point(0, 0), new Strip.Point(300, 0)));
+    return new Gadget(
+        "Noise",
+        "",
+        org.myrialith.parts.Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 0.5)),
+        List.of(strip),
+        List.of(
+            new OneWirePixels(
+                "c1", "line", "D6", ColourOrder.BRG, 80, List.of("f1"), PixelClass.USUAL)),
+        new ColourSettings(new Transfer.Lightness(), 100),
+        new PowerSettings(20, School.THESE_FRAMES, 20),
+        List.of(new Clip("k1", "Noise", "f1", frames)));
+  }
+
+  /**
+   * Long runs of more than 256 colours over a turned panel that is second in the chain, behind a
+   * dark strip.
+   */
+  private static Gadget bars() {
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 60; f++) {
+      byte[] rgb = new byte[20 * 30 * 3];
+      for (int cell = 0; cell < 600; cell++) {
+        int bar = cell / 120;
+        rgb[cell * 3] = (byte) (f * 4);
+        rgb[cell * 3 + 1] = (byte) (bar * 50);
+        rgb[cell * 3 + 2] = (byte) (255 - f * 4);
+      }
+      frames.add(new Frame(Picture.of(20, 30, rgb), f == 0 ? 200 : 25));
+    }
+    Panel panel = new Panel("f1", "Bars", 30, 20, 5, 5, Corner.BOTTOM_RIGHT, true, true, 1, 0, 0);
+    Strip strip =
+        new Strip("f2", "Dark", 3, 60, List.of(new Strip.Point(0, 300), new Strip.Point(50, 300)));
+    return new Gadget(
+        "Bars",
+        "",
+        org.myrialith.parts.Controller.AVR8_32K,
+        Optional.empty(),
+        List.of(panel, strip),
+        List.of(
+            new OneWirePixels(
+                "c1", "line", "C2", ColourOrder.RGB, 280, List.of("f2", "f1"), PixelClass.USUAL)),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Bars", "f1", frames)));
+  }
+
+  private static Gadget twoColours() {
+    byte[] one = new byte[11 * 3];
+    byte[] two = new byte[11 * 3];
+    for (int at = 0; at < 11; at++) {
+      (at % 3 == 0 ? one : two)[at * 3 + 2] = (byte) 0xff;
+    }
+    Strip strip =
+        new Strip("f1", "Line", 11, 60, List.of(new Strip.Point(0, 0), new Strip.Point(300, 0)));
+    return Gadget.blank("Two")
+        .withFixture(strip)
+        .withClip(
+            new Clip(
+                "k1",
+                "Two",
+                "f1",
+                List.of(
+                    new Frame(Picture.of(11, 1, one), 10), new Frame(Picture.of(11, 1, two), 30))));
+  }
+}

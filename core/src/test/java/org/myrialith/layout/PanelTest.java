@@ -1,0 +1,90 @@
+package org.myrialith.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashSet;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.myrialith.finding.InputException;
+
+class PanelTest {
+  private static Panel panel(
+      int columns, int rows, Corner corner, boolean along, boolean serpentine, int turns) {
+    return new Panel(
+        "f1", "Panel", columns, rows, 10, 7, corner, along, serpentine, turns, 100, 50);
+  }
+
+  @Property
+  void everyCellIsLitByExactlyOneEmitter(
+      @ForAll @IntRange(min = 1, max = 20) int columns,
+      @ForAll @IntRange(min = 1, max = 20) int rows,
+      @ForAll Corner corner,
+      @ForAll boolean along,
+      @ForAll boolean serpentine,
+      @ForAll @IntRange(max = 3) int turns) {
+    Panel panel = panel(columns, rows, corner, along, serpentine, turns);
+    Set<String> cells = new HashSet<>();
+    double pitchAcross = turns % 2 == 1 ? 7 : 10;
+    double pitchDown = turns % 2 == 1 ? 10 : 7;
+    Fixture.Place before = null;
+    for (int i = 0; i < panel.count(); i++) {
+      Fixture.Place place = panel.place(i);
+      assertThat(place.column()).isBetween(0, panel.seenColumns() - 1);
+      assertThat(place.row()).isBetween(0, panel.seenRows() - 1);
+      assertThat(place.xMm()).isCloseTo(100 + place.column() * pitchAcross, within(1e-9));
+      assertThat(place.yMm()).isCloseTo(50 + place.row() * pitchDown, within(1e-9));
+      cells.add(place.column() + "," + place.row());
+      if (serpentine && before != null) {
+        int steps =
+            Math.abs(place.column() - before.column()) + Math.abs(place.row() - before.row());
+        assertThat(steps).as("a serpentine never leaps").isEqualTo(1);
+      }
+      before = place;
+    }
+    assertThat(cells).hasSize(columns * rows);
+  }
+
+  @Test
+  void aQuarterTurnGoesClockwise() {
+    // data enters at the left top; after a clockwise quarter turn that corner is at the right top
+    Panel turned = panel(4, 3, Corner.TOP_LEFT, false, true, 1);
+    assertThat(turned.seenColumns()).isEqualTo(3);
+    assertThat(turned.seenRows()).isEqualTo(4);
+    assertThat(turned.place(0).column()).isEqualTo(2);
+    assertThat(turned.place(0).row()).isZero();
+    assertThat(turned.place(3).column()).isEqualTo(2);
+    assertThat(turned.place(3).row()).isEqualTo(3);
+    assertThat(turned.place(4).column()).isEqualTo(1);
+    assertThat(turned.place(4).row()).isEqualTo(3);
+  }
+
+  @Test
+  void aPanelTurnedFourTimesIsThePanel() {
+    // by hand: index 5 of a 4 x 3 serpentine from the right bottom, along columns, is column 2 from
+    // the right, second from the top
+    Panel panel = panel(4, 3, Corner.BOTTOM_RIGHT, true, true, 0);
+    assertThat(panel.place(0).column()).isEqualTo(3);
+    assertThat(panel.place(0).row()).isEqualTo(2);
+    assertThat(panel.place(5).column()).isEqualTo(2);
+    assertThat(panel.place(5).row()).isEqualTo(2);
+    assertThat(panel.place(3).row()).isZero();
+  }
+
+  @Test
+  void refusesWhatIsOutOfRangeByName() {
+    assertThatThrownBy(() -> panel(0, 3, Corner.TOP_LEFT, true, true, 0))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("columns")
+        .hasMessageContaining("1 to 256");
+    assertThatThrownBy(() -> panel(256, 33, Corner.TOP_LEFT, true, true, 0))
+        .hasMessageContaining("8192");
+    assertThatThrownBy(
+            () -> new Panel("f1", "P", 2, 2, Double.NaN, 7, Corner.TOP_LEFT, true, true, 0, 0, 0))
+        .hasMessageContaining("pitchXMm");
+  }
+}

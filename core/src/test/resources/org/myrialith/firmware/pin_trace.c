@@ -1,0 +1,72 @@
+/* Runs firmware on a simulated 8-bit controller for a number of cycles and writes one pin as a value change dump.
+ * usage: pin_trace CORE CYCLES PORT BIT FIRMWARE.elf OUT.vcd
+ * Prints "stack N": the most bytes of RAM the stack took. */
+#include <simavr/avr_ioport.h>
+#include <simavr/sim_avr.h>
+#include <simavr/sim_elf.h>
+#include <stdint.h>
+#include <stdio.h>
+#include <stdlib.h>
+#include <string.h>
+
+#define HZ 16000000u
+
+static avr_t *avr;
+static FILE *out;
+static int level;
+
+static unsigned long long nanos(void) {
+  return (unsigned long long)((__uint128_t)avr->cycle * 1000000000u / HZ);
+}
+
+static void on_pin(struct avr_irq_t *irq, uint32_t value, void *param) {
+  int now = (int)(value & 1u);
+  (void)irq;
+  (void)param;
+  if (now != level && avr->cycle > 0) {
+    level = now;
+    fprintf(out, "#%llu\n%d!\n", nanos(), level);
+  }
+}
+
+static void no_sleep(avr_t *a, avr_cycle_count_t n) {
+  (void)a;
+  (void)n;
+}
+
+int main(int argc, char **argv) {
+  elf_firmware_t firmware;
+  avr_cycle_count_t end;
+  unsigned deepest = 0;
+  int state = cpu_Running;
+  memset(&firmware, 0, sizeof firmware);
+  if (argc != 7 || elf_read_firmware(argv[5], &firmware)) {
+    fprintf(stderr, "usage: pin_trace CORE CYCLES PORT BIT FIRMWARE.elf OUT.vcd\n");
+    return 2;
+  }
+  avr = avr_make_mcu_by_name(argv[1]);
+  out = fopen(argv[6], "w");
+  if (!avr || !out) {
+    fprintf(stderr, "no core %s or can't write\n", argv[1]);
+    return 2;
+  }
+  avr_init(avr);
+  avr->log = LOG_ERROR;
+  avr_load_firmware(avr, &firmware);
+  avr->frequency = HZ;
+  avr->sleep = no_sleep;
+  avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(argv[3][0]), atoi(argv[4])), on_pin, 0);
+  fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n$var wire 1 ! DATA $end\n"
+               "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n0!\n$end\n");
+  end = strtoull(argv[2], 0, 10);
+  while (avr->cycle < end && state != cpu_Done && state != cpu_Crashed) {
+    unsigned sp;
+    state = avr_run(avr);
+    sp = avr->data[R_SPL] | (unsigned)avr->data[R_SPH] << 8;
+    if (sp > 0x60 && avr->cycle > 200 && avr->ramend - sp > deepest && avr->ramend >= sp) deepest = avr->ramend - sp;
+  }
+  fprintf(out, "#%llu\n", nanos() + 1000000u);
+  fclose(out);
+  printf("stack %u\n", deepest);
+  return state == cpu_Crashed ? 4 : 0;
+}
