@@ -121,6 +121,21 @@ public final class GadgetJson {
     return part(node, GadgetReader::supply);
   }
 
+  /** Returns a circuit as it stands in the format. */
+  public static ObjectNode write(OneWirePixels circuit) {
+    return GadgetWriter.circuit(circuit);
+  }
+
+  /** Returns colour settings as they stand in the format. */
+  public static ObjectNode write(ColourSettings colour) {
+    return GadgetWriter.colour(colour);
+  }
+
+  /** Returns power settings as they stand in the format. */
+  public static ObjectNode write(PowerSettings power) {
+    return GadgetWriter.power(power);
+  }
+
   /** Returns a fixture as it stands in the format. */
   public static ObjectNode write(Fixture fixture) {
     return GadgetWriter.fixture(fixture);

@@ -13,6 +13,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Strip;
+import org.myrialith.power.PowerSettings;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -43,10 +44,7 @@ final class GadgetWriter {
     ArrayNode circuits = root.putArray("circuits");
     gadget.circuits().forEach(c -> circuits.add(circuit(c)));
     root.set("colour", colour(gadget.colour()));
-    root.putObject("power")
-        .put("marginPercent", gadget.power().marginPercent())
-        .put("school", gadget.power().school().key())
-        .put("controllerMilliamps", gadget.power().controllerMilliamps());
+    root.set("power", power(gadget.power()));
     ArrayNode clips = root.putArray("clips");
     gadget.clips().forEach(c -> clips.add(clip(c)));
     if (withPictures) {
@@ -110,6 +108,14 @@ final class GadgetWriter {
       node.put("exponent", law.exponent());
     }
     return node.put("brightnessPercent", colour.brightnessPercent());
+  }
+
+  static ObjectNode power(PowerSettings power) {
+    return NODES
+        .objectNode()
+        .put("marginPercent", power.marginPercent())
+        .put("school", power.school().key())
+        .put("controllerMilliamps", power.controllerMilliamps());
   }
 
   private static ObjectNode clip(Clip clip) {

@@ -1,0 +1,194 @@
+package org.myrialith.web.api;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.finding.InputException;
+import org.myrialith.formats.ImageBounds;
+import org.myrialith.formats.ZipWriter;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Fit;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.frames.ImageBench;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The JSON API. The same services as the pages. */
+@RestController
+@RequestMapping(path = "/api/v1", produces = MediaType.APPLICATION_JSON_VALUE)
+class ApiController {
+  /** A gadget with its pictures (bytes). */
+  private static final int MOST_JSON = 32 << 20;
+
+  private static final String GADGET = "A gadget in the gadget format, version 1";
+
+  private final Projects projects;
+  private final ImageBench images;
+
+  ApiController(Projects projects, ImageBench images) {
+    this.projects = projects;
+    this.images = images;
+  }
+
+  private static byte[] body(HttpServletRequest request, int most) throws IOException {
+    byte[] bytes = request.getInputStream().readNBytes(most + 1);
+    if (bytes.length > most) {
+      throw new InputException(
+          "body", "more than " + most + " bytes", "at most " + most + " bytes");
+    }
+    return bytes;
+  }
+
+  private static Gadget gadget(HttpServletRequest request) throws IOException {
+    return GadgetJson.read(new String(body(request, MOST_JSON), StandardCharsets.UTF_8));
+  }
+
+  @Operation(summary = "Works a gadget out; nothing is stored")
+  @RequestBody(
+      description = GADGET,
+      required = true,
+      content = @Content(schema = @Schema(type = "object")))
+  @PostMapping(path = "/plan", consumes = MediaType.APPLICATION_JSON_VALUE)
+  Views.PlanView plan(
+      HttpServletRequest request, @RequestParam(defaultValue = "false") boolean levels)
+      throws IOException {
+    return Views.PlanView.of(GadgetPlan.of(gadget(request)), levels);
+  }
+
+  @Operation(summary = "Lists the projects, the latest first")
+  @GetMapping("/projects")
+  List<Views.ProjectView> list() {
+    return projects.shelf().stream().map(Views.ProjectView::of).toList();
+  }
+
+  @Operation(summary = "Brings a gadget as a new project")
+  @RequestBody(
+      description = GADGET,
+      required = true,
+      content = @Content(schema = @Schema(type = "object")))
+  @PostMapping(path = "/projects", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  Views.SavedView bring(HttpServletRequest request) throws IOException {
+    UUID id = projects.create(gadget(request), "Brought by the API");
+    return new Views.SavedView(id, 1);
+  }
+
+  @Operation(summary = "Reads a project's gadget; the ETag is its revision")
+  @GetMapping("/projects/{id}")
+  ResponseEntity<String> read(@PathVariable UUID id) {
+    Projects.Opened opened = projects.open(id);
+    return ResponseEntity.ok()
+        .eTag(String.valueOf(opened.revision()))
+        .body(GadgetJson.write(opened.plan().gadget()));
+  }
+
+  @Operation(
+      summary =
+          "Replaces a project's gadget; 409 when base is not the head any more, the input is kept beside the line")
+  @RequestBody(
+      description = GADGET,
+      required = true,
+      content = @Content(schema = @Schema(type = "object")))
+  @PutMapping(path = "/projects/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+  Views.SavedView replace(@PathVariable UUID id, @RequestParam int base, HttpServletRequest request)
+      throws IOException {
+    Gadget gadget = gadget(request);
+    return saved(id, projects.edit(id, base, "Replaced by the API", old -> gadget));
+  }
+
+  private static Views.SavedView saved(UUID id, Projects.Outcome outcome) {
+    if (outcome instanceof Projects.Outcome.Late late) {
+      throw new LateException(late);
+    }
+    return new Views.SavedView(id, ((Projects.Outcome.Saved) outcome).revision());
+  }
+
+  @Operation(summary = "Deletes a project with its history")
+  @DeleteMapping("/projects/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void delete(@PathVariable UUID id) {
+    projects.delete(id);
+  }
+
+  @Operation(summary = "Takes a GIF or PNG in as the clip of a fixture, or behind its frames")
+  @RequestBody(
+      required = true,
+      content =
+          @Content(
+              mediaType = "application/octet-stream",
+              schema = @Schema(type = "string", format = "binary")))
+  @PostMapping(
+      path = "/projects/{id}/clips",
+      consumes = {
+        MediaType.IMAGE_GIF_VALUE,
+        MediaType.IMAGE_PNG_VALUE,
+        MediaType.APPLICATION_OCTET_STREAM_VALUE
+      })
+  Views.SavedView clip(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String fixture,
+      @RequestParam(defaultValue = "box") String fit,
+      @RequestParam(defaultValue = "false") boolean append,
+      HttpServletRequest request)
+      throws IOException {
+    byte[] file = body(request, ImageBounds.USUAL.fileBytes());
+    Fit how = Fit.of(fit);
+    if (how == null) {
+      throw new InputException("fit", fit, "nearest, box or crop");
+    }
+    return saved(
+        id,
+        projects.edit(
+            id, base, "Took in an image", g -> g.withClip(clip(g, fixture, file, how, append))));
+  }
+
+  private Clip clip(Gadget gadget, String id, byte[] file, Fit fit, boolean append) {
+    Fixture fixture =
+        gadget
+            .fixture(id)
+            .orElseThrow(
+                () -> new InputException("fixture", id, "the id of a fixture of this gadget"));
+    List<Frame> frames =
+        new ArrayList<>(images.read(file, fit, fixture.seenColumns(), fixture.seenRows()).frames());
+    Clip old = gadget.clipOn(id).orElse(null);
+    if (append && old != null) {
+      frames.addAll(0, old.frames());
+    }
+    return old != null
+        ? old.withFrames(frames)
+        : new Clip(gadget.freeId("k"), fixture.name(), id, frames);
+  }
+
+  @Operation(summary = "Returns the firmware as a ZIP; 404 when there is nothing to play")
+  @GetMapping(path = "/projects/{id}/firmware", produces = "application/zip")
+  ResponseEntity<byte[]> firmware(@PathVariable UUID id) {
+    Map<String, byte[]> files = projects.open(id).plan().firmwareFiles();
+    return files.isEmpty()
+        ? ResponseEntity.notFound().build()
+        : ResponseEntity.ok(ZipWriter.zip(files));
+  }
+}

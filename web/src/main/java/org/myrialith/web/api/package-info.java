@@ -1,0 +1,2 @@
+/** The JSON API under /api/v1. */
+package org.myrialith.web.api;

@@ -1,0 +1,2 @@
+/** What the gadget is for, its controller and its supply. */
+package org.myrialith.web.brief;

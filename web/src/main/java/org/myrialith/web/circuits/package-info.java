@@ -1,0 +1,2 @@
+/** The data line: order of fixtures, timing, pins. */
+package org.myrialith.web.circuits;

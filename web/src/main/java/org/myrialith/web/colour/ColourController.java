@@ -1,0 +1,101 @@
+package org.myrialith.web.colour;
+
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.desk.FormValues;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The curve from asked values to levels. */
+@Controller
+@RequestMapping("/gadgets/{id}/colour")
+class ColourController {
+  private static final String USUAL_EXPONENT = "2.2";
+
+  private final Desk desk;
+
+  ColourController(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** A step of the ramp: what is asked beside what a lit emitter looks like. */
+  record Shade(int asked, int level, String askedColour, String seenColour) {}
+
+  @GetMapping
+  ModelAndView show(@PathVariable UUID id) {
+    return page(id, null);
+  }
+
+  private ModelAndView page(UUID id, FormValues typed) {
+    var opened = desk.open(id);
+    LevelTable table = opened.plan().table();
+    ModelAndView page = desk.page(opened, Step.COLOUR);
+    Map<String, String> values =
+        new HashMap<>(FormValues.of(GadgetJson.write(table.settings())).values());
+    values.putIfAbsent("exponent", USUAL_EXPONENT);
+    page.addObject("form", typed != null ? typed : FormValues.of(values));
+    page.addObject("table", table);
+    page.addObject("curve", curve(table));
+    page.addObject("darkTo", table.darkenedValues());
+    page.addObject(
+        "shades",
+        java.util.stream.IntStream.rangeClosed(0, 16)
+            .mapToObj(i -> shade(table, Math.min(255, i * 16)))
+            .toList());
+    return page;
+  }
+
+  private static String curve(LevelTable table) {
+    StringBuilder path = new StringBuilder();
+    for (int asked = 0; asked < LevelTable.SIZE; asked++) {
+      path.append(asked == 0 ? "M" : "H")
+          .append(asked)
+          .append(asked == 0 ? " " : "V")
+          .append(255 - table.level(asked));
+    }
+    return path.toString();
+  }
+
+  private static Shade shade(LevelTable table, int asked) {
+    return new Shade(
+        asked, table.level(asked), grey(asked), grey(LevelTable.screenValue(table.level(asked))));
+  }
+
+  private static String grey(int value) {
+    return String.format(Locale.ROOT, "#%02x%02x%02x", value, value, value);
+  }
+
+  @PostMapping
+  ModelAndView save(
+      @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
+    return desk.edit(
+        id,
+        base,
+        "Changed the colour curve",
+        g -> {
+          ObjectNode node = GadgetJson.write(g.colour());
+          node.put("transfer", form.getOrDefault("transfer", ""));
+          node.remove("exponent");
+          if (form.getOrDefault("transfer", "").equals("power")) {
+            FormValues.putNumber(node, "exponent", form.getOrDefault("exponent", ""));
+          }
+          FormValues.putNumber(
+              node, "brightnessPercent", form.getOrDefault("brightnessPercent", ""));
+          return g.withColour(GadgetJson.colour(node));
+        },
+        "colour",
+        errors -> page(id, FormValues.refused(form, errors)));
+  }
+}

@@ -1,0 +1,2 @@
+/** The curve from asked values to levels. */
+package org.myrialith.web.colour;

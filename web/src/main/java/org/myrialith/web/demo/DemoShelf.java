@@ -1,0 +1,28 @@
+package org.myrialith.web.demo;
+
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.web.store.Projects;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/** Puts the demo gadgets on an empty shelf. */
+@Component
+class DemoShelf implements ApplicationRunner {
+  private final Projects projects;
+  private final boolean wanted;
+
+  DemoShelf(Projects projects, @Value("${myrialith.demo}") boolean wanted) {
+    this.projects = projects;
+    this.wanted = wanted;
+  }
+
+  @Override
+  public void run(ApplicationArguments args) {
+    if (wanted && projects.count() == 0) {
+      projects.create(DemoGadgets.porchBuoy(), "Demo gadget");
+      projects.create(DemoGadgets.tideLantern(), "Demo gadget");
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Puts the first gadgets on an empty shelf. */
+package org.myrialith.web.demo;

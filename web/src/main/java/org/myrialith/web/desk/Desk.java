@@ -1,0 +1,84 @@
+package org.myrialith.web.desk;
+
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import org.myrialith.finding.InputError;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Opens pages and carries edits to the store. */
+@Component
+public class Desk {
+  private final Projects projects;
+
+  Desk(Projects projects) {
+    this.projects = projects;
+  }
+
+  /** Opens a project at its head. */
+  public Projects.Opened open(UUID id) {
+    return projects.open(id);
+  }
+
+  /** Returns a page of a project with strata and reckonings; the controller adds its bench. */
+  public ModelAndView page(Projects.Opened opened, Step step) {
+    ModelAndView page = new ModelAndView(Sheet.path(step) + "/page");
+    page.addObject("sheet", Sheet.of(opened, step));
+    page.addObject("gadget", opened.plan().gadget());
+    return page;
+  }
+
+  /**
+   * Edits and goes on to {@code then}; when the edit is refused, shows the page again with the
+   * errors; when it came too late, goes to where both versions can be looked at.
+   *
+   * @param base the revision the maker saw
+   * @param then last part of the address to go on to
+   * @param again makes the page again from the errors
+   */
+  public ModelAndView edit(
+      UUID id,
+      int base,
+      String summary,
+      UnaryOperator<Gadget> edit,
+      String then,
+      Function<List<InputError>, ModelAndView> again) {
+    try {
+      return onward(id, projects.edit(id, base, summary, edit), then);
+    } catch (InputException e) {
+      ModelAndView page = again.apply(e.errors());
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+      page.addObject("refused", e.errors());
+      return page;
+    }
+  }
+
+  /**
+   * Edits where nothing is typed that could be refused field by field; errors go to the error page.
+   */
+  public ModelAndView edit(
+      UUID id, int base, String summary, UnaryOperator<Gadget> edit, String then) {
+    return onward(id, projects.edit(id, base, summary, edit), then);
+  }
+
+  /** Returns the way on from an edit. */
+  public ModelAndView onward(UUID id, Projects.Outcome outcome, String then) {
+    if (outcome instanceof Projects.Outcome.Late late) {
+      return redirect("/gadgets/" + id + "/late/" + late.kept());
+    }
+    return redirect("/gadgets/" + id + "/" + then);
+  }
+
+  private static ModelAndView redirect(String address) {
+    ModelAndView view = new ModelAndView("redirect:" + address);
+    view.setStatus(HttpStatus.SEE_OTHER);
+    return view;
+  }
+}

@@ -1,0 +1,40 @@
+package org.myrialith.web.desk;
+
+import java.util.NoSuchElementException;
+import java.util.UUID;
+import org.myrialith.finding.Remedy;
+import org.myrialith.web.store.Projects;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Applies remedies of findings. */
+@Controller
+class RemedyController {
+  private final Desk desk;
+  private final Projects projects;
+
+  RemedyController(Desk desk, Projects projects) {
+    this.desk = desk;
+    this.projects = projects;
+  }
+
+  @PostMapping("/gadgets/{id}/mend")
+  ModelAndView mend(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String finding,
+      @RequestParam String remedy,
+      @RequestParam String here) {
+    Remedy chosen =
+        projects.plan(id, base).remedy(finding, remedy).orElseThrow(NoSuchElementException::new);
+    return desk.edit(
+        id,
+        base,
+        chosen.label(),
+        gadget -> projects.plan(id, base).mended(finding, remedy).orElseThrow(),
+        Sheet.page(here));
+  }
+}

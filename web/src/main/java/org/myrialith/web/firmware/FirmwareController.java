@@ -1,0 +1,134 @@
+package org.myrialith.web.firmware;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Step;
+import org.myrialith.firmware.FirmwarePlan;
+import org.myrialith.formats.ZipWriter;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.parts.Controller;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.ModelAndView;
+
+/** What the maker takes away. */
+@org.springframework.stereotype.Controller
+@RequestMapping("/gadgets/{id}")
+class FirmwareController {
+  private final Desk desk;
+  private final Projects projects;
+
+  FirmwareController(Desk desk, Projects projects) {
+    this.desk = desk;
+    this.projects = projects;
+  }
+
+  /**
+   * A bar of the page.
+   *
+   * @param share of the longest, 0 to 1
+   */
+  record Bar(String name, String text, double share, boolean best) {}
+
+  /** A file of the archive. */
+  record Item(String name, String size) {}
+
+  @GetMapping("/firmware")
+  ModelAndView show(@PathVariable UUID id) {
+    var opened = desk.open(id);
+    ModelAndView page = desk.page(opened, Step.FIRMWARE);
+    opened
+        .plan()
+        .firmware()
+        .ifPresent(
+            firmware -> {
+              page.addObject("firmware", firmware);
+              page.addObject("packings", packings(firmware));
+              page.addObject("memories", memories(firmware, opened.plan().gadget().controller()));
+              page.addObject(
+                  "files",
+                  opened.plan().firmwareFiles().entrySet().stream()
+                      .map(f -> new Item(f.getKey(), Quantity.text(f.getValue().length, "bytes")))
+                      .toList());
+            });
+    return page;
+  }
+
+  private static List<Bar> packings(FirmwarePlan firmware) {
+    int longest = firmware.packings().values().stream().mapToInt(i -> i).max().orElse(1);
+    return firmware.packings().entrySet().stream()
+        .map(
+            e ->
+                new Bar(
+                    e.getKey().title(),
+                    Quantity.text(e.getValue(), "bytes"),
+                    (double) e.getValue() / longest,
+                    e.getKey() == firmware.packed().packing()))
+        .toList();
+  }
+
+  private static List<Bar> memories(FirmwarePlan firmware, Controller controller) {
+    return List.of(
+        memory("Flash", firmware.flashBytes(), controller.flashBytes()),
+        memory(
+            "RAM",
+            firmware.reckonings().stream()
+                .filter(r -> r.key().equals("ram"))
+                .findFirst()
+                .orElseThrow()
+                .value(),
+            controller.ramBytes()));
+  }
+
+  private static Bar memory(String name, double takes, int has) {
+    return new Bar(
+        name,
+        Quantity.text(takes, "bytes") + " of " + Quantity.text(has, "bytes"),
+        Math.min(1, takes / has),
+        takes <= has);
+  }
+
+  @GetMapping("/r/{revision}/firmware.zip")
+  ResponseEntity<byte[]> archive(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    Map<String, byte[]> files = plan.firmwareFiles();
+    return files.isEmpty()
+        ? ResponseEntity.notFound().build()
+        : attachment(plan, "-firmware.zip", "application/zip", ZipWriter.zip(files));
+  }
+
+  @GetMapping("/r/{revision}/gadget.json")
+  ResponseEntity<byte[]> gadget(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    byte[] json = GadgetJson.write(plan.gadget()).getBytes(java.nio.charset.StandardCharsets.UTF_8);
+    return attachment(plan, ".json", MediaType.APPLICATION_JSON_VALUE, json);
+  }
+
+  private static ResponseEntity<byte[]> attachment(
+      GadgetPlan plan, String ending, String type, byte[] bytes) {
+    String name =
+        plan.gadget()
+            .title()
+            .toLowerCase(java.util.Locale.ROOT)
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-|-$", "");
+    ContentDisposition disposition =
+        ContentDisposition.attachment()
+            .filename((name.isEmpty() ? "gadget" : name) + ending)
+            .build();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+        .contentType(MediaType.parseMediaType(type))
+        .body(bytes);
+  }
+}

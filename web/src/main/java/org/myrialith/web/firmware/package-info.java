@@ -1,0 +1,2 @@
+/** What the maker takes away. */
+package org.myrialith.web.firmware;

@@ -1,0 +1,279 @@
+package org.myrialith.web.frames;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The core sample and the easel. */
+@Controller
+@RequestMapping("/gadgets/{id}/frames")
+class FramesController {
+  private static final int FIRST_HOLD_MILLIS = 200;
+
+  private final Desk desk;
+  private final Projects projects;
+
+  FramesController(Desk desk, Projects projects) {
+    this.desk = desk;
+    this.projects = projects;
+  }
+
+  @GetMapping
+  ModelAndView show(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String fixture,
+      @RequestParam(defaultValue = "0") int frame) {
+    return page(id, fixture, frame);
+  }
+
+  private ModelAndView page(UUID id, String fixture, int frame) {
+    var opened = desk.open(id);
+    ModelAndView page = desk.page(opened, Step.FRAMES);
+    page.addObject("bench", FramesPage.of(opened.plan(), fixture, frame));
+    page.addObject("plan", opened.plan());
+    return page;
+  }
+
+  private static String there(String fixture, int frame) {
+    return "frames?fixture=" + fixture + "&frame=" + frame;
+  }
+
+  private ModelAndView editClip(
+      UUID id, int base, String fixture, int frame, String summary, UnaryOperator<Clip> edit) {
+    return desk.edit(
+        id,
+        base,
+        summary,
+        gadget ->
+            gadget.withClip(
+                edit.apply(gadget.clipOn(fixture).orElseThrow(NoSuchElementException::new))),
+        there(fixture, frame),
+        errors -> page(id, fixture, frame));
+  }
+
+  @PostMapping("/{fixture}/start")
+  ModelAndView start(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
+    return desk.edit(
+        id,
+        base,
+        "Started a clip",
+        gadget -> {
+          Fixture on = gadget.fixture(fixture).orElseThrow();
+          Picture dark = Picture.dark(on.seenColumns(), on.seenRows());
+          return gadget.withClip(
+              new Clip(
+                  gadget.freeId("k"),
+                  on.name(),
+                  fixture,
+                  List.of(new Frame(dark, FIRST_HOLD_MILLIS))));
+        },
+        there(fixture, 0));
+  }
+
+  @PostMapping("/{fixture}/remove")
+  ModelAndView remove(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
+    return desk.edit(
+        id,
+        base,
+        "Removed a clip",
+        gadget -> gadget.withoutClip(gadget.clipOn(fixture).orElseThrow().id()),
+        there(fixture, 0));
+  }
+
+  @PostMapping("/{fixture}/name")
+  ModelAndView name(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam String name,
+      @RequestParam int frame) {
+    return editClip(
+        id,
+        base,
+        fixture,
+        frame,
+        "Named a clip",
+        clip -> new Clip(clip.id(), name, clip.fixture(), clip.frames()));
+  }
+
+  @PostMapping("/{fixture}/{frame}/hold")
+  ModelAndView hold(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @RequestParam int base,
+      @RequestParam String holdMillis) {
+    return editClip(
+        id,
+        base,
+        fixture,
+        frame,
+        "Changed how long frame " + (frame + 1) + " is held",
+        clip -> clip.withFrame(frame, new Frame(frame(clip, frame).picture(), millis(holdMillis))));
+  }
+
+  private static int millis(String text) {
+    try {
+      return Integer.parseInt(text.strip());
+    } catch (NumberFormatException e) {
+      throw new InputException("holdMillis", text, Frame.HOLD.allowed());
+    }
+  }
+
+  private static Frame frame(Clip clip, int at) {
+    if (at < 0 || at >= clip.frames().size()) {
+      throw new InputException("frame", at + 1, "a whole number from 1 to " + clip.frames().size());
+    }
+    return clip.frames().get(at);
+  }
+
+  /** What can be done with a frame by one button, and the frame to show then. */
+  private record Act(String summary, UnaryOperator<Clip> edit, int then) {}
+
+  private static Act act(String act, int frame) {
+    return switch (act) {
+      case "add" ->
+          new Act(
+              "Added a frame",
+              clip -> {
+                Picture like = frame(clip, frame).picture();
+                Picture dark = Picture.dark(like.columns(), like.rows());
+                return clip.withFrameBehind(
+                    frame, new Frame(dark, frame(clip, frame).holdMillis()));
+              },
+              frame + 1);
+      case "copy" ->
+          new Act(
+              "Copied a frame", clip -> clip.withFrameBehind(frame, frame(clip, frame)), frame + 1);
+      case "split" -> new Act("Split a frame", clip -> clip.withFrameSplit(frame), frame + 1);
+      case "delete" ->
+          new Act("Deleted a frame", clip -> clip.withoutFrame(frame), Math.max(0, frame - 1));
+      case "earlier" ->
+          new Act("Moved a frame", clip -> clip.withFrameMoved(frame, frame - 1), frame - 1);
+      case "later" ->
+          new Act("Moved a frame", clip -> clip.withFrameMoved(frame, frame + 1), frame + 1);
+      case "left" -> shift(frame, -1, 0);
+      case "right" -> shift(frame, 1, 0);
+      case "up" -> shift(frame, 0, -1);
+      case "down" -> shift(frame, 0, 1);
+      default -> throw new InputException("act", act, "an act of the page");
+    };
+  }
+
+  private static Act shift(int frame, int right, int down) {
+    return new Act(
+        "Shifted a picture",
+        clip ->
+            clip.withFrame(
+                frame,
+                new Frame(
+                    frame(clip, frame).picture().shifted(right, down),
+                    frame(clip, frame).holdMillis())),
+        frame);
+  }
+
+  @PostMapping("/{fixture}/{frame}/{act:add|copy|split|delete|earlier|later|left|right|up|down}")
+  ModelAndView change(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @PathVariable String act,
+      @RequestParam int base) {
+    Act what = act(act, frame);
+    return desk.edit(
+        id,
+        base,
+        what.summary(),
+        gadget -> gadget.withClip(what.edit().apply(gadget.clipOn(fixture).orElseThrow())),
+        there(fixture, what.then()),
+        errors -> page(id, fixture, frame));
+  }
+
+  @PostMapping("/{fixture}/{frame}/move")
+  ModelAndView move(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @RequestParam int base,
+      @RequestParam int to) {
+    return desk.edit(
+        id,
+        base,
+        "Moved a frame",
+        gadget -> gadget.withClip(gadget.clipOn(fixture).orElseThrow().withFrameMoved(frame, to)),
+        there(fixture, to),
+        errors -> page(id, fixture, frame));
+  }
+
+  @PostMapping("/{fixture}/{frame}/paint")
+  ModelAndView paint(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @RequestParam int base,
+      @RequestParam String tool,
+      @RequestParam String points,
+      @RequestParam String colour,
+      @RequestHeader(name = "X-Easel", required = false) String easel) {
+    ModelAndView onward =
+        editClip(
+            id,
+            base,
+            fixture,
+            frame,
+            "Painted frame " + (frame + 1),
+            clip -> {
+              Frame old = frame(clip, frame);
+              Picture painted = Brush.read(tool, points, colour, old.picture()).on(old.picture());
+              return clip.withFrame(frame, new Frame(painted, old.holdMillis()));
+            });
+    onward.addObject("typed", Map.of("points", points, "colour", colour, "tool", tool));
+    String view = String.valueOf(onward.getViewName());
+    boolean saved = view.startsWith("redirect:") && !view.contains("/late/");
+    if (easel != null && saved) {
+      // the easel only wants what a stroke changes: strata, reckonings and its own band
+      ModelAndView pieces = page(id, fixture, frame);
+      pieces.setViewName("frames/painted");
+      return pieces;
+    }
+    if (view.startsWith("redirect:")) {
+      onward.getModel().remove("typed");
+    }
+    return onward;
+  }
+
+  @GetMapping(path = "/picture/{hash}.png", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> picture(@PathVariable String hash) {
+    return projects
+        .picture(hash)
+        .map(
+            p ->
+                ResponseEntity.ok()
+                    .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
+                    .body(PictureImage.png(p)))
+        .orElse(ResponseEntity.notFound().build());
+  }
+}

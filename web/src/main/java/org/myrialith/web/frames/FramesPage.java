@@ -1,0 +1,159 @@
+package org.myrialith.web.frames;
+
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+
+/**
+ * The bench of the frames.
+ *
+ * @param tabs one for each fixture
+ * @param clip shown, null when the fixture has none
+ * @param bands of the core sample
+ * @param frame shown on the easel, from 0
+ * @param colours used in the clip, the most used first
+ */
+public record FramesPage(
+    List<Tab> tabs,
+    Fixture fixture,
+    Clip clip,
+    List<FrameBand> bands,
+    int frame,
+    Picture picture,
+    String rgb,
+    List<String> colours) {
+  private static final int LEAST_HEIGHT = 30;
+  private static final int MOST_HEIGHT = 150;
+  private static final double MEAN_HEIGHT = 44;
+  private static final double PROFILE_WIDTH = 96;
+  private static final int MOST_COLOURS = 12;
+
+  /** A fixture to draw on. */
+  public record Tab(String fixture, String name, boolean here, boolean empty) {}
+
+  /**
+   * A frame in the core sample.
+   *
+   * @param height as thick as it is held (px)
+   * @param profile width of its current (px)
+   * @param budgetAt where the supply's line crosses (px), negative when there is none
+   */
+  public record FrameBand(
+      int number,
+      int holdMillis,
+      String hash,
+      int height,
+      String mean,
+      double profile,
+      double budgetAt,
+      String amps,
+      Verdict verdict,
+      boolean here) {}
+
+  static FramesPage of(GadgetPlan plan, String wantedFixture, int wantedFrame) {
+    List<Fixture> fixtures = plan.gadget().fixtures();
+    Optional<Fixture> fixture =
+        plan.gadget().fixture(wantedFixture).or(() -> fixtures.stream().findFirst());
+    List<Tab> tabs =
+        fixtures.stream()
+            .map(
+                f ->
+                    new Tab(
+                        f.id(),
+                        f.name(),
+                        fixture.filter(f::equals).isPresent(),
+                        plan.gadget().clipOn(f.id()).isEmpty()))
+            .toList();
+    Optional<Clip> clip = fixture.flatMap(f -> plan.gadget().clipOn(f.id()));
+    if (clip.isEmpty()) {
+      return new FramesPage(tabs, fixture.orElse(null), null, List.of(), 0, null, "", List.of());
+    }
+    int frame = Math.max(0, Math.min(clip.get().frames().size() - 1, wantedFrame));
+    Picture picture = clip.get().frames().get(frame).picture();
+    return new FramesPage(
+        tabs,
+        fixture.get(),
+        clip.get(),
+        bands(plan, clip.get(), frame),
+        frame,
+        picture,
+        Base64.getEncoder().encodeToString(picture.rgb()),
+        colours(clip.get()));
+  }
+
+  private static List<FrameBand> bands(GadgetPlan plan, Clip clip, int here) {
+    double[] peaks = peaks(plan, clip);
+    double full = plan.power().supply().map(s -> s.amps()).orElse(0.0);
+    for (double peak : peaks) {
+      full = Math.max(full, peak);
+    }
+    double mean = (double) clip.lengthMillis() / clip.frames().size();
+    double budget = plan.power().budgetAmps().map(a -> a).orElse(-1.0);
+    List<FrameBand> bands = new ArrayList<>();
+    for (int f = 0; f < clip.frames().size(); f++) {
+      Frame frame = clip.frames().get(f);
+      double height =
+          Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, frame.holdMillis() / mean * MEAN_HEIGHT));
+      bands.add(
+          new FrameBand(
+              f,
+              frame.holdMillis(),
+              frame.picture().hash(),
+              (int) height,
+              hex(frame.picture().meanColour()),
+              full > 0 ? peaks[f] / full * PROFILE_WIDTH : 0,
+              budget < 0 || full <= 0 ? -1 : budget / full * PROFILE_WIDTH,
+              peaks[f] > 0 ? Quantity.text(peaks[f], "A") : "",
+              plan.power().judge(peaks[f]),
+              f == here));
+    }
+    return bands;
+  }
+
+  /**
+   * Currents of the whole gadget while each frame shows; zero when its fixture hangs on no line.
+   */
+  private static double[] peaks(GadgetPlan plan, Clip clip) {
+    List<ClipLevels> levels = plan.levels();
+    for (int c = 0; c < levels.size(); c++) {
+      if (levels.get(c).clip().id().equals(clip.id())) {
+        return plan.power().peakAmpsOfFrames(c);
+      }
+    }
+    return new double[clip.frames().size()];
+  }
+
+  private static List<String> colours(Clip clip) {
+    java.util.Map<Integer, Integer> counts = new java.util.HashMap<>();
+    for (Picture picture :
+        clip.frames().stream().map(Frame::picture).distinct().limit(20).toList()) {
+      for (int cell = 0; cell < picture.columns() * picture.rows(); cell++) {
+        counts.merge(
+            picture.colour(cell % picture.columns(), cell / picture.columns()), 1, Integer::sum);
+      }
+    }
+    return counts.entrySet().stream()
+        .sorted(
+            (a, b) ->
+                b.getValue() != a.getValue().intValue()
+                    ? b.getValue() - a.getValue()
+                    : a.getKey() - b.getKey())
+        .limit(MOST_COLOURS)
+        .map(e -> hex(e.getKey()))
+        .toList();
+  }
+
+  private static String hex(int colour) {
+    return String.format(Locale.ROOT, "#%06x", colour);
+  }
+}

@@ -1,0 +1,172 @@
+package org.myrialith.web.frames;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.formats.ImageBounds;
+import org.myrialith.formats.ImageFile;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipImport;
+import org.myrialith.frames.Fit;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.Upload;
+import org.myrialith.web.store.Uploads;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Takes images in: looked at before and after, then kept or let go. */
+@Controller
+@RequestMapping("/gadgets/{id}/frames/{fixture}/import")
+class ImportController {
+  private static final int SHOWN = 6;
+  private static final int SIDE = 160;
+
+  private final Desk desk;
+  private final Uploads uploads;
+  private final ImageBench images;
+
+  ImportController(Desk desk, Uploads uploads, ImageBench images) {
+    this.desk = desk;
+    this.uploads = uploads;
+    this.images = images;
+  }
+
+  /** A frame of the file beside what becomes of it. */
+  record Pair(String before, String after, int holdMillis) {}
+
+  @PostMapping
+  ModelAndView send(
+      @PathVariable UUID id, @PathVariable String fixture, @RequestParam MultipartFile file)
+      throws IOException {
+    byte[] bytes = file.getBytes();
+    try {
+      // refused files are not kept
+      images.inTurn(() -> ImageFile.read(bytes, ImageBounds.USUAL, (raster, delay) -> false));
+    } catch (InputException e) {
+      var opened = desk.open(id);
+      ModelAndView page = desk.page(opened, Step.FRAMES);
+      page.addObject("bench", FramesPage.of(opened.plan(), fixture, 0));
+      page.addObject("plan", opened.plan());
+      page.addObject("refused", e.errors());
+      page.setStatus(org.springframework.http.HttpStatus.UNPROCESSABLE_CONTENT);
+      return page;
+    }
+    String name = file.getOriginalFilename() == null ? "image" : file.getOriginalFilename();
+    return new ModelAndView(
+        "redirect:/gadgets/"
+            + id
+            + "/frames/"
+            + fixture
+            + "/import/"
+            + uploads.keep(id, name, bytes));
+  }
+
+  @GetMapping("/{upload}")
+  ModelAndView look(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable UUID upload,
+      @RequestParam(defaultValue = "box") String fit) {
+    var opened = desk.open(id);
+    Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow();
+    Upload file = uploads.find(id, upload).orElseThrow();
+    Fit how = fit(fit);
+    ClipImport result = images.read(file.bytes(), how, on.seenColumns(), on.seenRows());
+    ModelAndView page = desk.page(opened, Step.FRAMES);
+    page.setViewName("frames/import");
+    page.addObject("fixture", on);
+    page.addObject("upload", file);
+    page.addObject("fit", how);
+    page.addObject("fits", Fit.values());
+    page.addObject("result", result);
+    page.addObject("pairs", pairs(file.bytes(), result));
+    page.addObject(
+        "existing", opened.plan().gadget().clipOn(fixture).map(c -> c.frames().size()).orElse(0));
+    return page;
+  }
+
+  private static Fit fit(String key) {
+    Fit fit = Fit.of(key);
+    if (fit == null) {
+      throw new InputException("fit", key, "nearest, box or crop");
+    }
+    return fit;
+  }
+
+  private List<Pair> pairs(byte[] file, ClipImport result) {
+    List<String> before = new ArrayList<>();
+    images.inTurn(
+        () ->
+            ImageFile.read(
+                file,
+                ImageBounds.USUAL,
+                (raster, delay) -> {
+                  before.add(PictureImage.address(PictureImage.png(raster, SIDE)));
+                  return before.size() < SHOWN;
+                }));
+    List<Pair> pairs = new ArrayList<>();
+    for (int i = 0; i < before.size(); i++) {
+      Frame frame = result.frames().get(i);
+      pairs.add(
+          new Pair(
+              before.get(i),
+              PictureImage.address(PictureImage.png(frame.picture())),
+              frame.holdMillis()));
+    }
+    return pairs;
+  }
+
+  @PostMapping("/{upload}/keep")
+  ModelAndView keep(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable UUID upload,
+      @RequestParam int base,
+      @RequestParam String fit,
+      @RequestParam(defaultValue = "replace") String where) {
+    Upload file = uploads.find(id, upload).orElseThrow();
+    Fit how = fit(fit);
+    ModelAndView onward =
+        desk.edit(
+            id,
+            base,
+            "Took in " + file.getName(),
+            gadget -> with(gadget, fixture, file, how, where.equals("append")),
+            "frames?fixture=" + fixture);
+    uploads.drop(upload);
+    return onward;
+  }
+
+  private Gadget with(Gadget gadget, String fixture, Upload file, Fit fit, boolean append) {
+    Fixture on = gadget.fixture(fixture).orElseThrow();
+    List<Frame> frames = new ArrayList<>();
+    if (append) {
+      gadget.clipOn(fixture).ifPresent(c -> frames.addAll(c.frames()));
+    }
+    frames.addAll(images.read(file.bytes(), fit, on.seenColumns(), on.seenRows()).frames());
+    Clip clip =
+        gadget
+            .clipOn(fixture)
+            .map(c -> c.withFrames(frames))
+            .orElseGet(() -> new Clip(gadget.freeId("k"), on.name(), fixture, frames));
+    return gadget.withClip(clip);
+  }
+
+  @PostMapping("/{upload}/drop")
+  String drop(@PathVariable UUID id, @PathVariable String fixture, @PathVariable UUID upload) {
+    uploads.find(id, upload).ifPresent(u -> uploads.drop(u.getId()));
+    return "redirect:/gadgets/" + id + "/frames?fixture=" + fixture;
+  }
+}

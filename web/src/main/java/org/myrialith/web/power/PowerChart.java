@@ -1,0 +1,182 @@
+package org.myrialith.web.power;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Show;
+import org.myrialith.power.PowerPlan;
+
+/**
+ * The current over the show, drawn for SVG.
+ *
+ * @param area filled outline of the current, as asked
+ * @param over parts of it beyond the budget, one bar each
+ * @param lines of the supply
+ * @param above what lies off the top, empty when nothing does
+ */
+record PowerChart(
+    int width,
+    int height,
+    String area,
+    List<Bar> over,
+    List<Line> lines,
+    Mark peak,
+    List<Tick> times,
+    List<Tick> amps,
+    String above) {
+  private static final int WIDTH = 880;
+  private static final int HEIGHT = 400;
+  private static final int LEFT = 62;
+  private static final int RIGHT = 16;
+  private static final int TOP = 34;
+  private static final int BOTTOM = 34;
+  private static final double HEAD = 1.12;
+
+  /** A stretch of time beyond the budget. */
+  record Bar(double x, double y, double width, double height, Verdict verdict) {}
+
+  /** A level line with its name. */
+  record Line(double y, String name, String kind) {}
+
+  /** The moment that draws most. */
+  record Mark(double x, double y, String text, boolean leftward) {}
+
+  /** A mark on an axis. */
+  record Tick(double at, String text) {}
+
+  static PowerChart of(PowerPlan plan) {
+    return new Pen(plan).draw();
+  }
+
+  /** Scales of one chart. */
+  private static final class Pen {
+    private final PowerPlan plan;
+    private final double length;
+    private final double top;
+
+    Pen(PowerPlan plan) {
+      this.plan = plan;
+      this.length = Math.max(1, plan.show().lengthMillis());
+      double highest = Math.max(plan.peakAmps(), plan.supply().map(s -> s.amps()).orElse(0.0));
+      this.top = Math.max(0.01, highest * HEAD);
+    }
+
+    private double x(double millis) {
+      return LEFT + millis / length * (WIDTH - LEFT - RIGHT);
+    }
+
+    private double y(double amps) {
+      return HEIGHT - BOTTOM - Math.min(amps, top) / top * (HEIGHT - TOP - BOTTOM);
+    }
+
+    PowerChart draw() {
+      List<Line> lines = new ArrayList<>();
+      plan.supply()
+          .ifPresent(
+              s -> {
+                lines.add(
+                    new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating"));
+                double budget = plan.budgetAmps().orElseThrow();
+                lines.add(
+                    new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget"));
+              });
+      lines.add(
+          new Line(y(plan.meanAmps()), "mean " + Quantity.text(plan.meanAmps(), "A"), "mean"));
+      boolean fits = plan.worstAmps() <= top;
+      String white = "all white " + Quantity.text(plan.worstAmps(), "A");
+      if (fits) {
+        lines.add(new Line(y(plan.worstAmps()), white, "worst"));
+      }
+      return new PowerChart(
+          WIDTH,
+          HEIGHT,
+          area(),
+          over(),
+          lines,
+          peak(),
+          times(),
+          amps(),
+          fits ? "" : white + ", off the chart");
+    }
+
+    private String area() {
+      StringBuilder path = new StringBuilder("M%d %.1f".formatted(LEFT, y(0)));
+      List<Show.Moment> moments = plan.show().moments();
+      for (int i = 0; i < moments.size(); i++) {
+        double y = y(plan.currents().get(i));
+        double from = x(moments.get(i).startMillis());
+        double to = x(moments.get(i).startMillis() + moments.get(i).holdMillis());
+        path.append(String.format(Locale.ROOT, "L%.1f %.1fL%.1f %.1f", from, y, to, y));
+      }
+      return path.append(
+              String.format(Locale.ROOT, "L%.1f %.1fZ", x(plan.show().lengthMillis()), y(0)))
+          .toString();
+    }
+
+    private List<Bar> over() {
+      List<Bar> bars = new ArrayList<>();
+      List<Show.Moment> moments = plan.show().moments();
+      for (int i = 0; i < moments.size(); i++) {
+        double amps = plan.currents().get(i);
+        Verdict verdict = plan.judge(amps);
+        if (verdict == Verdict.TIGHT || verdict == Verdict.BREAKS) {
+          double floor = y(plan.budgetAmps().orElseThrow());
+          double x = x(moments.get(i).startMillis());
+          bars.add(
+              new Bar(
+                  x,
+                  y(amps),
+                  Math.max(1, x(moments.get(i).startMillis() + moments.get(i).holdMillis()) - x),
+                  floor - y(amps),
+                  verdict));
+        }
+      }
+      return bars;
+    }
+
+    private Mark peak() {
+      int at = plan.peakMoment();
+      if (at < 0) {
+        return null;
+      }
+      Show.Moment moment = plan.show().moments().get(at);
+      double x = x(moment.startMillis() + moment.holdMillis() / 2.0);
+      return new Mark(
+          x,
+          y(plan.peakAmps()),
+          "moment %d: %s".formatted(at + 1, Quantity.text(plan.peakAmps(), "A")),
+          x > WIDTH * 0.7);
+    }
+
+    private List<Tick> times() {
+      double step = round(length / 1000 / 6);
+      List<Tick> ticks = new ArrayList<>();
+      for (double second = 0; second * 1000 <= length; second += step) {
+        ticks.add(new Tick(x(second * 1000), Quantity.text(second, "s")));
+      }
+      return ticks;
+    }
+
+    private List<Tick> amps() {
+      double step = round(top / 5);
+      List<Tick> ticks = new ArrayList<>();
+      for (int i = 0; i * step <= top; i++) {
+        ticks.add(new Tick(y(i * step), Quantity.text(i * step, "A")));
+      }
+      return ticks;
+    }
+
+    /** Returns 1, 2 or 5 times a power of ten, not less than {@code value}. */
+    private static double round(double value) {
+      double power = Math.pow(10, Math.floor(Math.log10(value)));
+      for (double step : new double[] {1, 2, 5}) {
+        if (value <= step * power * 1.0001) {
+          return step * power;
+        }
+      }
+      return 10 * power;
+    }
+  }
+}

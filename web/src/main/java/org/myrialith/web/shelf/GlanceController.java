@@ -1,0 +1,91 @@
+package org.myrialith.web.shelf;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.Ellipse2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** A small picture of a gadget as it looks lit. */
+@Controller
+class GlanceController {
+  private static final int WIDTH = 480;
+  private static final int HEIGHT = 240;
+  private static final double EDGE = 24;
+  private static final Color GROUND = new Color(0x14191d);
+  private static final int UNLIT = 0x2a3238;
+
+  private final Projects projects;
+
+  GlanceController(Projects projects) {
+    this.projects = projects;
+  }
+
+  @GetMapping(path = "/gadgets/{id}/r/{revision}/glance.png", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> glance(@PathVariable UUID id, @PathVariable int revision)
+      throws IOException {
+    BufferedImage image = draw(projects.plan(id, revision));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
+        .body(out.toByteArray());
+  }
+
+  private static BufferedImage draw(GadgetPlan plan) {
+    BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+    Graphics2D ink = image.createGraphics();
+    ink.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    ink.setColor(GROUND);
+    ink.fillRect(0, 0, WIDTH, HEIGHT);
+    LayoutPlan.Box box = plan.layout().box();
+    double scale =
+        Math.min(
+            (WIDTH - 2 * EDGE) / Math.max(box.widthMm(), 1),
+            (HEIGHT - 2 * EDGE) / Math.max(box.heightMm(), 1));
+    List<Emitter> emitters = plan.layout().emitters();
+    // as large as the mean area for each allows, and never less than a dot
+    double size =
+        Math.max(
+            1.5,
+            Math.min(
+                14,
+                0.62
+                    * Math.sqrt(
+                        (box.widthMm() + 1) * (box.heightMm() + 1) / Math.max(1, emitters.size()))
+                    * scale));
+    int brightest = brightest(plan);
+    byte[] rgb = plan.seen(Math.max(0, brightest));
+    for (int i = 0; i < emitters.size(); i++) {
+      double x =
+          WIDTH / 2.0 + (emitters.get(i).place().xMm() - box.leftMm() - box.widthMm() / 2) * scale;
+      double y =
+          HEIGHT / 2.0 + (emitters.get(i).place().yMm() - box.topMm() - box.heightMm() / 2) * scale;
+      int colour = (rgb[i * 3] & 0xff) << 16 | (rgb[i * 3 + 1] & 0xff) << 8 | rgb[i * 3 + 2] & 0xff;
+      ink.setColor(new Color(colour == 0 ? UNLIT : colour));
+      ink.fill(new Ellipse2D.Double(x - size / 2, y - size / 2, size, size));
+    }
+    ink.dispose();
+    return image;
+  }
+
+  private static int brightest(GadgetPlan plan) {
+    return plan.power().peakMoment();
+  }
+}

@@ -1,0 +1,117 @@
+package org.myrialith.web.shelf;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.finding.InputError;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.store.Project;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** All gadgets. */
+@Controller
+class ShelfController {
+  private final Projects projects;
+
+  ShelfController(Projects projects) {
+    this.projects = projects;
+  }
+
+  /** A gadget on the shelf. */
+  record Stone(
+      UUID id,
+      int revision,
+      String title,
+      Verdict verdict,
+      String size,
+      String peak,
+      String supply,
+      String says) {}
+
+  @GetMapping("/")
+  ModelAndView shelf() {
+    return page(FormValues.of(Map.of()));
+  }
+
+  private ModelAndView page(FormValues form) {
+    ModelAndView page = new ModelAndView("shelf/page");
+    page.addObject("stones", projects.shelf().stream().map(this::stone).toList());
+    page.addObject("form", form);
+    return page;
+  }
+
+  private Stone stone(Project project) {
+    GadgetPlan plan = projects.plan(project.getId(), project.getHead());
+    String says =
+        plan.findings().stream()
+            .filter(f -> f.verdict() == plan.verdict() && f.verdict() != Verdict.HOLDS)
+            .map(f -> f.says())
+            .findFirst()
+            .orElse("");
+    return new Stone(
+        project.getId(),
+        project.getHead(),
+        project.getTitle(),
+        plan.verdict(),
+        plan.headline(Step.LAYOUT),
+        plan.headline(Step.POWER),
+        plan.gadget().supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply"),
+        says);
+  }
+
+  @PostMapping("/gadgets")
+  ModelAndView create(@RequestParam(defaultValue = "") String title) {
+    try {
+      UUID id = projects.create(Gadget.blank(title), "Started");
+      return new ModelAndView("redirect:/gadgets/" + id + "/brief");
+    } catch (InputException e) {
+      return refused(Map.of("title", title), e.errors());
+    }
+  }
+
+  private ModelAndView refused(Map<String, String> typed, List<InputError> errors) {
+    ModelAndView page = page(FormValues.refused(typed, errors));
+    page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+    page.addObject("refused", errors);
+    return page;
+  }
+
+  @PostMapping("/gadgets/bring")
+  ModelAndView bring(@RequestParam MultipartFile file) throws IOException {
+    try {
+      Gadget gadget = GadgetJson.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+      return new ModelAndView(
+          "redirect:/gadgets/" + projects.create(gadget, "Brought from a file") + "/layout");
+    } catch (InputException e) {
+      return refused(Map.of(), e.errors());
+    }
+  }
+
+  @GetMapping("/gadgets/{id}")
+  String gadget(@PathVariable UUID id) {
+    return "redirect:/gadgets/" + id + "/layout";
+  }
+
+  @PostMapping("/gadgets/{id}/delete")
+  String delete(@PathVariable UUID id) {
+    projects.delete(id);
+    return "redirect:/";
+  }
+}

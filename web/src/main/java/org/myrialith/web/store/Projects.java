@@ -1,0 +1,271 @@
+package org.myrialith.web.store;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Opens, edits, undoes and compares projects. Holds no state but caches of what never changes. */
+@Service
+public class Projects {
+  /** Rough weight of plans kept in memory (bytes). */
+  private static final long KEPT_BYTES = 400L << 20;
+
+  /** Pictures, levels, and what a plan takes besides. */
+  private static final int BYTES_PER_CELL = 8;
+
+  private static final int BASE_BYTES = 200_000;
+  private static final Pattern PICTURE_HASH =
+      Pattern.compile("\"picture\"\\s*:\\s*\"([0-9a-f]{64})\"");
+
+  private final ProjectTable projects;
+  private final RevisionTable revisions;
+  private final PictureStore pictures;
+  private final Clock clock;
+  private final Cache<Revision.Key, GadgetPlan> plans =
+      Caffeine.newBuilder().maximumWeight(KEPT_BYTES).weigher(Projects::weight).build();
+
+  Projects(ProjectTable projects, RevisionTable revisions, PictureStore pictures, Clock clock) {
+    this.projects = projects;
+    this.revisions = revisions;
+    this.pictures = pictures;
+    this.clock = clock;
+  }
+
+  private static int weight(Revision.Key key, GadgetPlan plan) {
+    long cells =
+        plan.gadget().clips().stream()
+            .mapToLong(c -> (long) c.frames().size() * c.frames().get(0).picture().rgb().length / 3)
+            .sum();
+    return (int) Math.min(Integer.MAX_VALUE, BASE_BYTES + cells * BYTES_PER_CELL);
+  }
+
+  /**
+   * A project as a page shows it.
+   *
+   * @param revision that is shown
+   * @param before the plan of the revision before, if there is one
+   */
+  public record Opened(
+      UUID id,
+      int revision,
+      int head,
+      GadgetPlan plan,
+      Optional<GadgetPlan> before,
+      boolean canUndo,
+      boolean canRedo) {}
+
+  /** What became of an edit. */
+  public sealed interface Outcome {
+    /** The edit is the head now. */
+    record Saved(int revision) implements Outcome {}
+
+    /** Another edit came first; this one is kept beside the line. */
+    record Late(int head, int kept) implements Outcome {}
+  }
+
+  /** Returns all projects, the latest first. */
+  @Transactional(readOnly = true)
+  public List<Project> shelf() {
+    return projects.findTop200ByOrderByChangedAtDesc();
+  }
+
+  /** Returns how many projects there are. */
+  public long count() {
+    return projects.count();
+  }
+
+  /** Makes a project and returns its identifier. */
+  @Transactional
+  public UUID create(Gadget gadget, String summary) {
+    Project project = new Project(UUID.randomUUID(), gadget.title(), clock.instant());
+    projects.saveAndFlush(project);
+    int number = save(project, gadget, null, false, summary);
+    project.standOn(number, gadget.title(), clock.instant());
+    return project.getId();
+  }
+
+  private int save(Project project, Gadget gadget, Integer parent, boolean beside, String summary) {
+    int number = project.nextNumber();
+    pictures.keep(GadgetJson.pictures(gadget));
+    Revision.Key key = new Revision.Key(project.getId(), number);
+    String shortened = summary.length() > 200 ? summary.substring(0, 199) + "…" : summary;
+    revisions.save(
+        new Revision(
+            key,
+            parent,
+            beside,
+            shortened,
+            clock.instant(),
+            GadgetJson.writeWithoutPictures(gadget)));
+    return number;
+  }
+
+  /**
+   * Opens a project at its head.
+   *
+   * @throws NoSuchElementException if there is no such project
+   */
+  @Transactional(readOnly = true)
+  public Opened open(UUID id) {
+    Project project = projects.findById(id).orElseThrow();
+    return open(id, project.getHead(), project.getHead());
+  }
+
+  /**
+   * Opens a project at some revision.
+   *
+   * @throws NoSuchElementException if there is no such project or revision
+   */
+  @Transactional(readOnly = true)
+  public Opened open(UUID id, int revision) {
+    return open(id, revision, projects.findById(id).orElseThrow().getHead());
+  }
+
+  private Opened open(UUID id, int revision, int head) {
+    Revision row = revisions.findById(new Revision.Key(id, revision)).orElseThrow();
+    Optional<GadgetPlan> before =
+        Optional.ofNullable(row.getParent()).map(parent -> plan(id, parent));
+    return new Opened(
+        id,
+        revision,
+        head,
+        plan(row),
+        before,
+        row.getParent() != null,
+        revisions.newestChild(id, revision).isPresent());
+  }
+
+  /**
+   * Returns the plan of a revision.
+   *
+   * @throws NoSuchElementException if there is no such revision
+   */
+  @Transactional(readOnly = true)
+  public GadgetPlan plan(UUID id, int revision) {
+    GadgetPlan known = plans.getIfPresent(new Revision.Key(id, revision));
+    return known != null
+        ? known
+        : plan(revisions.findById(new Revision.Key(id, revision)).orElseThrow());
+  }
+
+  private GadgetPlan plan(Revision row) {
+    Revision.Key key = row.key();
+    GadgetPlan known = plans.getIfPresent(key);
+    if (known == null) {
+      known = GadgetPlan.of(read(row.getGadget()));
+      plans.put(key, known);
+    }
+    return known;
+  }
+
+  private Gadget read(String json) {
+    List<String> hashes = new ArrayList<>();
+    Matcher matcher = PICTURE_HASH.matcher(json);
+    while (matcher.find()) {
+      hashes.add(matcher.group(1));
+    }
+    Map<String, Picture> kept = new HashMap<>(pictures.find(hashes));
+    return GadgetJson.read(json, hash -> Optional.ofNullable(kept.get(hash)));
+  }
+
+  /**
+   * Edits a project: the edit is applied to the revision that the maker saw.
+   *
+   * @param base that revision
+   * @throws NoSuchElementException if there is no such project or revision
+   * @throws org.myrialith.finding.InputException if the edit can't be taken; nothing was saved
+   */
+  @Transactional
+  public Outcome edit(UUID id, int base, String summary, UnaryOperator<Gadget> edit) {
+    Gadget from = plan(id, base).gadget();
+    Gadget to = edit.apply(from);
+    Project project = projects.lock(id).orElseThrow();
+    if (to.equals(from) && project.getHead() == base) {
+      return new Outcome.Saved(base);
+    }
+    boolean late = project.getHead() != base;
+    int number = save(project, to, base, late, summary);
+    if (late) {
+      return new Outcome.Late(project.getHead(), number);
+    }
+    project.standOn(number, to.title(), clock.instant());
+    return new Outcome.Saved(number);
+  }
+
+  /**
+   * Goes back to the revision before; {@link Outcome.Late} with nothing kept when the head is
+   * another by now.
+   */
+  @Transactional
+  public Outcome undo(UUID id, int base) {
+    return move(id, base, revisions.findById(new Revision.Key(id, base)).map(Revision::getParent));
+  }
+
+  /** Goes forward to the newest revision made from this one. */
+  @Transactional
+  public Outcome redo(UUID id, int base) {
+    return move(id, base, revisions.newestChild(id, base));
+  }
+
+  private Outcome move(UUID id, int base, Optional<Integer> target) {
+    Project project = projects.lock(id).orElseThrow();
+    if (project.getHead() != base) {
+      return new Outcome.Late(project.getHead(), 0);
+    }
+    target.ifPresent(
+        number -> project.standOn(number, plan(id, number).gadget().title(), clock.instant()));
+    return new Outcome.Saved(project.getHead());
+  }
+
+  /** Takes a revision that lies elsewhere as the new head, on top of the present one. */
+  @Transactional
+  public Outcome take(UUID id, int base, int revision) {
+    Gadget gadget = plan(id, revision).gadget();
+    return edit(id, base, "Took revision " + revision, present -> gadget);
+  }
+
+  /** Returns the latest lines of a project's history, newest first. */
+  @Transactional(readOnly = true)
+  public List<RevisionLine> history(UUID id) {
+    return revisions.history(id).stream()
+        .map(
+            l ->
+                new RevisionLine(
+                    l.getNumber(), l.getParent(), l.getBeside(), l.getSummary(), l.getCreatedAt()))
+        .toList();
+  }
+
+  /** A line of the history. */
+  public record RevisionLine(
+      int number, Integer parent, boolean beside, String summary, java.time.Instant at) {}
+
+  /** Returns a picture by its hash. */
+  @Transactional(readOnly = true)
+  public Optional<Picture> picture(String hash) {
+    return pictures.find(hash);
+  }
+
+  /** Deletes a project with all its revisions. */
+  @Transactional
+  public void delete(UUID id) {
+    projects.delete(projects.lock(id).orElseThrow());
+    projects.flush();
+    pictures.sweep();
+  }
+}

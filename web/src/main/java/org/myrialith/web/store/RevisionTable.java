@@ -1,0 +1,31 @@
+package org.myrialith.web.store;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface RevisionTable extends JpaRepository<Revision, Revision.Key> {
+  @Query(
+      "select max(r.key.number) from Revision r where r.key.projectId = :project and r.parent = :parent and r.beside = false")
+  Optional<Integer> newestChild(UUID project, int parent);
+
+  @Query(
+      "select r.key.number as number, r.parent as parent, r.beside as beside, r.summary as summary, r.createdAt as createdAt"
+          + " from Revision r where r.key.projectId = :project order by r.key.number desc limit 60")
+  List<Line> history(UUID project);
+
+  /** A line of the history, without the gadget. */
+  interface Line {
+    int getNumber();
+
+    Integer getParent();
+
+    boolean getBeside();
+
+    String getSummary();
+
+    java.time.Instant getCreatedAt();
+  }
+}

@@ -1,0 +1,50 @@
+package org.myrialith.web.store;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps uploads for a day. */
+@Service
+public class Uploads {
+  private static final Duration KEPT = Duration.ofDays(1);
+  private static final int NAME = 120;
+
+  private final UploadTable table;
+  private final Clock clock;
+
+  Uploads(UploadTable table, Clock clock) {
+    this.table = table;
+    this.clock = clock;
+  }
+
+  /** Keeps a file and returns its identifier; files of yesterday go. */
+  @Transactional
+  public UUID keep(UUID project, String name, byte[] bytes) {
+    table.deleteOlder(clock.instant().minus(KEPT));
+    String shown = name.replaceAll("\\p{Cntrl}", "");
+    Upload upload =
+        new Upload(
+            UUID.randomUUID(),
+            project,
+            shown.length() > NAME ? shown.substring(0, NAME) : shown,
+            clock.instant(),
+            bytes);
+    return table.save(upload).getId();
+  }
+
+  /** Returns a file that was sent to that project. */
+  @Transactional(readOnly = true)
+  public Optional<Upload> find(UUID project, UUID id) {
+    return table.findById(id).filter(u -> u.getProjectId().equals(project));
+  }
+
+  /** Lets a file go. */
+  @Transactional
+  public void drop(UUID id) {
+    table.deleteById(id);
+  }
+}

@@ -1,0 +1,80 @@
+// The core sample: bands are picked, moved, copied and split by dragging or from the keyboard.
+
+class CoreSample extends HTMLElement {
+  connectedCallback() {
+    this.querySelector(".band-here")?.scrollIntoView({ block: "nearest" });
+    for (const link of this.querySelectorAll("a[data-frame]")) {
+      link.draggable = true;
+    }
+    this.addEventListener("keydown", (e) => this.press(e));
+    this.addEventListener("dragstart", (e) => {
+      this.lifted = e.target.closest("li");
+      this.lifted?.classList.add("lifted");
+      e.dataTransfer.effectAllowed = "move";
+    });
+    this.addEventListener("dragover", (e) => {
+      const over = e.target.closest("li");
+      if (this.lifted && over) {
+        e.preventDefault();
+        this.querySelector(".drop-here")?.classList.remove("drop-here");
+        over.classList.add("drop-here");
+      }
+    });
+    this.addEventListener("dragend", () => this.querySelectorAll(".lifted, .drop-here").forEach((li) => li.classList.remove("lifted", "drop-here")));
+    this.addEventListener("drop", (e) => {
+      const to = e.target.closest("li");
+      if (this.lifted && to && to !== this.lifted) {
+        e.preventDefault();
+        this.move(this.frameOf(this.lifted), this.frameOf(to));
+      }
+    });
+  }
+
+  frameOf(li) {
+    return Number(li.querySelector("a").dataset.frame);
+  }
+
+  press(event) {
+    const link = event.target.closest("a[data-frame]");
+    if (!link) {
+      return;
+    }
+    const frame = Number(link.dataset.frame);
+    const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    if (step && event.altKey) {
+      event.preventDefault();
+      this.move(frame, frame + step);
+    } else if (step) {
+      event.preventDefault();
+      this.querySelector(`a[data-frame="${frame + step}"]`)?.focus();
+    } else if (event.key === "Delete" && link.getAttribute("aria-current")) {
+      event.preventDefault();
+      document.getElementById("do-delete").click();
+    }
+  }
+
+  move(from, to) {
+    if (to < 0 || !this.querySelector(`a[data-frame="${to}"]`)) {
+      return;
+    }
+    const form = document.createElement("form");
+    form.method = "post";
+    form.action = this.dataset.here.replace(/\d+$/, `${from}/move`);
+    for (const [name, value] of Object.entries({
+      base: document.body.dataset.base,
+      to,
+      _csrf: document.querySelector('meta[name="csrf-token"]').content,
+    })) {
+      const input = document.createElement("input");
+      input.type = "hidden";
+      input.name = name;
+      input.value = value;
+      form.append(input);
+    }
+    document.body.append(form);
+    window.htmx?.process(form);
+    form.requestSubmit();
+  }
+}
+
+customElements.define("core-sample", CoreSample);

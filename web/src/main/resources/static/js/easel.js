@@ -1,0 +1,231 @@
+// Paints one frame by mouse or keys. A stroke is shown at once and sent; the server paints it and answers with what changed.
+import { layOver, post } from "./exchange.js";
+import { standOn } from "./myrialith.js";
+
+const LONGEST_ROW = 64;
+
+class LitEasel extends HTMLElement {
+  connectedCallback() {
+    this.form = this.closest("form");
+    this.columns = Number(this.dataset.columns);
+    this.rows = Number(this.dataset.rows);
+    // a long strip is folded into rows on the screen
+    this.across = this.rows === 1 ? Math.min(this.columns, LONGEST_ROW) : this.columns;
+    this.down = Math.ceil((this.columns * this.rows) / this.across);
+    this.rgb = Uint8Array.from(atob(this.dataset.rgb), (c) => c.charCodeAt(0));
+    this.innerHTML = '<canvas tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
+    this.canvas = this.querySelector("canvas");
+    this.canvas.setAttribute(
+      "aria-label",
+      `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line.`,
+    );
+    this.word = this.querySelector(".easel-word");
+    this.cursor = [0, 0];
+    this.queue = Promise.resolve();
+    this.waiting = 0;
+    this.canvas.addEventListener("pointerdown", (e) => this.down_(e));
+    this.canvas.addEventListener("keydown", (e) => this.press(e));
+    this.canvas.addEventListener("focus", () => this.draw());
+    this.canvas.addEventListener("blur", () => this.draw());
+    for (const swatch of this.form.querySelectorAll(".swatch")) {
+      swatch.addEventListener("click", () => (this.form.elements.colour.value = swatch.dataset.colour));
+    }
+    this.watcher = new ResizeObserver(() => this.draw());
+    this.watcher.observe(this);
+    this.draw();
+  }
+
+  disconnectedCallback() {
+    this.watcher?.disconnect();
+  }
+
+  get tool() {
+    return this.form.elements.tool.value;
+  }
+
+  cellAt(event) {
+    const box = this.canvas.getBoundingClientRect();
+    const x = Math.floor(((event.clientX - box.left) / box.width) * this.across);
+    const y = Math.floor(((event.clientY - box.top) / box.height) * this.down);
+    return this.unfold(Math.max(0, Math.min(this.across - 1, x)), Math.max(0, Math.min(this.down - 1, y)));
+  }
+
+  unfold(x, y) {
+    return this.rows === 1 ? [Math.min(this.columns - 1, y * this.across + x), 0] : [x, y];
+  }
+
+  fold([column, row]) {
+    return this.rows === 1 ? [column % this.across, Math.floor(column / this.across)] : [column, row];
+  }
+
+  colourOf([column, row]) {
+    const at = (row * this.columns + column) * 3;
+    return "#" + [0, 1, 2].map((c) => this.rgb[at + c].toString(16).padStart(2, "0")).join("");
+  }
+
+  dab([column, row]) {
+    const colour = parseInt(this.form.elements.colour.value.slice(1), 16);
+    const at = (row * this.columns + column) * 3;
+    this.rgb[at] = colour >> 16;
+    this.rgb[at + 1] = (colour >> 8) & 255;
+    this.rgb[at + 2] = colour & 255;
+  }
+
+  down_(event) {
+    if (event.button !== 0) {
+      return;
+    }
+    event.preventDefault();
+    this.canvas.focus({ preventScroll: true });
+    const start = this.cellAt(event);
+    this.cursor = start;
+    if (this.tool === "pick") {
+      this.pick(start);
+      return;
+    }
+    const cells = [start];
+    if (this.tool === "pencil") {
+      this.dab(start);
+    }
+    this.draw();
+    const drag = (e) => {
+      const cell = this.cellAt(e);
+      const last = cells.at(-1);
+      if (cell[0] !== last[0] || cell[1] !== last[1]) {
+        cells.push(cell);
+        this.cursor = cell;
+        if (this.tool === "pencil") {
+          this.dab(cell);
+        }
+        this.draw(this.tool === "line" ? [start, cell] : undefined);
+      }
+    };
+    const up = () => {
+      window.removeEventListener("pointermove", drag);
+      window.removeEventListener("pointerup", up);
+      this.send(this.tool === "line" ? [start, cells.at(-1)] : this.tool === "fill" ? [start] : cells);
+    };
+    window.addEventListener("pointermove", drag);
+    window.addEventListener("pointerup", up);
+  }
+
+  pick(cell) {
+    this.form.elements.colour.value = this.colourOf(cell);
+    this.form.querySelector('input[name="tool"][value="pencil"]').checked = true;
+    this.draw();
+  }
+
+  press(event) {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (way && !event.altKey && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      const [x, y] = this.fold(this.cursor);
+      this.cursor = this.unfold(
+        Math.max(0, Math.min(this.across - 1, x + way[0])),
+        Math.max(0, Math.min(this.down - 1, y + way[1])),
+      );
+      this.draw(this.from && [this.from, this.cursor]);
+    } else if (event.key === " " || event.key === "Enter") {
+      event.preventDefault();
+      this.act();
+    } else if (event.key === "Escape") {
+      this.from = undefined;
+      this.draw();
+    }
+  }
+
+  act() {
+    if (this.tool === "pick") {
+      this.pick(this.cursor);
+    } else if (this.tool === "line" && !this.from) {
+      this.from = this.cursor;
+      this.draw([this.from, this.cursor]);
+    } else if (this.tool === "line") {
+      this.send([this.from, this.cursor]);
+      this.from = undefined;
+    } else {
+      this.dab(this.cursor);
+      this.send([this.cursor]);
+    }
+  }
+
+  send(cells) {
+    const points = cells.map((c) => c.join(",")).join(" ");
+    const { tool } = this;
+    const colour = this.form.elements.colour.value;
+    this.waiting++;
+    this.queue = this.queue.then(() => this.exchange({ tool, points, colour })).catch(() => this.lost());
+  }
+
+  lost() {
+    this.waiting = 0;
+    this.word.textContent = "The stroke could not be saved: is the application still running? Reload to see what is kept.";
+  }
+
+  async exchange(stroke) {
+    const answer = await post(this.form, stroke, { "X-Easel": "1" });
+    if (answer.url.includes("/late/")) {
+      window.location.assign(answer.url);
+      return;
+    }
+    const html = await answer.text();
+    const band = document.querySelector(".core .band-here")?.id;
+    const pieces = layOver(html, ["ledge", "strata", "notice", "reckonings", band]);
+    this.waiting--;
+    const revision = pieces.body.dataset.base;
+    if (!answer.ok || !revision) {
+      return;
+    }
+    standOn(revision);
+    const lamp = document.querySelector("lit-lamp");
+    if (this.waiting === 0) {
+      this.rgb = Uint8Array.from(atob(pieces.getElementById("easel-data").dataset.rgb), (c) => c.charCodeAt(0));
+      this.draw();
+      lamp?.load(revision);
+    }
+  }
+
+  draw(line) {
+    const width = this.clientWidth;
+    if (!width) {
+      return;
+    }
+    const side = Math.min(width / this.across, 230 / Math.min(this.down, 16));
+    const high = this.down === 1 ? Math.max(side, 34) : side;
+    const fine = window.devicePixelRatio || 1;
+    this.canvas.style.width = `${side * this.across}px`;
+    this.canvas.style.height = `${high * this.down}px`;
+    this.canvas.width = Math.round(side * this.across * fine);
+    this.canvas.height = Math.round(high * this.down * fine);
+    const pen = this.canvas.getContext("2d");
+    pen.scale(fine, fine);
+    const seam = side > 5 ? 1 : 0;
+    for (let i = 0; i < this.columns * this.rows; i++) {
+      const cell = [i % this.columns, Math.floor(i / this.columns)];
+      const [x, y] = this.fold(cell);
+      pen.fillStyle = this.colourOf(cell);
+      pen.fillRect(x * side, y * high, side - seam, high - seam);
+    }
+    if (line) {
+      const [[ax, ay], [bx, by]] = line.map((c) => this.fold(c));
+      pen.strokeStyle = "#ffffff";
+      pen.lineWidth = 2;
+      pen.beginPath();
+      pen.moveTo((ax + 0.5) * side, (ay + 0.5) * high);
+      pen.lineTo((bx + 0.5) * side, (by + 0.5) * high);
+      pen.stroke();
+    }
+    if (document.activeElement === this.canvas) {
+      const [x, y] = this.fold(this.cursor);
+      pen.strokeStyle = "#000000";
+      pen.lineWidth = 3.5;
+      pen.strokeRect(x * side, y * high, side - seam, high - seam);
+      pen.strokeStyle = "#ffffff";
+      pen.lineWidth = 1.5;
+      pen.strokeRect(x * side, y * high, side - seam, high - seam);
+      this.word.textContent = `column ${this.cursor[0]}, row ${this.cursor[1]}: ${this.colourOf(this.cursor)}`;
+    }
+  }
+}
+
+customElements.define("lit-easel", LitEasel);

@@ -1,0 +1,193 @@
+// Plays the show as emitted, at true speed. Places, light and currents come from the server; this only draws them.
+
+const kept = { playing: undefined, at: 0, daylight: false };
+
+class LitLamp extends HTMLElement {
+  connectedCallback() {
+    this.innerHTML = `<canvas></canvas><p class="lamp-word" hidden></p><div class="lamp-acts">
+      <button type="button" class="lamp-play">Play</button>
+      <input type="range" min="0" value="0" step="1" aria-label="Time in the show, in milliseconds">
+      <output class="lamp-figure"></output>
+      <button type="button" class="lamp-day" aria-pressed="false">Daylight</button></div>`;
+    this.canvas = this.querySelector("canvas");
+    this.slider = this.querySelector("input");
+    this.figure = this.querySelector("output");
+    this.button = this.querySelector(".lamp-play");
+    this.day = this.querySelector(".lamp-day");
+    this.button.addEventListener("click", () => this.play(!this.playing));
+    this.day.addEventListener("click", () => this.daylight(!kept.daylight));
+    this.slider.addEventListener("input", () => {
+      this.play(false);
+      this.show(Number(this.slider.value));
+    });
+    this.watcher = new ResizeObserver(() => this.draw());
+    this.watcher.observe(this.canvas);
+    this.daylight(kept.daylight);
+    this.load(this.dataset.revision);
+  }
+
+  disconnectedCallback() {
+    this.watcher?.disconnect();
+    cancelAnimationFrame(this.ticket);
+    this.gone = true;
+  }
+
+  daylight(on) {
+    kept.daylight = on;
+    this.classList.toggle("daylight", on);
+    this.day.setAttribute("aria-pressed", on);
+    this.day.textContent = on ? "Night" : "Daylight";
+    this.shown = undefined;
+    this.draw();
+  }
+
+  async load(revision) {
+    const folder = `${this.dataset.base}/r/${revision}`;
+    const scene = await (await fetch(`${folder}/scene.json`)).json();
+    if (this.gone) {
+      return;
+    }
+    this.folder = folder;
+    this.scene = scene;
+    this.chunks = new Map();
+    this.shown = undefined;
+    const last = scene.moments.at(-1);
+    this.length = last ? last[0] + last[1] : 0;
+    this.slider.max = Math.max(1, this.length);
+    this.button.disabled = scene.moments.length < 2;
+    const still = matchMedia("(prefers-reduced-motion: reduce)").matches;
+    const word = this.querySelector(".lamp-word");
+    word.hidden = scene.ready;
+    word.textContent = scene.ready ? "" : "Flashes more than three times in a second: starts only when you press Play. It can bring on seizures.";
+    if (kept.playing === undefined) {
+      this.play(scene.ready && !still);
+    } else {
+      this.play(kept.playing && scene.ready);
+    }
+    if (!this.playing) {
+      this.show(this.timeOfFrame());
+    }
+  }
+
+  /** The first moment that shows the frame on the easel. */
+  timeOfFrame() {
+    const clip = this.scene.clips.indexOf(this.dataset.clip);
+    const found = clip < 0 ? undefined : this.scene.moments.find((m) => m[4 + clip] === Number(this.dataset.frame));
+    return found ? found[0] : 0;
+  }
+
+  play(on) {
+    this.playing = on && this.scene?.moments.length > 1;
+    if (this.scene) {
+      kept.playing = on;
+    }
+    this.button.textContent = this.playing ? "Pause" : "Play";
+    cancelAnimationFrame(this.ticket);
+    if (this.playing) {
+      const started = performance.now() - kept.at;
+      const step = (now) => {
+        if (!this.isConnected || !this.playing) {
+          return;
+        }
+        this.show((now - started) % this.length);
+        this.ticket = requestAnimationFrame(step);
+      };
+      this.ticket = requestAnimationFrame(step);
+    }
+  }
+
+  momentAt(millis) {
+    let low = 0;
+    let high = this.scene.moments.length - 1;
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if (this.scene.moments[middle][0] <= millis) {
+        low = middle;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return low;
+  }
+
+  show(millis) {
+    kept.at = millis;
+    this.slider.value = millis;
+    if (!this.scene.moments.length) {
+      this.figure.textContent = "nothing plays";
+      this.draw();
+      return;
+    }
+    const moment = this.momentAt(millis);
+    if (moment !== this.shown) {
+      this.present(moment);
+    }
+  }
+
+  async present(moment) {
+    const from = Math.floor(moment / this.scene.chunk) * this.scene.chunk;
+    if (!this.chunks.has(from)) {
+      const answer = fetch(`${this.folder}/light?from=${from}`).then(async (r) => new Uint8Array(await r.arrayBuffer()));
+      this.chunks.set(from, answer);
+      answer.then((bytes) => this.chunks.set(from, bytes));
+    }
+    const light = await this.chunks.get(from);
+    if (this.gone || this.momentAt(kept.at) !== moment) {
+      return;
+    }
+    const size = (this.scene.places.length / 2) * 3;
+    this.light = light.subarray((moment - from) * size, (moment - from + 1) * size);
+    this.shown = moment;
+    const [, , sent, asked] = this.scene.moments[moment];
+    const dimmed = asked > sent + 1e-9 ? `, asked ${asked.toPrecision(3)} A` : "";
+    this.figure.textContent = `moment ${moment + 1}: ${sent.toPrecision(3)} A${dimmed}`;
+    this.figure.classList.toggle("too-much", this.scene.rating > 0 && sent > this.scene.budget + 1e-9);
+    this.draw();
+  }
+
+  draw() {
+    const width = this.canvas.clientWidth;
+    const height = this.canvas.clientHeight;
+    if (!this.scene || !width) {
+      return;
+    }
+    const fine = window.devicePixelRatio || 1;
+    if (this.canvas.width !== Math.round(width * fine)) {
+      this.canvas.width = Math.round(width * fine);
+      this.canvas.height = Math.round(height * fine);
+    }
+    const pen = this.canvas.getContext("2d");
+    pen.setTransform(fine, 0, 0, fine, 0, 0);
+    pen.clearRect(0, 0, width, height);
+    const [left, top, across, down] = this.scene.box;
+    const edge = 18;
+    const scale = Math.min((width - 2 * edge) / Math.max(across, 1), (height - 2 * edge) / Math.max(down, 1));
+    const shiftX = width / 2 - (left + across / 2) * scale;
+    const shiftY = height / 2 - (top + down / 2) * scale;
+    const places = this.scene.places;
+    const count = places.length / 2;
+    const room = Math.sqrt(((across + 1) * (down + 1)) / Math.max(1, count)) * scale;
+    const radius = Math.max(0.8, Math.min(9, room * 0.31));
+    const off = kept.daylight ? "#b3ac9b" : "#262f35";
+    for (let i = 0; i < count; i++) {
+      const r = this.light ? this.light[i * 3] : 0;
+      const g = this.light ? this.light[i * 3 + 1] : 0;
+      const b = this.light ? this.light[i * 3 + 2] : 0;
+      const x = places[i * 2] * scale + shiftX;
+      const y = places[i * 2 + 1] * scale + shiftY;
+      const lit = r + g + b > 0;
+      if (lit && !kept.daylight && count <= 2000) {
+        pen.fillStyle = `rgba(${r},${g},${b},0.22)`;
+        pen.beginPath();
+        pen.arc(x, y, radius * 1.9, 0, 7);
+        pen.fill();
+      }
+      pen.fillStyle = lit ? `rgb(${r},${g},${b})` : off;
+      pen.beginPath();
+      pen.arc(x, y, radius, 0, 7);
+      pen.fill();
+    }
+  }
+}
+
+customElements.define("lit-lamp", LitLamp);

@@ -1,0 +1,93 @@
+// Moves fixtures on the layout by mouse or arrow keys; the server works out where that is.
+
+class LitPlan extends HTMLElement {
+  connectedCallback() {
+    this.drawing = this.querySelector("svg.drawing");
+    this.move = this.querySelector("form.plan-move");
+    this.drawing.addEventListener("pointerdown", (e) => this.lift(e));
+    this.drawing.addEventListener("keydown", (e) => this.press(e));
+    this.drawing.addEventListener("click", (e) => {
+      if (this.dragged) {
+        e.preventDefault();
+        e.stopPropagation();
+        this.dragged = false;
+      }
+    }, true);
+    this.restoreFocus();
+  }
+
+  restoreFocus() {
+    const wanted = sessionStorage.getItem("plan-focus");
+    sessionStorage.removeItem("plan-focus");
+    const piece = wanted && this.drawing.querySelector(`[data-fixture="${CSS.escape(wanted)}"]`);
+    if (piece) {
+      piece.focus({ preventScroll: true });
+    }
+  }
+
+  point(event) {
+    const matrix = this.drawing.getScreenCTM().inverse();
+    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  }
+
+  lift(event) {
+    const piece = event.target.closest(".piece");
+    if (!piece || event.button !== 0) {
+      return;
+    }
+    event.preventDefault();
+    piece.focus({ preventScroll: true });
+    const from = this.point(event);
+    const unit = Number(this.drawing.dataset.unit);
+    let by = { x: 0, y: 0 };
+    const drag = (e) => {
+      const to = this.point(e);
+      by = { x: Math.round(to.x - from.x), y: Math.round(to.y - from.y) };
+      piece.setAttribute("transform", `translate(${by.x} ${by.y})`);
+      this.dragged = this.dragged || Math.hypot(to.x - from.x, to.y - from.y) > unit / 4;
+    };
+    const drop = () => {
+      window.removeEventListener("pointermove", drag);
+      window.removeEventListener("pointerup", drop);
+      if (this.dragged && (by.x || by.y)) {
+        this.send(piece, by.x, by.y);
+      } else {
+        piece.removeAttribute("transform");
+      }
+    };
+    window.addEventListener("pointermove", drag);
+    window.addEventListener("pointerup", drop);
+  }
+
+  press(event) {
+    const piece = event.target.closest(".piece");
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!piece || !way || event.altKey || event.ctrlKey || event.metaKey) {
+      return;
+    }
+    event.preventDefault();
+    const far = event.shiftKey ? 10 : 1;
+    this.pending = this.pending?.piece === piece ? this.pending : { piece, x: 0, y: 0 };
+    this.pending.x += way[0] * far;
+    this.pending.y += way[1] * far;
+    piece.setAttribute("transform", `translate(${this.pending.x} ${this.pending.y})`);
+    // presses in a row are one move
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      const { x, y } = this.pending;
+      this.pending = undefined;
+      this.send(piece, x, y);
+    }, 350);
+  }
+
+  send(piece, dx, dy) {
+    const fixture = piece.dataset.fixture;
+    sessionStorage.setItem("plan-focus", fixture);
+    this.move.setAttribute("action", `${this.dataset.base}/layout/${fixture}/move`);
+    this.move.elements.dx.value = dx;
+    this.move.elements.dy.value = dy;
+    this.move.requestSubmit();
+  }
+}
+
+customElements.define("lit-plan", LitPlan);
