@@ -2,7 +2,11 @@
 
 class CoreSample extends HTMLElement {
   connectedCallback() {
-    this.querySelector(".band-here")?.scrollIntoView({ block: "nearest" });
+    const list = this.querySelector("ol");
+    const here = this.querySelector(".band-here");
+    if (here && here.offsetTop + here.offsetHeight > list.offsetTop + list.clientHeight) {
+      list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 2;
+    }
     for (const link of this.querySelectorAll("a[data-frame]")) {
       link.draggable = true;
     }

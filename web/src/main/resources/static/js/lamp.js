@@ -4,10 +4,9 @@ const kept = { playing: undefined, at: 0, daylight: false };
 
 class LitLamp extends HTMLElement {
   connectedCallback() {
-    this.innerHTML = `<canvas></canvas><p class="lamp-word" hidden></p><div class="lamp-acts">
+    this.innerHTML = `<canvas></canvas><output class="lamp-figure"></output><p class="lamp-word" hidden></p><div class="lamp-acts">
       <button type="button" class="lamp-play">Play</button>
       <input type="range" min="0" value="0" step="1" aria-label="Time in the show, in milliseconds">
-      <output class="lamp-figure"></output>
       <button type="button" class="lamp-day" aria-pressed="false">Daylight</button></div>`;
     this.canvas = this.querySelector("canvas");
     this.slider = this.querySelector("input");
@@ -140,7 +139,9 @@ class LitLamp extends HTMLElement {
     this.shown = moment;
     const [, , sent, asked] = this.scene.moments[moment];
     const dimmed = asked > sent + 1e-9 ? `, asked ${asked.toPrecision(3)} A` : "";
-    this.figure.textContent = `moment ${moment + 1}: ${sent.toPrecision(3)} A${dimmed}`;
+    const amps = document.createElement("b");
+    amps.textContent = `${sent.toPrecision(3)} A`;
+    this.figure.replaceChildren(amps, `moment ${moment + 1}${dimmed}`);
     this.figure.classList.toggle("too-much", this.scene.rating > 0 && sent > this.scene.budget + 1e-9);
     this.draw();
   }

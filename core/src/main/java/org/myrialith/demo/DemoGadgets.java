@@ -132,7 +132,7 @@ public final class DemoGadgets {
     rgb[cell * 3 + 2] = (byte) colour;
   }
 
-  /** Returns a small lamp on a strip round a doorway that holds on a computer's port. */
+  /** Returns a small lamp on a strip round a doorway that holds on a charging port. */
   public static Gadget porchBuoy() {
     Strip strip =
         new Strip(
@@ -163,12 +163,12 @@ public final class DemoGadgets {
     }
     return new Gadget(
         "Porch buoy",
-        "A slow ember round the door, lit from a spare computer port.",
+        "A slow ember round the door, lit from a charging port.",
         Controller.AVR8_8K,
-        Optional.of(Supply.CLASSES.get(0)),
+        Optional.of(Supply.CLASSES.get(2)),
         List.of(strip),
         List.of(chain),
-        new ColourSettings(new Transfer.Srgb(), 22),
+        new ColourSettings(new Transfer.Srgb(), 60),
         new PowerSettings(20, School.WORST_CASE, 20),
         List.of(new Clip("k1", "Ember", "f1", frames)));
   }

@@ -12,6 +12,9 @@ public final class Quantity {
 
   private static final int FIGURES = 3;
 
+  /** Keeps a number and its unit on one line. */
+  private static final char SPACE = '\u00a0';
+
   private static final String[] PREFIXES = {"n", "µ", "m", "", "k", "M", "G"};
 
   private Quantity() {}
@@ -23,15 +26,15 @@ public final class Quantity {
     }
     if (!PREFIXED.contains(unit)) {
       String bare = number(value);
-      return unit.isEmpty() ? bare : bare + " " + (value == 1 ? singular(unit) : unit);
+      return unit.isEmpty() ? bare : bare + SPACE + (value == 1 ? singular(unit) : unit);
     }
     if (value == 0) {
-      return "0 " + unit;
+      return "0" + SPACE + unit;
     }
     double rounded = new BigDecimal(value).round(new MathContext(3)).doubleValue();
     int step = (int) Math.floor(Math.log10(Math.abs(rounded)) / 3 + 1e-12);
     step = Math.max(-3, Math.min(3, step));
-    return measured(scaled(value, step)) + " " + PREFIXES[step + 3] + unit;
+    return measured(scaled(value, step)) + SPACE + PREFIXES[step + 3] + unit;
   }
 
   /** Divides by a power of 1000; what is whole but for rounding noise becomes whole. */
@@ -76,7 +79,7 @@ public final class Quantity {
     return unit.length() > 2 && unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
   }
 
-  /** Groups digits by a thin space from five digits on, as ISO 80000-1 has it. */
+  /** Groups digits by a narrow space from five digits on, as ISO 80000-1 has it. */
   private static String grouped(String digits) {
     int dot = digits.indexOf('.');
     int end = dot < 0 ? digits.length() : dot;
@@ -86,7 +89,7 @@ public final class Quantity {
     }
     StringBuilder text = new StringBuilder(digits);
     for (int at = end - 3; at > start; at -= 3) {
-      text.insert(at, '\u2009');
+      text.insert(at, '\u202f');
     }
     return text.toString();
   }

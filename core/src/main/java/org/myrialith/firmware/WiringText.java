@@ -47,7 +47,12 @@ public record WiringText(
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
           Do not look into bright pixels from near by. Quick flashing can bring on seizures.
         """);
-    return out.toString();
+    return ascii(out.toString());
+  }
+
+  /** Plain characters, for any terminal. */
+  private static String ascii(String text) {
+    return text.replace('\u00a0', ' ').replace("\u202f", "").replace('×', 'x').replace('µ', 'u');
   }
 
   private void wiring(StringBuilder out) {
@@ -69,7 +74,7 @@ public record WiringText(
           .append(". ")
           .append(fixture.name())
           .append(" (")
-          .append(describe(fixture))
+          .append(fixture.describe())
           .append("): data-in from ")
           .append(from)
           .append(".\n");
@@ -88,18 +93,14 @@ public record WiringText(
     out.append("  The data-out of the last pixel stays open.\n");
   }
 
-  private static String describe(Fixture fixture) {
-    return fixture.describe().replace('×', 'x');
-  }
-
   private void current(StringBuilder out) {
     out.append("\nCurrent\n");
     out.append("  Peak of the show ")
-        .append(plain(power.peakAmps()))
+        .append(Quantity.text(power.peakAmps(), "A"))
         .append(", mean ")
-        .append(plain(power.meanAmps()))
+        .append(Quantity.text(power.meanAmps(), "A"))
         .append(", all white ")
-        .append(plain(power.worstAmps()))
+        .append(Quantity.text(power.worstAmps(), "A"))
         .append(".\n");
     power
         .limiter()
@@ -109,9 +110,5 @@ public record WiringText(
                     "  The player limits the sum of all levels to "
                         + l.levelSum()
                         + ": do not take LIMIT_SUM out, the supply is planned for it.\n"));
-  }
-
-  private static String plain(double amps) {
-    return Quantity.text(amps, "A").replace('µ', 'u');
   }
 }

@@ -310,11 +310,11 @@ public record PowerPlan(
 
   private String gives() {
     Supply given = supply.orElseThrow();
-    return "The supply gives %s, %s with %d %% kept back."
+    return "The supply gives %s, %s with %s kept back."
         .formatted(
             Quantity.text(given.amps(), "A"),
             Quantity.text(budgetAmps().orElseThrow(), "A"),
-            settings.marginPercent());
+            Quantity.text(settings.marginPercent(), "%"));
   }
 
   /** Returns the peak over the show (A) if the brightness limit were another. */
@@ -356,8 +356,10 @@ public record PowerPlan(
       remedies.add(
           new Remedy(
               BRIGHTNESS + percent,
-              "Limit brightness to %d %%: draws %s"
-                  .formatted(percent, Quantity.text(ampsAt.applyAsDouble(percent), "A"))));
+              "Limit brightness to %s: draws %s"
+                  .formatted(
+                      Quantity.text(percent, "%"),
+                      Quantity.text(ampsAt.applyAsDouble(percent), "A"))));
     }
     remedies.addAll(supplyRemedies(amps));
     if (settings.school() == School.WORST_CASE

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -19,15 +18,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.colour.Levels;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.tool.DataLineDecoder;
 import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.SimulatedController;
 
 /**
  * The exported firmware against compilers, a simulator of the controller, and a protocol decoder:
  * what arrives on the data line is what the plan says, every pixel of every moment.
  */
 class FirmwareOutsideTest {
-  private static final long CYCLES_PER_MILLI = 16_000;
-
   @TempDir Path folder;
 
   static Stream<Named<GadgetPlan>> scenarios() {
@@ -37,12 +36,6 @@ class FirmwareOutsideTest {
   private void export(GadgetPlan plan) throws IOException {
     for (Map.Entry<String, byte[]> file : plan.firmwareFiles().entrySet()) {
       Files.write(folder.resolve(file.getKey()), file.getValue());
-    }
-  }
-
-  private void bring(String name) throws IOException {
-    try (InputStream in = getClass().getResourceAsStream(name)) {
-      Files.write(folder.resolve(name), in.readAllBytes());
     }
   }
 
@@ -59,43 +52,21 @@ class FirmwareOutsideTest {
   @MethodSource("scenarios")
   void theSimulatedControllerSendsEveryPixelOfEveryMoment(GadgetPlan plan) throws IOException {
     export(plan);
-    bring("pin_trace.c");
-    OutsideTool.runClean(folder, "make", "-s", "firmware.hex");
-    OutsideTool.runClean(
-        folder,
-        "gcc",
-        "-O2",
-        "-Wall",
-        "-Wextra",
-        "-Werror",
-        "-o",
-        "pin_trace",
-        "pin_trace.c",
-        "-lsimavr");
-    String pin = plan.gadget().chain().orElseThrow().dataPin();
-    // one turn of the show, and a little of the next to see it start again
-    long cycles = (plan.show().lengthMillis() + 120) * CYCLES_PER_MILLI;
-    OutsideTool.Output ran =
-        OutsideTool.run(
+    SimulatedController played =
+        SimulatedController.play(
             folder,
-            "./pin_trace",
             plan.gadget().controller().core(),
-            String.valueOf(cycles),
-            pin.substring(0, 1),
-            pin.substring(1),
-            "firmware.elf",
-            "simulated.vcd");
-    assertThat(ran.exit()).as(ran.errors()).isZero();
-
+            plan.gadget().chain().orElseThrow().dataPin(),
+            // one turn of the show, and a little of the next to see it start again
+            plan.show().lengthMillis() + 120);
     List<Levels> expected = sent(plan);
-    List<Levels> decoded = DataLineDecoder.decode(folder, "simulated.vcd");
-    assertThat(decoded.size()).isGreaterThan(expected.size());
-    assertThat(decoded.subList(0, expected.size())).isEqualTo(expected);
-    assertThat(decoded.get(expected.size())).as("the show starts again").isEqualTo(expected.get(0));
+    assertThat(played.sent().size()).isGreaterThan(expected.size());
+    assertThat(played.sent().subList(0, expected.size())).isEqualTo(expected);
+    assertThat(played.sent().get(expected.size()))
+        .as("the show starts again")
+        .isEqualTo(expected.get(0));
+    assertThat(played.stackBytes()).isBetween(2, FirmwarePlan.STACK_BYTES);
     holdTheBitTimes(plan);
-    Matcher stack = Pattern.compile("stack (\\d+)").matcher(ran.text());
-    assertThat(stack.find()).isTrue();
-    assertThat(Integer.parseInt(stack.group(1))).isBetween(2, FirmwarePlan.STACK_BYTES);
   }
 
   /**
@@ -145,7 +116,7 @@ class FirmwareOutsideTest {
   @MethodSource("scenarios")
   void thePlayerRunsHereUnderSanitizersWithTheSameOutput(GadgetPlan plan) throws IOException {
     export(plan);
-    bring("host.c");
+    SimulatedController.bring("host.c", folder);
     OutsideTool.runClean(
         folder,
         "gcc",

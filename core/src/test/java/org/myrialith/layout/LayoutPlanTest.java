@@ -39,7 +39,7 @@ class LayoutPlanTest {
     assertThat(LayoutPlan.of(List.of(over), List.of()).findings())
         .singleElement()
         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.TIGHT))
-        .satisfies(f -> assertThat(f.says()).contains("30 mm longer"));
+        .satisfies(f -> assertThat(f.says()).contains("30\u00a0mm longer"));
   }
 
   @Test

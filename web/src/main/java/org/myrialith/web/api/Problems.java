@@ -1,9 +1,9 @@
 package org.myrialith.web.api;
 
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.web.store.NotThereException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -42,7 +42,7 @@ class Problems extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
-  ProblemDetail missing(NoSuchElementException e) {
+  ProblemDetail missing(NotThereException e) {
     return problem(
         HttpStatus.NOT_FOUND, "Not found", "There is no such project or revision.", List.of());
   }

@@ -15,6 +15,7 @@ import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.desk.Desk;
 import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -73,7 +74,7 @@ class CircuitsController {
     int first = 0;
     int all = Math.max(1, plan.map(ChainPlan::pixels).orElse(1));
     for (String id : chain.fixtures()) {
-      Fixture fixture = gadget.fixture(id).orElseThrow();
+      Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
       links.add(
           new Link(
               id,

@@ -93,7 +93,7 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
 
   /** Puts a number when one was typed, with a point or a comma; otherwise the text as it is. */
   public static void putNumber(ObjectNode node, String field, String text) {
-    String bare = text.strip().replace(',', '.').replace("\u2009", "");
+    String bare = text.strip().replace(',', '.').replace("\u202f", "");
     try {
       if (bare.length() <= LONGEST_NUMBER) {
         node.put(field, new BigDecimal(bare).doubleValue());

@@ -1,9 +1,9 @@
 package org.myrialith.web.desk;
 
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.web.store.NotThereException;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -22,11 +22,11 @@ class Mishaps {
     ModelAndView page = new ModelAndView("mishap");
     page.setStatus(status);
     page.addObject("what", what);
-    page.addObject("refused", errors);
+    page.addObject("refused", errors.isEmpty() ? null : errors);
     return page;
   }
 
-  @ExceptionHandler({NoSuchElementException.class, NoResourceFoundException.class})
+  @ExceptionHandler({NotThereException.class, NoResourceFoundException.class})
   ModelAndView missing() {
     return page(
         HttpStatus.NOT_FOUND,

@@ -1,8 +1,8 @@
 package org.myrialith.web.desk;
 
-import java.util.NoSuchElementException;
 import java.util.UUID;
 import org.myrialith.finding.Remedy;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,12 +29,13 @@ class RemedyController {
       @RequestParam String remedy,
       @RequestParam String here) {
     Remedy chosen =
-        projects.plan(id, base).remedy(finding, remedy).orElseThrow(NoSuchElementException::new);
+        projects.plan(id, base).remedy(finding, remedy).orElseThrow(NotThereException::new);
     return desk.edit(
         id,
         base,
         chosen.label(),
-        gadget -> projects.plan(id, base).mended(finding, remedy).orElseThrow(),
+        gadget ->
+            projects.plan(id, base).mended(finding, remedy).orElseThrow(NotThereException::new),
         Sheet.page(here));
   }
 }

@@ -11,6 +11,7 @@ import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -85,7 +86,7 @@ class FirmwareController {
             firmware.reckonings().stream()
                 .filter(r -> r.key().equals("ram"))
                 .findFirst()
-                .orElseThrow()
+                .orElseThrow(NotThereException::new)
                 .value(),
             controller.ramBytes()));
   }

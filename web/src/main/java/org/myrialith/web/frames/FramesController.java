@@ -3,7 +3,6 @@ package org.myrialith.web.frames;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.myrialith.finding.InputException;
@@ -13,6 +12,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -67,8 +67,7 @@ class FramesController {
         base,
         summary,
         gadget ->
-            gadget.withClip(
-                edit.apply(gadget.clipOn(fixture).orElseThrow(NoSuchElementException::new))),
+            gadget.withClip(edit.apply(gadget.clipOn(fixture).orElseThrow(NotThereException::new))),
         there(fixture, frame),
         errors -> page(id, fixture, frame));
   }
@@ -80,7 +79,7 @@ class FramesController {
         base,
         "Started a clip",
         gadget -> {
-          Fixture on = gadget.fixture(fixture).orElseThrow();
+          Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
           Picture dark = Picture.dark(on.seenColumns(), on.seenRows());
           return gadget.withClip(
               new Clip(
@@ -98,7 +97,8 @@ class FramesController {
         id,
         base,
         "Removed a clip",
-        gadget -> gadget.withoutClip(gadget.clipOn(fixture).orElseThrow().id()),
+        gadget ->
+            gadget.withoutClip(gadget.clipOn(fixture).orElseThrow(NotThereException::new).id()),
         there(fixture, 0));
   }
 
@@ -206,7 +206,9 @@ class FramesController {
         id,
         base,
         what.summary(),
-        gadget -> gadget.withClip(what.edit().apply(gadget.clipOn(fixture).orElseThrow())),
+        gadget ->
+            gadget.withClip(
+                what.edit().apply(gadget.clipOn(fixture).orElseThrow(NotThereException::new))),
         there(fixture, what.then()),
         errors -> page(id, fixture, frame));
   }
@@ -222,7 +224,12 @@ class FramesController {
         id,
         base,
         "Moved a frame",
-        gadget -> gadget.withClip(gadget.clipOn(fixture).orElseThrow().withFrameMoved(frame, to)),
+        gadget ->
+            gadget.withClip(
+                gadget
+                    .clipOn(fixture)
+                    .orElseThrow(NotThereException::new)
+                    .withFrameMoved(frame, to)),
         there(fixture, to),
         errors -> page(id, fixture, frame));
   }

@@ -15,6 +15,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Upload;
 import org.myrialith.web.store.Uploads;
 import org.springframework.stereotype.Controller;
@@ -80,8 +81,8 @@ class ImportController {
       @PathVariable UUID upload,
       @RequestParam(defaultValue = "box") String fit) {
     var opened = desk.open(id);
-    Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow();
-    Upload file = uploads.find(id, upload).orElseThrow();
+    Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow(NotThereException::new);
+    Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = fit(fit);
     ClipImport result = images.read(file.bytes(), how, on.seenColumns(), on.seenRows());
     ModelAndView page = desk.page(opened, Step.FRAMES);
@@ -136,7 +137,7 @@ class ImportController {
       @RequestParam int base,
       @RequestParam String fit,
       @RequestParam(defaultValue = "replace") String where) {
-    Upload file = uploads.find(id, upload).orElseThrow();
+    Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = fit(fit);
     ModelAndView onward =
         desk.edit(
@@ -150,7 +151,7 @@ class ImportController {
   }
 
   private Gadget with(Gadget gadget, String fixture, Upload file, Fit fit, boolean append) {
-    Fixture on = gadget.fixture(fixture).orElseThrow();
+    Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
     List<Frame> frames = new ArrayList<>();
     if (append) {
       gadget.clipOn(fixture).ifPresent(c -> frames.addAll(c.frames()));

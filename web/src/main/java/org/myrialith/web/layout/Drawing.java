@@ -126,7 +126,7 @@ public record Drawing(
   private static List<String> arrows(List<Emitter> emitters, double pitch, double unit) {
     List<String> arrows = new ArrayList<>();
     int stride = Math.max(1, emitters.size() / MOST_ARROWS);
-    double size = Math.min(0.35 * pitch, unit);
+    double size = Math.min(0.17 * pitch, 0.5 * unit);
     for (int i = stride / 2; i + 1 < emitters.size(); i += stride) {
       Fixture.Place a = emitters.get(i).place();
       Fixture.Place b = emitters.get(i + 1).place();

@@ -16,6 +16,7 @@ import org.myrialith.layout.Panel;
 import org.myrialith.layout.Strip;
 import org.myrialith.web.desk.Desk;
 import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -111,7 +112,7 @@ class LayoutController {
   }
 
   private static Fixture read(Gadget gadget, String id, Map<String, String> form) {
-    ObjectNode part = GadgetJson.write(gadget.fixture(id).orElseThrow());
+    ObjectNode part = GadgetJson.write(gadget.fixture(id).orElseThrow(NotThereException::new));
     ObjectNode node = FormValues.over(part, form);
     node.put("kind", part.get("kind").stringValue()).put("id", id);
     if (node.has("path") && form.containsKey("path")) {
@@ -153,7 +154,9 @@ class LayoutController {
         id,
         base,
         "Moved a fixture",
-        g -> g.withFixture(g.fixture(fixture).orElseThrow().movedBy(right, down)),
+        g ->
+            g.withFixture(
+                g.fixture(fixture).orElseThrow(NotThereException::new).movedBy(right, down)),
         "layout?fixture=" + fixture,
         errors -> page(id, fixture, null));
   }
@@ -173,7 +176,7 @@ class LayoutController {
         base,
         "Copied a fixture",
         g -> {
-          Fixture old = g.fixture(fixture).orElseThrow();
+          Fixture old = g.fixture(fixture).orElseThrow(NotThereException::new);
           LayoutPlan.Box box = LayoutPlan.of(List.of(old), List.of()).box();
           return g.withFixture(
               old.movedBy(0, box.heightMm() + GAP_MM)

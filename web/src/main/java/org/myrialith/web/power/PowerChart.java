@@ -7,6 +7,7 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Show;
 import org.myrialith.power.PowerPlan;
+import org.myrialith.web.store.NotThereException;
 
 /**
  * The current over the show, drawn for SVG.
@@ -78,7 +79,7 @@ record PowerChart(
               s -> {
                 lines.add(
                     new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating"));
-                double budget = plan.budgetAmps().orElseThrow();
+                double budget = plan.budgetAmps().orElseThrow(NotThereException::new);
                 lines.add(
                     new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget"));
               });
@@ -122,7 +123,7 @@ record PowerChart(
         double amps = plan.currents().get(i);
         Verdict verdict = plan.judge(amps);
         if (verdict == Verdict.TIGHT || verdict == Verdict.BREAKS) {
-          double floor = y(plan.budgetAmps().orElseThrow());
+          double floor = y(plan.budgetAmps().orElseThrow(NotThereException::new));
           double x = x(moments.get(i).startMillis());
           bars.add(
               new Bar(
@@ -154,7 +155,7 @@ record PowerChart(
       double step = round(length / 1000 / 6);
       List<Tick> ticks = new ArrayList<>();
       for (double second = 0; second * 1000 <= length; second += step) {
-        ticks.add(new Tick(x(second * 1000), Quantity.text(second, "s")));
+        ticks.add(new Tick(x(second * 1000), Quantity.number(second) + " s"));
       }
       return ticks;
     }
@@ -163,7 +164,7 @@ record PowerChart(
       double step = round(top / 5);
       List<Tick> ticks = new ArrayList<>();
       for (int i = 0; i * step <= top; i++) {
-        ticks.add(new Tick(y(i * step), Quantity.text(i * step, "A")));
+        ticks.add(new Tick(y(i * step), Quantity.number(i * step) + " A"));
       }
       return ticks;
     }

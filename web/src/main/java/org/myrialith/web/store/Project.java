@@ -13,7 +13,7 @@ public class Project {
   private String title;
   private int head;
   private int newest;
-  @Version private long version;
+  @Version private Long version;
   private Instant createdAt;
   private Instant changedAt;
 

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -93,8 +92,8 @@ public class Projects {
   /** Makes a project and returns its identifier. */
   @Transactional
   public UUID create(Gadget gadget, String summary) {
-    Project project = new Project(UUID.randomUUID(), gadget.title(), clock.instant());
-    projects.saveAndFlush(project);
+    Project project =
+        projects.saveAndFlush(new Project(UUID.randomUUID(), gadget.title(), clock.instant()));
     int number = save(project, gadget, null, false, summary);
     project.standOn(number, gadget.title(), clock.instant());
     return project.getId();
@@ -119,26 +118,27 @@ public class Projects {
   /**
    * Opens a project at its head.
    *
-   * @throws NoSuchElementException if there is no such project
+   * @throws NotThereException if there is no such project
    */
   @Transactional(readOnly = true)
   public Opened open(UUID id) {
-    Project project = projects.findById(id).orElseThrow();
+    Project project = projects.findById(id).orElseThrow(NotThereException::new);
     return open(id, project.getHead(), project.getHead());
   }
 
   /**
    * Opens a project at some revision.
    *
-   * @throws NoSuchElementException if there is no such project or revision
+   * @throws NotThereException if there is no such project or revision
    */
   @Transactional(readOnly = true)
   public Opened open(UUID id, int revision) {
-    return open(id, revision, projects.findById(id).orElseThrow().getHead());
+    return open(id, revision, projects.findById(id).orElseThrow(NotThereException::new).getHead());
   }
 
   private Opened open(UUID id, int revision, int head) {
-    Revision row = revisions.findById(new Revision.Key(id, revision)).orElseThrow();
+    Revision row =
+        revisions.findById(new Revision.Key(id, revision)).orElseThrow(NotThereException::new);
     Optional<GadgetPlan> before =
         Optional.ofNullable(row.getParent()).map(parent -> plan(id, parent));
     return new Opened(
@@ -154,14 +154,15 @@ public class Projects {
   /**
    * Returns the plan of a revision.
    *
-   * @throws NoSuchElementException if there is no such revision
+   * @throws NotThereException if there is no such revision
    */
   @Transactional(readOnly = true)
   public GadgetPlan plan(UUID id, int revision) {
     GadgetPlan known = plans.getIfPresent(new Revision.Key(id, revision));
     return known != null
         ? known
-        : plan(revisions.findById(new Revision.Key(id, revision)).orElseThrow());
+        : plan(
+            revisions.findById(new Revision.Key(id, revision)).orElseThrow(NotThereException::new));
   }
 
   private GadgetPlan plan(Revision row) {
@@ -188,14 +189,14 @@ public class Projects {
    * Edits a project: the edit is applied to the revision that the maker saw.
    *
    * @param base that revision
-   * @throws NoSuchElementException if there is no such project or revision
+   * @throws NotThereException if there is no such project or revision
    * @throws org.myrialith.finding.InputException if the edit can't be taken; nothing was saved
    */
   @Transactional
   public Outcome edit(UUID id, int base, String summary, UnaryOperator<Gadget> edit) {
     Gadget from = plan(id, base).gadget();
     Gadget to = edit.apply(from);
-    Project project = projects.lock(id).orElseThrow();
+    Project project = projects.lock(id).orElseThrow(NotThereException::new);
     if (to.equals(from) && project.getHead() == base) {
       return new Outcome.Saved(base);
     }
@@ -224,7 +225,7 @@ public class Projects {
   }
 
   private Outcome move(UUID id, int base, Optional<Integer> target) {
-    Project project = projects.lock(id).orElseThrow();
+    Project project = projects.lock(id).orElseThrow(NotThereException::new);
     if (project.getHead() != base) {
       return new Outcome.Late(project.getHead(), 0);
     }
@@ -264,7 +265,7 @@ public class Projects {
   /** Deletes a project with all its revisions. */
   @Transactional
   public void delete(UUID id) {
-    projects.delete(projects.lock(id).orElseThrow());
+    projects.delete(projects.lock(id).orElseThrow(NotThereException::new));
     projects.flush();
     pictures.sweep();
   }

@@ -1,4 +1,4 @@
-package org.myrialith.firmware;
+package org.myrialith.tool;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -7,17 +7,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.colour.Levels;
-import org.myrialith.tool.OutsideTool;
 
 /**
  * Reads a one-wire data line out of a value change dump with a protocol decoder that knows nothing
  * of us.
  */
-final class DataLineDecoder {
+public final class DataLineDecoder {
   private DataLineDecoder() {}
 
   /** Returns the levels of each frame that was latched. */
-  static List<Levels> decode(Path folder, String dump) {
+  public static List<Levels> decode(Path folder, String dump) {
     OutsideTool.Output output =
         OutsideTool.runClean(
             folder,

@@ -1,0 +1,129 @@
+package org.myrialith.gadget;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Transfer;
+import org.myrialith.drive.ColourOrder;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.Strip;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.power.School;
+
+/** Gadgets of every shape, from a seed. */
+final class GadgetSamples {
+  private static final String[] WORDS = {
+    "Tide", "漁火", "Ünder the \"arch\"", "a\\b", "né 1", "<b>&amp;", "🪨 rock"
+  };
+
+  private GadgetSamples() {}
+
+  static Arbitrary<Gadget> all() {
+    return Arbitraries.longs().map(GadgetSamples::fromSeed);
+  }
+
+  static Gadget fromSeed(long seed) {
+    Random random = new Random(seed);
+    List<Fixture> fixtures = new ArrayList<>();
+    for (int i = random.nextInt(4); i > 0; i--) {
+      fixtures.add(random.nextBoolean() ? panel(random, "f" + i) : strip(random, "f" + i));
+    }
+    List<String> chained =
+        fixtures.stream().map(Fixture::id).filter(id -> random.nextInt(4) > 0).toList();
+    List<Clip> clips = new ArrayList<>();
+    for (Fixture fixture : fixtures) {
+      if (random.nextBoolean()) {
+        clips.add(clip(random, fixture));
+      }
+    }
+    return new Gadget(
+        word(random),
+        random.nextBoolean() ? "" : "line one\nline two " + word(random),
+        pick(random, Controller.values()),
+        random.nextInt(4) == 0
+            ? Optional.empty()
+            : Optional.of(
+                new Supply(
+                    word(random), 3.5 + 2 * random.nextDouble(), 0.1 + 10 * random.nextDouble())),
+        fixtures,
+        List.of(
+            new OneWirePixels(
+                "c1",
+                word(random),
+                "D" + random.nextInt(8),
+                pick(random, ColourOrder.values()),
+                50 + random.nextInt(1950),
+                chained,
+                new PixelClass(1 + random.nextDouble() * 59, random.nextDouble() * 20))),
+        new ColourSettings(transfer(random), 1 + random.nextInt(100)),
+        new PowerSettings(
+            random.nextInt(81), pick(random, School.values()), random.nextDouble() * 2000),
+        clips);
+  }
+
+  private static Transfer transfer(Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 -> new Transfer.PowerLaw(1 + random.nextDouble() * 2.5);
+      case 1 -> new Transfer.Srgb();
+      default -> new Transfer.Lightness();
+    };
+  }
+
+  private static Fixture panel(Random random, String id) {
+    return new Panel(
+        id,
+        word(random),
+        1 + random.nextInt(9),
+        1 + random.nextInt(9),
+        0.5 + random.nextDouble() * 99,
+        0.5 + random.nextDouble() * 99,
+        pick(random, Corner.values()),
+        random.nextBoolean(),
+        random.nextBoolean(),
+        random.nextInt(4),
+        random.nextDouble() * 500,
+        -random.nextDouble() * 500);
+  }
+
+  private static Fixture strip(Random random, String id) {
+    List<Strip.Point> path = new ArrayList<>();
+    for (int i = 0; i < 2 + random.nextInt(4); i++) {
+      path.add(new Strip.Point(i * 10 + random.nextDouble(), random.nextDouble() * 100));
+    }
+    return new Strip(id, word(random), 1 + random.nextInt(40), 1 + random.nextDouble() * 400, path);
+  }
+
+  private static Clip clip(Random random, Fixture fixture) {
+    List<Frame> frames = new ArrayList<>();
+    for (int i = 1 + random.nextInt(4); i > 0; i--) {
+      byte[] rgb = new byte[fixture.count() * 3];
+      random.nextBytes(rgb);
+      frames.add(
+          new Frame(
+              Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb),
+              10 + random.nextInt(500)));
+    }
+    return new Clip("k" + fixture.id().substring(1), word(random), fixture.id(), frames);
+  }
+
+  private static String word(Random random) {
+    return pick(random, WORDS);
+  }
+
+  private static <T> T pick(Random random, T[] all) {
+    return all[random.nextInt(all.length)];
+  }
+}
