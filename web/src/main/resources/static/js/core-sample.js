@@ -65,7 +65,7 @@ class CoreSample extends HTMLElement {
     form.method = "post";
     form.action = this.dataset.here.replace(/\d+$/, `${from}/move`);
     for (const [name, value] of Object.entries({
-      base: document.body.dataset.base,
+      base: document.querySelector('input[name="base"]').value,
       to,
       _csrf: document.querySelector('meta[name="csrf-token"]').content,
     })) {

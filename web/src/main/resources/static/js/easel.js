@@ -1,6 +1,7 @@
 // Paints one frame by mouse or keys. A stroke is shown at once and sent; the server paints it and answers with what changed.
 import { layOver, post } from "./exchange.js";
 import { standOn } from "./myrialith.js";
+import { begin, end, whenIdle } from "./saving.js";
 
 const LONGEST_ROW = 64;
 
@@ -163,6 +164,16 @@ class LitEasel extends HTMLElement {
   }
 
   async exchange(stroke) {
+    await whenIdle();
+    begin();
+    try {
+      await this.paint(stroke);
+    } finally {
+      end();
+    }
+  }
+
+  async paint(stroke) {
     const answer = await post(this.form, stroke, { "X-Easel": "1" });
     if (answer.url.includes("/late/")) {
       window.location.assign(answer.url);

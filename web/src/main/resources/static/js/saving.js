@@ -1,0 +1,150 @@
+// One save at a time. Whatever is typed or pressed while one is on its way waits for its answer, starts from the revision that
+// the answer brought, and is never overwritten by it.
+
+let busy = false;
+let sent = new Map();
+let typedMeanwhile = new Map();
+let waiting;
+let idlers = [];
+
+const FIELDS = 'input:not([type="hidden"]):not([type="file"]):not([type="radio"]):not([type="checkbox"]), textarea, select';
+
+function fieldKey(field) {
+  return `${field.form.getAttribute("action")} ${field.name}`;
+}
+
+function values() {
+  const all = new Map();
+  for (const field of document.querySelectorAll("form.autosave")) {
+    for (const input of field.querySelectorAll(FIELDS)) {
+      all.set(fieldKey(input), input.value);
+    }
+  }
+  return all;
+}
+
+export function begin() {
+  busy = true;
+  sent = values();
+}
+
+export function end() {
+  busy = false;
+  const typed = typedMeanwhile;
+  typedMeanwhile = new Map();
+  const unsaved = layBack(typed);
+  const go = waiting;
+  waiting = undefined;
+  if (unsaved) {
+    // what was typed goes first, what was pressed after it
+    waiting = go;
+    unsaved.requestSubmit();
+  } else if (go) {
+    go();
+  } else {
+    idlers.shift()?.();
+  }
+}
+
+/** Resolves when no save is on its way. */
+export function whenIdle() {
+  return busy ? new Promise((resolve) => idlers.push(resolve)) : Promise.resolve();
+}
+
+/** Puts what was typed during a save into the fresh fields; returns a form that now has something to save. */
+function layBack(typed) {
+  let unsaved;
+  for (const form of document.querySelectorAll("form.autosave")) {
+    for (const input of form.querySelectorAll(FIELDS)) {
+      const value = typed.get(fieldKey(input));
+      if (value !== undefined && value !== input.value) {
+        input.value = value;
+        if (document.activeElement === input) {
+          // still being typed: saved when the field is left
+          input.addEventListener("blur", () => form.isConnected && form.requestSubmit(), { once: true });
+        } else {
+          unsaved = form;
+        }
+      }
+    }
+  }
+  return unsaved;
+}
+
+document.addEventListener("change", (event) => {
+  const form = event.target.closest("form.autosave");
+  if (form && !busy) {
+    form.requestSubmit();
+  } else if (form && event.target.type === "radio") {
+    const { name, value } = event.target;
+    const action = form.getAttribute("action");
+    waiting = () => {
+      const fresh = document.querySelector(`form[action="${CSS.escape(action)}"] input[name="${name}"][value="${CSS.escape(value)}"]`);
+      if (fresh) {
+        fresh.checked = true;
+        fresh.form.requestSubmit();
+      }
+    };
+  }
+});
+
+document.addEventListener(
+  "submit",
+  (event) => {
+    if (!busy) {
+      return;
+    }
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    const action = event.target.getAttribute("action");
+    const { name, value } = event.submitter ?? {};
+    waiting = () => {
+      const form = document.querySelector(`form[action="${CSS.escape(action)}"]`) ?? event.target;
+      const button = name ? [...form.querySelectorAll("button")].find((b) => b.name === name && b.value === value) : undefined;
+      form.requestSubmit(button);
+    };
+  },
+  true,
+);
+
+document.addEventListener(
+  "click",
+  (event) => {
+    const link = event.target.closest?.("a[href]");
+    if (busy && link && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      waiting = () => window.location.assign(link.href);
+    }
+  },
+  true,
+);
+
+document.addEventListener("htmx:beforeRequest", (event) => {
+  if (event.detail.requestConfig.verb !== "get") {
+    begin();
+  }
+});
+
+document.addEventListener("htmx:beforeSwap", () => {
+  if (busy) {
+    const now = values();
+    typedMeanwhile = new Map([...now].filter(([key, value]) => sent.get(key) !== value));
+  }
+});
+
+document.addEventListener("htmx:afterSettle", () => {
+  if (busy) {
+    end();
+  }
+});
+
+document.addEventListener("htmx:sendError", () => {
+  busy = false;
+  waiting = undefined;
+  const notice = document.getElementById("notice");
+  if (notice) {
+    notice.className = "notice";
+    notice.textContent = "Could not be saved: is the application still running? What you typed stays here; change it again to save.";
+  }
+});

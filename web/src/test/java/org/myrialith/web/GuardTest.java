@@ -1,0 +1,83 @@
+package org.myrialith.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.gadget.GadgetJson;
+
+@ExtendWith(RunningApplication.Extension.class)
+class GuardTest {
+  private final RunningApplication application;
+
+  GuardTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  @Test
+  void everyPageForbidsInlineScriptAndForeignSources() {
+    var answer = application.json("GET", "/", null);
+    String policy = answer.headers().firstValue("Content-Security-Policy").orElse("");
+    assertThat(policy)
+        .contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'")
+        .doesNotContain("unsafe");
+    assertThat(answer.body()).doesNotContain("<script>", " style=", " onclick=");
+    assertThat(answer.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+  }
+
+  @Test
+  void aPostWithoutTokenIsTurnedAway() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    var answer =
+        application.send(
+            "POST",
+            "/gadgets/" + id + "/delete",
+            "application/x-www-form-urlencoded",
+            "".getBytes(StandardCharsets.UTF_8));
+    assertThat(answer.statusCode()).isEqualTo(403);
+    assertThat(application.stored(id)).isNotNull();
+  }
+
+  @Test
+  void anotherSitesPageCanNotUseTheApi() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    var answer =
+        application.send(
+            HttpRequest.newBuilder(URI.create(application.address() + "/api/v1/projects/" + id))
+                .header("Origin", "http://elsewhere.example")
+                .DELETE()
+                .build());
+    assertThat(answer.statusCode()).isEqualTo(403);
+    var own =
+        application.send(
+            HttpRequest.newBuilder(URI.create(application.address() + "/api/v1/plan"))
+                .header("Origin", application.address())
+                .header("Content-Type", "application/json")
+                .POST(
+                    HttpRequest.BodyPublishers.ofString(GadgetJson.write(DemoGadgets.porchBuoy())))
+                .build());
+    assertThat(own.statusCode()).isEqualTo(200);
+  }
+
+  /** A name of another site that is made to lead to this machine. */
+  @Test
+  void aForeignHostNameGetsNothing() throws IOException {
+    URI address = URI.create(application.address());
+    try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
+      OutputStream out = socket.getOutputStream();
+      out.write(
+          "GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"
+              .getBytes(StandardCharsets.US_ASCII));
+      out.flush();
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(answer).startsWith("HTTP/1.1 403");
+    }
+  }
+}

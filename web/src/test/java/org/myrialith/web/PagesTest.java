@@ -1,0 +1,372 @@
+package org.myrialith.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Panel;
+
+/** Each page for itself: odd input, two tabs, the back button, keys, and the rules of access. */
+@ExtendWith(RunningApplication.Extension.class)
+class PagesTest {
+  private final RunningApplication application;
+
+  PagesTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private String address(String id, String step) {
+    return application.address() + "/gadgets/" + id + "/" + step;
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "brief",
+        "layout",
+        "layout?fixture=f2",
+        "circuits",
+        "power",
+        "colour",
+        "frames",
+        "frames?fixture=f2",
+        "firmware",
+        "history"
+      })
+  void everyPageMeetsTheRulesOfAccess(String step) {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, step))) {
+      screen.holdAccessible();
+    }
+  }
+
+  @Test
+  void theShelfAndThePagesOfAnEmptyGadgetMeetThemToo() {
+    String id = application.bring(Gadget.blank("Empty one"));
+    try (Screen screen = Screen.open(application.address())) {
+      screen.holdAccessible();
+      for (String step :
+          List.of("brief", "layout", "circuits", "power", "colour", "frames", "firmware")) {
+        screen.page().navigate(address(id, step));
+        screen.holdAccessible();
+        assertThat(screen.page().locator(".gadget-title .verdict-word")).hasText("open");
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "layout | Columns | 0 | 1 to 256",
+        "layout | Columns | -3 | 1 to 256",
+        "layout | Columns | sixteen | 1 to 256",
+        "layout | Columns | 16.5 | whole number",
+        "layout | Columns | '' | 1 to 256",
+        "layout | Pitch across | 1e999 | 0.5 to 500",
+        "layout | Pitch across | NaN | 0.5 to 500",
+        "layout | Name | '' | 1 to 80 characters",
+        "circuits | Latch gap | 49 | 50 to 2000",
+        "power | Kept back | 99 | 0 to 80",
+        "power | A channel, full on | Infinity | 1 to 60",
+        "colour | Brightness limit | 101 | 1 to 100",
+        "colour | Exponent, 1.0 to 3.5 | 9 | 1 to 3.5",
+        "brief | Rated current | 0 | 0.05 to 400",
+        "brief | Voltage | 230 | 3.5 to 5.5",
+        "frames | Frame 1 is held | 9 | 10 to 60"
+      })
+  void whatCanNotBeTakenIsToldByNameAndKept(
+      String step, String label, String value, String allowed) {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, step))) {
+      Page page = screen.page();
+      page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText(allowed);
+      if (!step.equals("frames")) {
+        assertThat(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)))
+            .hasValue(value);
+        screen.holdAccessible();
+      }
+      assertThat(application.head(id)).isEqualTo(1);
+    }
+  }
+
+  @Test
+  void aPathWithBadLinesIsToldLineByLine() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    try (Screen screen = Screen.open(address(id, "layout"))) {
+      Page page = screen.page();
+      page.getByLabel("Path").fill("0, 0\n10\nten, 3\n");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText("path[1]");
+      assertThat(page.getByLabel("Path")).hasValue("0, 0\n10\nten, 3\n");
+      page.getByLabel("Path").fill("0, 0\n900 0\n900; 40.5");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).not().containsText("path");
+      assertThat(application.head(id)).isEqualTo(2);
+    }
+  }
+
+  @Test
+  void ofTwoTabsTheLaterIsToldKeepsItsInputAndCanLookAtBoth() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    try (Screen one = Screen.open(address(id, "power"));
+        Screen two = one.tab(address(id, "colour"))) {
+      one.page().getByLabel("Kept back").fill("35");
+      one.page().keyboard().press("Tab");
+      assertThat(one.page().locator(".revision b")).hasText("2");
+      two.page().getByLabel("Brightness limit").fill("44");
+      two.page().keyboard().press("Tab");
+      assertThat(two.page().locator("h1")).hasText("Another change came first");
+      assertThat(two.page().locator(".two img")).hasCount(2);
+      assertThat(two.page().locator(".pairs")).containsText("44");
+      two.holdAccessible();
+      assertThat(application.stored(id).power().marginPercent()).isEqualTo(35);
+      button(two.page(), "Go on with yours").click();
+      assertThat(two.page().locator(".revision b")).hasText("4");
+      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(44);
+      two.page().locator("#undo").click();
+      assertThat(two.page().locator(".revision b")).hasText("2");
+      assertThat(application.stored(id).power().marginPercent()).isEqualTo(35);
+    }
+  }
+
+  @Test
+  void aStrokeThatComesTooLateIsToldToo() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen one = Screen.open(address(id, "frames"));
+        Screen two = one.tab(address(id, "brief"))) {
+      two.page().getByLabel("What is it called?").fill("Renamed");
+      two.page().keyboard().press("Tab");
+      assertThat(two.page().locator(".revision b")).hasText("2");
+      one.page().locator("lit-easel canvas").focus();
+      one.page().keyboard().press("Space");
+      assertThat(one.page().locator("h1")).hasText("Another change came first");
+      assertThat(application.stored(id).title()).isEqualTo("Renamed");
+    }
+  }
+
+  @Test
+  void theBackButtonShowsPagesThatCanStillBeSaved() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    try (Screen screen = Screen.open(address(id, "power"))) {
+      Page page = screen.page();
+      page.locator("#strata a", new Page.LocatorOptions().setHasText("Colour")).click();
+      assertThat(page.locator("#strata a[aria-current]")).containsText("Colour");
+      page.getByLabel("Brightness limit").fill("50");
+      page.keyboard().press("Tab");
+      assertThat(page.locator(".revision b")).hasText("2");
+      page.goBack();
+      page.locator("#strata a", new Page.LocatorOptions().setHasText("Power")).click();
+      page.getByLabel("Kept back").fill("10");
+      page.keyboard().press("Tab");
+      assertThat(page.locator(".revision b")).hasText("3");
+    }
+  }
+
+  @Test
+  void strokesInARowAreAllKept() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, "frames?fixture=f2"))) {
+      Page page = screen.page();
+      page.locator("input[type=color]").fill("#ff0000");
+      page.locator("lit-easel canvas").focus();
+      for (int i = 0; i < 8; i++) {
+        page.keyboard().press("Space");
+        page.keyboard().press("ArrowRight");
+      }
+      assertThat(page.locator(".revision b")).hasText("9");
+      Picture picture = application.stored(id).clipOn("f2").orElseThrow().frames().get(0).picture();
+      for (int column = 0; column < 8; column++) {
+        assertThat(picture.colour(column, 0)).isEqualTo(0xff0000);
+      }
+      // the rest of the page moved on with it
+      button(page, "Copy").click();
+      assertThat(page.locator(".core li")).hasCount(9);
+    }
+  }
+
+  @Test
+  void framesAreMovedByKeysAndByDragging() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    List<Frame> before = DemoGadgets.tideLantern().clipOn("f1").orElseThrow().frames();
+    try (Screen screen = Screen.open(address(id, "frames"))) {
+      Page page = screen.page();
+      page.locator(".core a").first().focus();
+      page.keyboard().press("Alt+ArrowDown");
+      assertThat(page.locator(".revision b")).hasText("2");
+      assertThat(application.stored(id).clipOn("f1").orElseThrow().frames().get(1))
+          .isEqualTo(before.get(0));
+      page.locator(".core li").nth(3).dragTo(page.locator(".core li").nth(6));
+      assertThat(page.locator(".revision b")).hasText("3");
+      assertThat(application.stored(id).clipOn("f1").orElseThrow().frames().get(6))
+          .isEqualTo(before.get(3));
+    }
+  }
+
+  @Test
+  void hostileFilesAreRefusedWithTheReason(@TempDir Path folder) throws Exception {
+    String id = application.bring(DemoGadgets.tideLantern());
+    Path empty = Files.write(folder.resolve("empty.gif"), new byte[0]);
+    Path text = Files.writeString(folder.resolve("<b>nö.png"), "not a picture");
+    Path large = Files.write(folder.resolve("large.gif"), new byte[(16 << 20) + 4096]);
+    byte[] huge = new byte[40];
+    System.arraycopy("GIF89a".getBytes(java.nio.charset.StandardCharsets.US_ASCII), 0, huge, 0, 6);
+    java.util.Arrays.fill(huge, 6, 10, (byte) 0xff);
+    Path claims = Files.write(folder.resolve("claims.gif"), huge);
+    try (Screen screen = Screen.open(address(id, "frames"))) {
+      Page page = screen.page();
+      for (var step :
+          List.of(
+              List.of(empty, "a GIF or a PNG"),
+              List.of(text, "a GIF or a PNG"),
+              List.of(claims, "65535"),
+              List.of(large, "16 MB"))) {
+        page.navigate(address(id, "frames"));
+        page.locator("input[type=file]").setInputFiles((Path) step.get(0));
+        button(page, "Look at it first").click();
+        assertThat(page.locator("#notice")).containsText((String) step.get(1));
+      }
+      assertThat(application.head(id)).isEqualTo(1);
+    }
+  }
+
+  @Test
+  void aGadgetOf8192PixelsStaysUsable() {
+    Panel panel = new Panel("f1", "Wall", 128, 64, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
+    byte[] rgb = new byte[8192 * 3];
+    new java.util.Random(1).nextBytes(rgb);
+    Gadget wall =
+        Gadget.blank("Wall of pixels")
+            .withFixture(panel)
+            .withClip(
+                new Clip(
+                    "k1",
+                    "Noise",
+                    "f1",
+                    List.of(
+                        new Frame(Picture.of(128, 64, rgb), 400),
+                        new Frame(Picture.dark(128, 64), 400))));
+    String id = application.bring(wall);
+    try (Screen screen = Screen.open(address(id, "layout"))) {
+      Page page = screen.page();
+      for (String step : List.of("Circuits", "Power", "Colour", "Frames", "Firmware", "Layout")) {
+        page.locator("#strata a", new Page.LocatorOptions().setHasText(step)).click();
+        assertThat(page.locator("#strata a[aria-current]")).containsText(step);
+      }
+      page.locator("#strata a", new Page.LocatorOptions().setHasText("Frames")).click();
+      page.locator("lit-easel canvas").focus();
+      page.keyboard().press("Space");
+      assertThat(page.locator(".revision b")).hasText("2");
+    }
+  }
+
+  @Test
+  void theSecondSchoolPutsTheLimiterIntoTheFirmware() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, "power"))) {
+      Page page = screen.page();
+      page.getByLabel("Plan for these frames").check();
+      assertThat(page.locator(".revision b")).hasText("2");
+      assertThat(page.locator("#reckonings")).containsText("The limiter in the firmware");
+      page.locator("#strata a", new Page.LocatorOptions().setHasText("Firmware")).click();
+      assertThat(page.locator(".bench")).containsText("The player limits the sum of all levels");
+    }
+  }
+
+  @Test
+  void theDataLineIsReorderedAndAFixtureTakenOff() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, "circuits"))) {
+      Page page = screen.page();
+      button(page, "Tide line earlier").click();
+      assertThat(page.locator(".chain-link").first()).containsText("Tide line");
+      assertThat(application.stored(id).chain().orElseThrow().fixtures())
+          .containsExactly("f2", "f1");
+      button(page, "Take Tide line off the line").click();
+      assertThat(page.locator(".chain-loose")).containsText("Tide line");
+      button(page, "Put on the line").click();
+      assertThat(page.locator(".chain-loose")).hasCount(0);
+    }
+  }
+
+  @Test
+  void aGadgetGoesOutAsAFileAndComesBack(@TempDir Path folder) throws Exception {
+    String id = application.bring(DemoGadgets.tideLantern());
+    Path file = folder.resolve("gadget.json");
+    Files.write(file, application.bytes("/gadgets/" + id + "/r/1/gadget.json"));
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      page.locator("input[type=file]").setInputFiles(file);
+      button(page, "Bring").click();
+      assertThat(page.locator(".drawing")).isVisible();
+      String copy = page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1");
+      assertThat(copy).isNotEqualTo(id);
+      assertThat(application.stored(copy)).isEqualTo(DemoGadgets.tideLantern());
+      page.navigate(application.address());
+      Files.writeString(file, "{\"format\":\"myrialith-gadget\",\"version\":2}");
+      page.locator("input[type=file]").setInputFiles(file);
+      button(page, "Bring").click();
+      assertThat(page.locator("#notice")).containsText("version");
+    }
+  }
+
+  @Test
+  void aDeletedGadgetIsGoneAndSaysSo() {
+    String id = application.bring(DemoGadgets.porchBuoy().withWords("To be deleted", ""));
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      Locator slab = page.locator(".slab", new Page.LocatorOptions().setHasText("To be deleted"));
+      slab.locator("summary").click();
+      slab.getByText("Delete for good").click();
+      assertThat(page.locator(".slab", new Page.LocatorOptions().setHasText("To be deleted")))
+          .hasCount(0);
+      page.navigate(address(id, "layout"));
+      assertThat(page.locator("h1")).containsText("nothing at this address");
+    }
+  }
+
+  @Test
+  void withoutScriptsThePagesStillSave() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.withoutScripts(address(id, "colour"))) {
+      Page page = screen.page();
+      page.getByLabel("Brightness limit").fill("41");
+      button(page, "Save").click();
+      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(41);
+      page.navigate(address(id, "frames"));
+      page.getByText("Paint by numbers").click();
+      page.locator("#points").fill("0,0 5,0");
+      button(page, "Paint").click();
+      assertThat(application.head(id)).isEqualTo(3);
+      page.getByText("Paint by numbers").click();
+      page.locator("#points").fill("99,0");
+      button(page, "Paint").click();
+      assertThat(page.locator("#notice")).containsText("0,0 to 15,7");
+      assertThat(page.locator("#points")).hasValue("99,0");
+    }
+  }
+}

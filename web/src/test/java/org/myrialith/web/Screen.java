@@ -1,0 +1,117 @@
+package org.myrialith.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A page in a real browser. Whatever the page's console complains of fails the test at the end. */
+final class Screen implements AutoCloseable {
+  private static final class Holder {
+    private static final Browser BROWSER =
+        Playwright.create()
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+  }
+
+  private final BrowserContext context;
+  private final Page page;
+  private final List<String> complaints = new ArrayList<>();
+
+  private Screen(BrowserContext context) {
+    this.context = context;
+    this.page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    page.onPageError(complaints::add);
+    page.onConsoleMessage(
+        message -> {
+          // a page may answer 409 or 422 on purpose, and the browser notes it
+          boolean status =
+              message.text().startsWith("Failed to load resource")
+                  || message.text().startsWith("Response Status Error");
+          if (message.type().equals("error") && !status) {
+            complaints.add(message.text());
+          }
+        });
+  }
+
+  static Screen open(String address) {
+    Screen screen =
+        new Screen(
+            Holder.BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)));
+    screen.page.navigate(address);
+    return screen;
+  }
+
+  /** Opens a page in a browser that runs no scripts. */
+  static Screen withoutScripts(String address) {
+    Screen screen =
+        new Screen(
+            Holder.BROWSER.newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(1280, 800)
+                    .setJavaScriptEnabled(false)));
+    screen.page.navigate(address);
+    return screen;
+  }
+
+  /** Opens another tab of the same browser session. */
+  Screen tab(String address) {
+    Screen other = new Screen(context);
+    other.page.navigate(address);
+    return other;
+  }
+
+  Page page() {
+    return page;
+  }
+
+  /** Holds the page against the machine-checkable rules of WCAG 2.2 A and AA. */
+  void holdAccessible() {
+    var results =
+        new AxeBuilder(page)
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+            .analyze();
+    assertThat(results.getViolations())
+        .as(page.url())
+        .extracting(
+            v ->
+                v.getId()
+                    + ": "
+                    + v.getHelp()
+                    + " "
+                    + v.getNodes().stream()
+                        .map(n -> n.getHtml() + n.getFailureSummary())
+                        .limit(3)
+                        .toList())
+        .isEmpty();
+  }
+
+  @Override
+  public void close() {
+    if (context.pages().size() > 1) {
+      page.close();
+    } else {
+      context.close();
+    }
+    assertThat(complaints).as("complaints of the page").isEmpty();
+  }
+}
