@@ -162,9 +162,10 @@ class LitLamp extends HTMLElement {
     pen.clearRect(0, 0, width, height);
     const [left, top, across, down] = this.scene.box;
     const edge = 18;
-    const scale = Math.min((width - 2 * edge) / Math.max(across, 1), (height - 2 * edge) / Math.max(down, 1));
+    const head = 30; // the figure stands here
+    const scale = Math.min((width - 2 * edge) / Math.max(across, 1), (height - edge - head) / Math.max(down, 1));
     const shiftX = width / 2 - (left + across / 2) * scale;
-    const shiftY = height / 2 - (top + down / 2) * scale;
+    const shiftY = (height + head - edge) / 2 - (top + down / 2) * scale;
     const places = this.scene.places;
     const count = places.length / 2;
     const room = Math.sqrt(((across + 1) * (down + 1)) / Math.max(1, count)) * scale;
