@@ -51,9 +51,23 @@ class CoreSample extends HTMLElement {
     } else if (step) {
       event.preventDefault();
       this.querySelector(`a[data-frame="${frame + step}"]`)?.focus();
-    } else if (event.key === "Delete" && link.getAttribute("aria-current")) {
+    } else if (link.getAttribute("aria-current") && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      this.work(event);
+    }
+  }
+
+  /** Keys that work on the frame that is on the easel. */
+  work(event) {
+    const button = { Delete: "do-delete", c: "do-copy", s: "do-split", a: "do-add" }[event.key];
+    const longer = { "+": 10, "-": -10 }[event.key];
+    if (button) {
       event.preventDefault();
-      document.getElementById("do-delete").click();
+      document.getElementById(button).click();
+    } else if (longer) {
+      event.preventDefault();
+      const hold = document.getElementById("holdMillis");
+      hold.value = Number(hold.value) + longer;
+      hold.dispatchEvent(new Event("change", { bubbles: true }));
     }
   }
 

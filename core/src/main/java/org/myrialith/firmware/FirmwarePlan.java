@@ -23,8 +23,12 @@ import org.myrialith.parts.PixelClass;
  *
  * @param work what it is made from; has at least one clip
  * @param packed the frames in the packing that takes least
+ * @param packings flash that the frames take in each packing (bytes); a packing that can't be is
+ *     left out
+ * @param tableBytes flash taken by all tables, frames included (bytes)
  */
-public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
+public record FirmwarePlan(
+    FirmwareWork work, Packing.Packed packed, Map<Packing, Integer> packings, int tableBytes) {
   /**
    * RAM left to the stack: the deepest call chain of the player takes less (measured in
    * simulation).
@@ -36,35 +40,26 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
 
   /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
-    List<Levels> frames = frames(work);
-    return frames.isEmpty() || work.chain().pixels() == 0
-        ? Optional.empty()
-        : Optional.of(new FirmwarePlan(work, Packing.smallest(frames)));
-  }
-
-  private static List<Levels> frames(FirmwareWork work) {
-    return work.levels().stream().flatMap(clip -> clip.perFrame().stream()).toList();
-  }
-
-  /**
-   * Returns the flash that the frames take in each packing (bytes); a packing that can't be is left
-   * out.
-   */
-  public Map<Packing, Integer> packings() {
-    Map<Packing, Integer> sizes = new LinkedHashMap<>();
-    for (Packing packing : Packing.values()) {
-      packing.pack(frames(work)).ifPresent(p -> sizes.put(packing, p.bytes()));
+    List<Levels> frames =
+        work.levels().stream().flatMap(clip -> clip.perFrame().stream()).distinct().toList();
+    if (frames.isEmpty() || work.chain().pixels() == 0) {
+      return Optional.empty();
     }
-    return sizes;
+    Map<Packing, Integer> sizes = new LinkedHashMap<>();
+    Packing.Packed smallest = null;
+    for (Packing packing : Packing.values()) {
+      Packing.Packed packed = packing.pack(frames).orElse(null);
+      if (packed != null) {
+        sizes.put(packing, packed.bytes());
+        smallest = smallest == null || packed.bytes() < smallest.bytes() ? packed : smallest;
+      }
+    }
+    int tableBytes = new FramesHeader(work, smallest).tableBytes();
+    return Optional.of(new FirmwarePlan(work, smallest, sizes, tableBytes));
   }
 
   private Controller controller() {
     return work.chain().controller();
-  }
-
-  /** Returns the flash taken by tables and frames (bytes). */
-  public int tableBytes() {
-    return new FramesHeader(work, packed).tableBytes();
   }
 
   private int codeBytes() {
@@ -74,7 +69,7 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns the estimate of all flash taken (bytes). */
   public int flashBytes() {
-    return codeBytes() + tableBytes();
+    return codeBytes() + tableBytes;
   }
 
   /** Returns the RAM taken by variables (bytes), the stack on top of it. */
@@ -101,7 +96,7 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
         "program + tables and frames",
         List.of(
             given("program", codeBytes(), "bytes"),
-            given("tables and frames", tableBytes(), "bytes"),
+            given("tables and frames", tableBytes, "bytes"),
             given("flash of the controller", controller().flashBytes(), "bytes")),
         Source.partClass("program size read from builds of this player"));
   }
@@ -125,19 +120,17 @@ public record FirmwarePlan(FirmwareWork work, Packing.Packed packed) {
   /** Returns the numbers of the firmware. */
   public List<Reckoning> reckonings() {
     List<Reckoning> numbers = new ArrayList<>(List.of(flash(), ram()));
-    packings()
-        .forEach(
-            (packing, bytes) ->
-                numbers.add(
-                    new Reckoning(
-                        "packed-" + packing.name().toLowerCase(java.util.Locale.ROOT),
-                        "Frames packed "
-                            + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
-                        bytes,
-                        "bytes",
-                        formula(packing),
-                        List.of(given("different frames", packed.data().size(), "")),
-                        Source.ARITHMETIC)));
+    packings.forEach(
+        (packing, bytes) ->
+            numbers.add(
+                new Reckoning(
+                    "packed-" + packing.name().toLowerCase(java.util.Locale.ROOT),
+                    "Frames packed " + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
+                    bytes,
+                    "bytes",
+                    formula(packing),
+                    List.of(given("different frames", packed.data().size(), "")),
+                    Source.ARITHMETIC)));
     return List.copyOf(numbers);
   }
 

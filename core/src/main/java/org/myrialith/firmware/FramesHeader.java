@@ -23,7 +23,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   /** Returns the bytes of flash that the tables take, frame data included. */
   int tableBytes() {
     int frames = work.levels().stream().mapToInt(c -> c.perFrame().size()).sum();
-    int offset = packedData().length > NARROW ? 4 : 2;
+    int data = packed.bytes() - packed.palette().length;
+    int offset = data > NARROW ? 4 : 2;
     return packed.bytes() + frames * (2 + offset) + work.levels().size() * 8;
   }
 

@@ -4,7 +4,6 @@ import java.io.ByteArrayOutputStream;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -68,16 +67,6 @@ public enum Packing {
       }
       case PALETTE -> byPalette(different, data);
     };
-  }
-
-  /**
-   * Returns the packing of the frames that takes least, raw before palette before runs when equal.
-   */
-  public static Packed smallest(Collection<Levels> frames) {
-    return List.of(values()).stream()
-        .flatMap(packing -> packing.pack(frames).stream())
-        .reduce((best, next) -> next.bytes() < best.bytes() ? next : best)
-        .orElseThrow();
   }
 
   private static int colour(Levels frame, int pixel) {

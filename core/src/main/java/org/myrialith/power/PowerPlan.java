@@ -169,11 +169,38 @@ public record PowerPlan(
 
   private Reckoning peak() {
     int at = peakMoment();
-    long sum = at < 0 ? 0 : levelSum(show.moments().get(at), levels);
+    return current("peak", at < 0 ? "Peak" : "Peak, at moment " + (at + 1), at);
+  }
+
+  /**
+   * Returns the working of the current while a frame of a clip shows: of the moment in which it
+   * draws most; empty when it never shows.
+   *
+   * @param clip position among the clips of the show
+   */
+  public Optional<Reckoning> currentOfFrame(int clip, int frame) {
+    int most = -1;
+    for (int i = 0; i < currents.size(); i++) {
+      boolean shows = show.moments().get(i).frames().get(clip) == frame;
+      if (shows && (most < 0 || currents.get(i) > currents.get(most))) {
+        most = i;
+      }
+    }
+    return most < 0
+        ? Optional.empty()
+        : Optional.of(
+            current(
+                "frame-current",
+                "Most while frame %d shows, at moment %d".formatted(frame + 1, most + 1),
+                most));
+  }
+
+  private Reckoning current(String key, String name, int moment) {
+    long sum = moment < 0 ? 0 : levelSum(show.moments().get(moment), levels);
     return new Reckoning(
-        "peak",
-        at < 0 ? "Peak" : "Peak, at moment " + (at + 1),
-        peakAmps(),
+        key,
+        name,
+        load.amps(sum),
         "A",
         "sum of levels ÷ 255 × channel current + pixels × idle + controller",
         List.of(

@@ -54,6 +54,14 @@ public record Sheet(
         plan.reckonings(step));
   }
 
+  /** Returns the sheet with a number before the others. */
+  public Sheet leading(Reckoning number) {
+    List<Reckoning> numbers = new ArrayList<>(List.of(number));
+    numbers.addAll(reckonings);
+    return new Sheet(
+        id, base, revision, title, step, verdict, canUndo, canRedo, bands, findings, numbers);
+  }
+
   /** Returns the last part of the address of a layer's page. */
   public static String path(Step step) {
     return step.name().toLowerCase(Locale.ROOT);

@@ -12,6 +12,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.desk.Desk;
+import org.myrialith.web.desk.Sheet;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.CacheControl;
@@ -51,8 +52,13 @@ class FramesController {
   private ModelAndView page(UUID id, String fixture, int frame) {
     var opened = desk.open(id);
     ModelAndView page = desk.page(opened, Step.FRAMES);
-    page.addObject("bench", FramesPage.of(opened.plan(), fixture, frame));
-    page.addObject("plan", opened.plan());
+    FramesPage bench = FramesPage.of(opened.plan(), fixture, frame);
+    page.addObject("bench", bench);
+    bench
+        .current(opened.plan())
+        .ifPresent(
+            number ->
+                page.addObject("sheet", ((Sheet) page.getModel().get("sheet")).leading(number)));
     return page;
   }
 

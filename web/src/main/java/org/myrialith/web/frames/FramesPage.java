@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
-import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.GadgetPlan;
@@ -124,13 +124,19 @@ public record FramesPage(
    * Currents of the whole gadget while each frame shows; zero when its fixture hangs on no line.
    */
   private static double[] peaks(GadgetPlan plan, Clip clip) {
-    List<ClipLevels> levels = plan.levels();
-    for (int c = 0; c < levels.size(); c++) {
-      if (levels.get(c).clip().id().equals(clip.id())) {
-        return plan.power().peakAmpsOfFrames(c);
-      }
-    }
-    return new double[clip.frames().size()];
+    int at = position(plan, clip);
+    return at < 0 ? new double[clip.frames().size()] : plan.power().peakAmpsOfFrames(at);
+  }
+
+  /** Position of a clip in the show, -1 when its fixture hangs on no line. */
+  private static int position(GadgetPlan plan, Clip clip) {
+    return plan.levels().stream().map(l -> l.clip().id()).toList().indexOf(clip.id());
+  }
+
+  /** Returns the working of the current while the frame on the easel shows. */
+  Optional<Reckoning> current(GadgetPlan plan) {
+    int at = clip == null ? -1 : position(plan, clip);
+    return at < 0 ? Optional.empty() : plan.power().currentOfFrame(at, frame);
   }
 
   private static List<String> colours(Clip clip) {

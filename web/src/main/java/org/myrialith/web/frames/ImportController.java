@@ -59,7 +59,6 @@ class ImportController {
       var opened = desk.open(id);
       ModelAndView page = desk.page(opened, Step.FRAMES);
       page.addObject("bench", FramesPage.of(opened.plan(), fixture, 0));
-      page.addObject("plan", opened.plan());
       page.addObject("refused", e.errors());
       page.setStatus(org.springframework.http.HttpStatus.UNPROCESSABLE_CONTENT);
       return page;
