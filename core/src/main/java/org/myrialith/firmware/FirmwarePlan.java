@@ -87,6 +87,11 @@ public record FirmwarePlan(
     return controller() == Controller.AVR8_8K ? 9 : 10;
   }
 
+  /** Returns the RAM taken with the stack (bytes). */
+  public int ramWithStackBytes() {
+    return ramBytes() + STACK_BYTES;
+  }
+
   private Reckoning flash() {
     return new Reckoning(
         "flash",
@@ -105,7 +110,7 @@ public record FirmwarePlan(
     return new Reckoning(
         "ram",
         "RAM, estimated",
-        ramBytes() + STACK_BYTES,
+        ramWithStackBytes(),
         "bytes",
         "pixels × 3 + counters + clips × 4 + stack",
         List.of(
@@ -149,7 +154,7 @@ public record FirmwarePlan(
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
     findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
-    findings.add(fits("ram-fits", "RAM", ramBytes() + STACK_BYTES, controller().ramBytes(), ram()));
+    findings.add(fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram()));
     shortHold().ifPresent(findings::add);
     return List.copyOf(findings);
   }

@@ -50,13 +50,16 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
         });
     List<String> notes = new ArrayList<>();
     if (changed[0] > 0) {
-      notes.add(
-          "%d frames had no delay set and are held %d ms.".formatted(changed[0], UNSET_MILLIS));
+      notes.add("%s no delay set; held %d ms.".formatted(frames(changed[0]), UNSET_MILLIS));
     }
     if (changed[1] > 0) {
-      notes.add("%d frames were held longer than 60 s and are held 60 s.".formatted(changed[1]));
+      notes.add("%s a delay over 60 s; held 60 s.".formatted(frames(changed[1])));
     }
     return new ClipImport(frames, notes);
+  }
+
+  private static String frames(int count) {
+    return count == 1 ? "1 frame has" : count + " frames have";
   }
 
   /** Returns the hold (ms) for a stored delay (1/100 s; -1 for none). */

@@ -13,6 +13,11 @@ public enum Fit {
    * picture.
    */
   BOX("box", "Average: the mean light of each cell"),
+  /**
+   * As {@link #BOX}, but what is too wide or too high for the picture is trimmed off both edges
+   * first, so that shapes keep their proportions.
+   */
+  TRIM("trim", "Average, shapes kept: edges trimmed"),
   /** Pixel for cell from the middle of the image; what is missing stays dark. */
   CROP("crop", "Crop: pixel for cell, from the middle");
 
@@ -66,7 +71,19 @@ public enum Fit {
               image.at(
                   (int) ((2L * column + 1) * image.columns() / (2L * columns)),
                   (int) ((2L * row + 1) * image.rows() / (2L * rows))));
-      case BOX -> mean(image, column, row, columns, rows);
+      case BOX ->
+          mean(
+              image,
+              (double) column * image.columns() / columns,
+              (double) row * image.rows() / rows,
+              (double) image.columns() / columns,
+              (double) image.rows() / rows);
+      case TRIM -> {
+        double side = Math.min((double) image.columns() / columns, (double) image.rows() / rows);
+        double left = (image.columns() - side * columns) / 2;
+        double top = (image.rows() - side * rows) / 2;
+        yield mean(image, left + column * side, top + row * side, side, side);
+      }
       case CROP -> {
         int x = column + Math.floorDiv(image.columns() - columns, 2);
         int y = row + Math.floorDiv(image.rows() - rows, 2);
@@ -91,11 +108,9 @@ public enum Fit {
   /**
    * Averages over the cell's rectangle; pixels on its border count by the part that lies inside.
    */
-  private static int mean(Raster image, int column, int row, int columns, int rows) {
-    double left = (double) column * image.columns() / columns;
-    double right = (double) (column + 1) * image.columns() / columns;
-    double top = (double) row * image.rows() / rows;
-    double bottom = (double) (row + 1) * image.rows() / rows;
+  private static int mean(Raster image, double left, double top, double width, double height) {
+    double right = left + width;
+    double bottom = top + height;
     double red = 0;
     double green = 0;
     double blue = 0;
@@ -109,7 +124,7 @@ public enum Fit {
         blue += light(argb, 0) * weight;
       }
     }
-    double area = (right - left) * (bottom - top);
+    double area = width * height;
     return encode(red / area) << 16 | encode(green / area) << 8 | encode(blue / area);
   }
 

@@ -68,6 +68,19 @@ class PictureTest {
   }
 
   @Test
+  void trimmingKeepsShapes() {
+    // 6 x 2, red in the middle third: on a square picture of 2 x 2 only the middle third is left
+    int[] argb = new int[12];
+    java.util.Arrays.fill(argb, 0xff0000ff);
+    for (int cell : new int[] {2, 3, 8, 9}) {
+      argb[cell] = 0xffff0000;
+    }
+    Picture trimmed = Fit.TRIM.apply(new Raster(6, 2, argb), 2, 2);
+    assertThat(List.of(trimmed.colour(0, 0), trimmed.colour(1, 1))).containsOnly(RED);
+    assertThat(Fit.BOX.apply(new Raster(6, 2, argb), 2, 2).colour(0, 0)).isNotEqualTo(RED);
+  }
+
+  @Test
   void whatIsTransparentLiesOverDark() {
     Raster raster = new Raster(1, 1, new int[] {0x00ffffff});
     for (Fit fit : Fit.values()) {

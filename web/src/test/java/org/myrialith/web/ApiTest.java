@@ -193,7 +193,7 @@ class ApiTest {
                     "image/gif",
                     gif)
                 .body())
-        .contains("nearest, box or crop");
+        .contains("nearest, box, trim or crop");
   }
 
   @Test

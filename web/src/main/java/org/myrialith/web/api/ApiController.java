@@ -158,7 +158,7 @@ class ApiController {
     byte[] file = body(request, ImageBounds.USUAL.fileBytes());
     Fit how = Fit.of(fit);
     if (how == null) {
-      throw new InputException("fit", fit, "nearest, box or crop");
+      throw new InputException("fit", fit, "nearest, box, trim or crop");
     }
     return saved(
         id,

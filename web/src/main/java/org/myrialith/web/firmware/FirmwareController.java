@@ -11,7 +11,6 @@ import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.desk.Desk;
-import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -81,14 +80,7 @@ class FirmwareController {
   private static List<Bar> memories(FirmwarePlan firmware, Controller controller) {
     return List.of(
         memory("Flash", firmware.flashBytes(), controller.flashBytes()),
-        memory(
-            "RAM",
-            firmware.reckonings().stream()
-                .filter(r -> r.key().equals("ram"))
-                .findFirst()
-                .orElseThrow(NotThereException::new)
-                .value(),
-            controller.ramBytes()));
+        memory("RAM", firmware.ramWithStackBytes(), controller.ramBytes()));
   }
 
   private static Bar memory(String name, double takes, int has) {

@@ -100,7 +100,7 @@ class ImportController {
   private static Fit fit(String key) {
     Fit fit = Fit.of(key);
     if (fit == null) {
-      throw new InputException("fit", key, "nearest, box or crop");
+      throw new InputException("fit", key, "nearest, box, trim or crop");
     }
     return fit;
   }

@@ -125,7 +125,8 @@ public record Drawing(
 
   private static List<String> arrows(List<Emitter> emitters, double pitch, double unit) {
     List<String> arrows = new ArrayList<>();
-    int stride = Math.max(1, emitters.size() / MOST_ARROWS);
+    // odd, so that arrows of an even matrix do not all stand in one column
+    int stride = Math.max(1, emitters.size() / MOST_ARROWS) | 1;
     double size = Math.min(0.17 * pitch, 0.5 * unit);
     for (int i = stride / 2; i + 1 < emitters.size(); i += stride) {
       Fixture.Place a = emitters.get(i).place();

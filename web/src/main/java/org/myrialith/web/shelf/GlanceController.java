@@ -77,12 +77,19 @@ class GlanceController {
           WIDTH / 2.0 + (emitters.get(i).place().xMm() - box.leftMm() - box.widthMm() / 2) * scale;
       double y =
           HEIGHT / 2.0 + (emitters.get(i).place().yMm() - box.topMm() - box.heightMm() / 2) * scale;
-      int colour = (rgb[i * 3] & 0xff) << 16 | (rgb[i * 3 + 1] & 0xff) << 8 | rgb[i * 3 + 2] & 0xff;
-      ink.setColor(new Color(colour == 0 ? UNLIT : colour));
+      ink.setColor(lit(rgb, i));
       ink.fill(new Ellipse2D.Double(x - size / 2, y - size / 2, size, size));
     }
     ink.dispose();
     return image;
+  }
+
+  /** An emitter is never darker than its own body. */
+  private static Color lit(byte[] rgb, int emitter) {
+    return new Color(
+        Math.max(UNLIT >> 16, rgb[emitter * 3] & 0xff),
+        Math.max(UNLIT >> 8 & 0xff, rgb[emitter * 3 + 1] & 0xff),
+        Math.max(UNLIT & 0xff, rgb[emitter * 3 + 2] & 0xff));
   }
 
   private static int brightest(GadgetPlan plan) {

@@ -1,0 +1,159 @@
+package org.myrialith.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Transfer;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Strip;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.power.School;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * The preview shows the light that is sent, at the time it is sent, with its current; and it minds
+ * eyes.
+ */
+@ExtendWith(RunningApplication.Extension.class)
+class PreviewTest {
+  private final RunningApplication application;
+
+  PreviewTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private static Strip strip(int count) {
+    return new Strip(
+        "f1", "Line", count, 50, List.of(new Strip.Point(0, 0), new Strip.Point(20.0 * count, 0)));
+  }
+
+  private static Picture filled(int count, int value) {
+    byte[] rgb = new byte[count * 3];
+    Arrays.fill(rgb, (byte) value);
+    return Picture.of(count, 1, rgb);
+  }
+
+  private static Gadget gadget(Frame... frames) {
+    return Gadget.blank("Preview")
+        .withFixture(strip(5))
+        .withClip(new Clip("k1", "Clip", "f1", List.of(frames)));
+  }
+
+  @Test
+  void theSceneTellsMomentsCurrentsAndPlacesOfTheCore() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
+    JsonNode scene =
+        RunningApplication.tree(
+            application.json("GET", "/gadgets/" + id + "/r/1/scene.json", null));
+    assertThat(scene.get("places")).hasSize(168 * 2);
+    assertThat(scene.get("moments")).hasSize(plan.show().moments().size());
+    for (int m = 0; m < plan.show().moments().size(); m++) {
+      JsonNode moment = scene.get("moments").get(m);
+      assertThat(moment.get(0).longValue()).isEqualTo(plan.show().moments().get(m).startMillis());
+      assertThat(moment.get(3).doubleValue()).isEqualTo(plan.power().currents().get(m));
+    }
+    byte[] light = application.bytes("/gadgets/" + id + "/r/1/light?from=4");
+    assertThat(Arrays.copyOf(light, 168 * 3)).isEqualTo(plan.seen(4));
+    assertThat(application.bytes("/gadgets/" + id + "/r/1/light?from=9999")).isEmpty();
+    assertThat(application.bytes("/gadgets/" + id + "/r/1/light?from=-5")).isNotEmpty();
+    assertThat(application.json("GET", "/gadgets/" + id + "/r/1/light?from=x", null).statusCode())
+        .isEqualTo(400);
+    assertThat(application.json("GET", "/gadgets/" + id + "/r/77/scene.json", null).statusCode())
+        .isEqualTo(404);
+  }
+
+  @Test
+  void theCanvasHasTheColourThatTheLevelLooksLike() {
+    ColourSettings colour = new ColourSettings(new Transfer.PowerLaw(2.5), 60);
+    String id = application.bring(gadget(new Frame(filled(5, 200), 1000)).withColour(colour));
+    int seen = LevelTable.screenValue(LevelTable.of(colour).level(200));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      assertThat(page.locator(".lamp-figure b")).containsText("A");
+      // the middle emitter of five stands in the middle of the canvas, below the figure
+      Object pixel =
+          page.evaluate(
+              "() => { const c = document.querySelector('.lamp canvas'); const p = c.getContext('2d');"
+                  + " return [...p.getImageData(c.width / 2, (c.height + 12) / 2, 1, 1).data]; }");
+      assertThat(pixel).isEqualTo(List.of(seen, seen, seen, 255));
+    }
+  }
+
+  @Test
+  void theFigureIsTheCurrentAsSentAndTellsWhatTheLimiterTook() {
+    Gadget bright =
+        gadget(new Frame(filled(5, 255), 60_000))
+            .withSupply(java.util.Optional.of(new org.myrialith.parts.Supply("cell", 5, 0.2)))
+            .withPower(new PowerSettings(20, School.THESE_FRAMES, 20));
+    String id = application.bring(bright);
+    GadgetPlan plan = GadgetPlan.of(bright);
+    assertThat(plan.power().sentAmps(0)).isCloseTo(0.16, within(1e-9));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      assertThat(screen.page().locator(".lamp-figure")).containsText("0.160 A");
+      assertThat(screen.page().locator(".lamp-figure")).containsText("asked 0.325 A");
+    }
+  }
+
+  @Test
+  void itPlaysAtTrueSpeedAndPauses() {
+    String id =
+        application.bring(gadget(new Frame(filled(5, 20), 500), new Frame(filled(5, 60), 500)));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      assertThat(page.locator(".lamp-play")).hasText("Pause");
+      Object passed =
+          page.evaluate(
+              "async () => { const s = document.querySelector('.lamp-acts input'); const a = Number(s.value); const t = performance.now();"
+                  + " await new Promise(r => setTimeout(r, 350)); await new Promise(requestAnimationFrame);"
+                  + " return ((Number(s.value) - a + 1000) % 1000) - (performance.now() - t); }");
+      assertThat(((Number) passed).doubleValue()).isCloseTo(0, within(60.0));
+      page.locator(".lamp-play").click();
+      assertThat(page.locator(".lamp-play")).hasText("Play");
+      page.locator(".lamp-day").click();
+      assertThat(page.locator(".lamp")).hasClass(java.util.regex.Pattern.compile(".*daylight.*"));
+      screen.holdAccessible();
+    }
+  }
+
+  @Test
+  void aFlashingClipDoesNotStartByItself() {
+    String id =
+        application.bring(gadget(new Frame(filled(5, 0), 60), new Frame(filled(5, 255), 60)));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      assertThat(page.locator(".lamp-word")).containsText("seizures");
+      assertThat(page.locator(".lamp-play")).hasText("Play");
+      assertThat(page.locator("#reckonings")).containsText("flashes more than three times");
+      page.locator(".lamp-play").click();
+      assertThat(page.locator(".lamp-play")).hasText("Pause");
+    }
+  }
+
+  @Test
+  void whoAsksForLessMotionGetsAStillPreview() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      page.emulateMedia(
+          new Page.EmulateMediaOptions()
+              .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+      page.navigate(application.address() + "/gadgets/" + id + "/frames?frame=11");
+      assertThat(page.locator(".lamp-play")).hasText("Play");
+      assertThat(page.locator(".lamp-figure")).containsText("4.00 A");
+    }
+  }
+}
