@@ -170,8 +170,8 @@ class LitLamp extends HTMLElement {
     const count = places.length / 2;
     const room = Math.sqrt(((across + 1) * (down + 1)) / Math.max(1, count)) * scale;
     const radius = Math.max(0.8, Math.min(9, room * 0.31));
-    // an emitter is never darker than its own body
-    const body = kept.daylight ? [0xb3, 0xac, 0x9b] : [0x26, 0x2f, 0x35];
+    // an emitter that gives less light than its body reflects is seen by its body
+    const body = kept.daylight ? ["#b3ac9b", 0x9b] : ["#262f35", 0x35];
     for (let i = 0; i < count; i++) {
       const r = this.light ? this.light[i * 3] : 0;
       const g = this.light ? this.light[i * 3 + 1] : 0;
@@ -185,7 +185,7 @@ class LitLamp extends HTMLElement {
         pen.arc(x, y, radius * 1.9, 0, 7);
         pen.fill();
       }
-      pen.fillStyle = `rgb(${Math.max(r, body[0])},${Math.max(g, body[1])},${Math.max(b, body[2])})`;
+      pen.fillStyle = Math.max(r, g, b) < body[1] ? body[0] : `rgb(${r},${g},${b})`;
       pen.beginPath();
       pen.arc(x, y, radius, 0, 7);
       pen.fill();

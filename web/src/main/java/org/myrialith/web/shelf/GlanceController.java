@@ -84,12 +84,13 @@ class GlanceController {
     return image;
   }
 
-  /** An emitter is never darker than its own body. */
+  /** An emitter that gives less light than its own body reflects is seen by its body. */
   private static Color lit(byte[] rgb, int emitter) {
-    return new Color(
-        Math.max(UNLIT >> 16, rgb[emitter * 3] & 0xff),
-        Math.max(UNLIT >> 8 & 0xff, rgb[emitter * 3 + 1] & 0xff),
-        Math.max(UNLIT & 0xff, rgb[emitter * 3 + 2] & 0xff));
+    int red = rgb[emitter * 3] & 0xff;
+    int green = rgb[emitter * 3 + 1] & 0xff;
+    int blue = rgb[emitter * 3 + 2] & 0xff;
+    boolean seen = Math.max(red, Math.max(green, blue)) >= (UNLIT & 0xff);
+    return seen ? new Color(red, green, blue) : new Color(UNLIT);
   }
 
   private static int brightest(GadgetPlan plan) {

@@ -64,7 +64,7 @@ class ShelfController {
             .filter(f -> f.verdict() == plan.verdict() && f.verdict() != Verdict.HOLDS)
             .map(f -> f.says())
             .findFirst()
-            .orElse("");
+            .orElse("Everything holds.");
     return new Stone(
         project.getId(),
         project.getHead(),
