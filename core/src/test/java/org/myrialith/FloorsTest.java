@@ -26,6 +26,7 @@ class FloorsTest {
           Set.of("frames"),
           Set.of("power"),
           Set.of("firmware"),
+          Set.of("build"),
           Set.of("gadget"),
           Set.of("demo"));
 

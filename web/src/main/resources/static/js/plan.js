@@ -14,6 +14,11 @@ class LitPlan extends HTMLElement {
       }
     }, true);
     this.restoreFocus();
+    this.walk = this.querySelector(".walk") && new Walk(this.querySelector(".walk"), this.querySelector(".walker"));
+  }
+
+  disconnectedCallback() {
+    this.walk?.stop();
   }
 
   restoreFocus() {
@@ -87,6 +92,63 @@ class LitPlan extends HTMLElement {
     this.move.elements.dx.value = dx;
     this.move.elements.dy.value = dy;
     this.move.requestSubmit();
+  }
+}
+
+/** Lights one emitter after the other in the order of the data, and names it. */
+class Walk {
+  constructor(bar, mark) {
+    this.bar = bar;
+    this.mark = mark;
+    this.said = bar.querySelector("output");
+    this.go = bar.querySelector(".walk-go");
+    this.pace = bar.querySelector("input");
+    this.at = -1;
+    this.go.addEventListener("click", () => (this.timer ? this.stop() : this.start()));
+    bar.querySelector(".walk-back").addEventListener("click", () => this.step(-1));
+    bar.querySelector(".walk-on").addEventListener("click", () => this.step(1));
+  }
+
+  async load() {
+    this.order ??= fetch(this.bar.dataset.map)
+      .then((answer) => answer.json())
+      .then((all) => all.filter((e) => e.chain !== null).sort((a, b) => a.chain - b.chain));
+    return this.order;
+  }
+
+  start() {
+    this.go.textContent = "Stop";
+    const next = async () => {
+      await this.show(1);
+      this.timer = setTimeout(next, 1000 / Number(this.pace.value));
+    };
+    this.timer = setTimeout(next, 0);
+  }
+
+  stop() {
+    clearTimeout(this.timer);
+    this.timer = undefined;
+    this.go.textContent = "Walk the order";
+  }
+
+  step(by) {
+    this.stop();
+    this.show(by);
+  }
+
+  async show(by) {
+    const order = await this.load();
+    if (!order.length) {
+      this.said.textContent = "nothing hangs on the data line";
+      this.stop();
+      return;
+    }
+    this.at = (Math.max(this.at, by < 0 ? 0 : -1) + by + order.length) % order.length;
+    const emitter = order[this.at];
+    this.mark.setAttribute("cx", emitter.xMm);
+    this.mark.setAttribute("cy", emitter.yMm);
+    this.mark.setAttribute("r", Number(this.mark.ownerSVGElement.dataset.unit) * 0.7);
+    this.said.textContent = `${emitter.chain}: ${emitter.name}, index ${emitter.index}, column ${emitter.column}, row ${emitter.row}`;
   }
 }
 

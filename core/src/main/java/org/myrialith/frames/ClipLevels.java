@@ -33,9 +33,12 @@ public record ClipLevels(Clip clip, Fixture fixture, int firstPixel, List<Levels
 
   /** Returns the sum of levels of a picture of this clip under another table. */
   public long levelSum(Picture picture, LevelTable table) {
+    byte[] rgb = picture.rgb();
     long sum = 0;
-    for (byte asked : picture.rgb()) {
-      sum += table.level(asked & 0xff);
+    for (int cell : cellsInDataOrder(fixture)) {
+      for (int channel = 0; channel < 3; channel++) {
+        sum += table.level(rgb[cell * 3 + channel] & 0xff);
+      }
     }
     return sum;
   }

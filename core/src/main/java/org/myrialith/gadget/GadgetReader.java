@@ -24,6 +24,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
@@ -49,7 +50,8 @@ final class GadgetReader {
   /** The kinds of fixture. */
   enum FixtureKind {
     PANEL,
-    STRIP
+    STRIP,
+    RING
   }
 
   /** The kinds of correction. */
@@ -68,7 +70,8 @@ final class GadgetReader {
   }
 
   static final Map<String, FixtureKind> FIXTURE_KINDS =
-      ordered("panel", FixtureKind.PANEL, "strip", FixtureKind.STRIP);
+      byKey(FixtureKind.values(), kind -> kind.name().toLowerCase(Locale.ROOT));
+  static final Map<String, Boolean> DIRECTIONS = ordered("clockwise", true, "anticlockwise", false);
   static final Map<String, Boolean> CIRCUIT_KINDS = Map.of("one-wire-pixels", true);
   static final Map<String, TransferKind> TRANSFERS =
       byKey(TransferKind.values(), kind -> kind.name().toLowerCase(Locale.ROOT));
@@ -151,6 +154,7 @@ final class GadgetReader {
     return switch (kind) {
       case PANEL -> panel(fields);
       case STRIP -> strip(fields);
+      case RING -> ring(fields);
     };
   }
 
@@ -191,6 +195,24 @@ final class GadgetReader {
     double density = fields.number("pixelsPerMetre", Strip.DENSITY);
     List<Strip.Point> path = all(fields, "path", Strip.MOST_POINTS, this::point);
     return fields.make(() -> new Strip(id, name, count, density, path));
+  }
+
+  private Fixture ring(Fields fields) {
+    String id = fields.text("id");
+    String name = fields.text("name");
+    List<Ring.Circle> circles = all(fields, "circles", Ring.MOST_CIRCLES, GadgetReader::circle);
+    double start = fields.number("startDegrees", Ring.START);
+    double sweep = fields.number("sweepDegrees", Ring.SWEEP);
+    Boolean clockwise = fields.choice("direction", DIRECTIONS);
+    double x = fields.number("centreXMm", Fixture.PLACE);
+    double y = fields.number("centreYMm", Fixture.PLACE);
+    return fields.make(() -> new Ring(id, name, circles, start, sweep, clockwise, x, y));
+  }
+
+  private static Ring.Circle circle(Fields fields) {
+    int count = fields.whole("count", Ring.Circle.COUNT);
+    double radius = fields.number("radiusMm", Ring.Circle.RADIUS);
+    return fields.make(() -> new Ring.Circle(count, radius));
   }
 
   private Strip.Point point(Fields fields) {

@@ -12,6 +12,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.power.PowerSettings;
 import tools.jackson.databind.node.ArrayNode;
@@ -69,6 +70,14 @@ final class GadgetWriter {
       node.put("count", strip.count()).put("pixelsPerMetre", strip.pixelsPerMetre());
       ArrayNode path = node.putArray("path");
       strip.path().forEach(p -> path.addObject().put("xMm", p.xMm()).put("yMm", p.yMm()));
+    } else if (fixture instanceof Ring ring) {
+      node.put("kind", "ring").put("id", ring.id()).put("name", ring.name());
+      ArrayNode circles = node.putArray("circles");
+      ring.circles()
+          .forEach(c -> circles.addObject().put("count", c.count()).put("radiusMm", c.radiusMm()));
+      node.put("startDegrees", ring.startDegrees()).put("sweepDegrees", ring.sweepDegrees());
+      node.put("direction", keyOf(GadgetReader.DIRECTIONS, ring.clockwise()));
+      node.put("centreXMm", ring.centreXMm()).put("centreYMm", ring.centreYMm());
     }
     return node;
   }

@@ -3,7 +3,7 @@ package org.myrialith.layout;
 import org.myrialith.finding.Bounds;
 
 /** Something a maker mounts as one piece. Immutable. */
-public sealed interface Fixture permits Panel, Strip {
+public sealed interface Fixture permits Panel, Strip, Ring {
   /** Allowed coordinate (mm). */
   Bounds PLACE = Bounds.measure(-10_000, 10_000, "mm");
 
@@ -27,6 +27,12 @@ public sealed interface Fixture permits Panel, Strip {
 
   /** Returns the place of the emitter with that index in data order, 0 to {@code count() - 1}. */
   Place place(int index);
+
+  /** Drawn for a fixture of a single emitter (mm): a usual pitch (common practice). */
+  double LONE_PITCH_MM = 10;
+
+  /** Returns the least distance of neighbours (mm), above 0. */
+  double pitchMm();
 
   /** Returns this fixture shifted by (mm). */
   Fixture movedBy(double dxMm, double dyMm);

@@ -117,9 +117,26 @@ public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Em
     for (Fixture fixture : fixtures) {
       if (fixture instanceof Strip strip) {
         numbers.add(cutLength(strip));
+      } else if (fixture instanceof Ring ring) {
+        ring.circles().stream()
+            .filter(c -> c.count() > 1)
+            .forEach(c -> numbers.add(spacing(ring, c)));
       }
     }
     return List.copyOf(numbers);
+  }
+
+  private static Reckoning spacing(Ring ring, Ring.Circle circle) {
+    double step = ring.stepDegrees(circle);
+    return new Reckoning(
+        "spacing-%s-%d".formatted(ring.id(), ring.circles().indexOf(circle)),
+        "Spacing on %s, radius %s".formatted(ring.name(), Quantity.text(circle.radiusMm(), "mm")),
+        Math.toRadians(step) * circle.radiusMm(),
+        "mm",
+        "radius × angle between neighbours, in radians",
+        List.of(
+            given("radius", circle.radiusMm(), "mm"), given("angle between neighbours", step, "°")),
+        Source.ARITHMETIC);
   }
 
   private static Reckoning cutLength(Strip strip) {

@@ -123,6 +123,11 @@ public record Panel(
   }
 
   @Override
+  public double pitchMm() {
+    return Math.min(pitchXMm, pitchYMm);
+  }
+
+  @Override
   public Panel movedBy(double dxMm, double dyMm) {
     return new Panel(
         id,

@@ -59,7 +59,7 @@ public record Strip(String id, String name, int count, double pixelsPerMetre, Li
     }
   }
 
-  /** Returns the distance of neighbours along the strip (mm). */
+  @Override
   public double pitchMm() {
     return MM_PER_METRE / pixelsPerMetre;
   }

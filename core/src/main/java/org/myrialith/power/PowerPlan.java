@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.Finding;
@@ -288,11 +290,12 @@ public record PowerPlan(
     int at = peakMoment();
     StringBuilder says =
         new StringBuilder(
-            "Draws %s at moment %d, %s into the show. %s"
+            "Draws %s at moment %d, %s into the show: %s. %s"
                 .formatted(
                     Quantity.text(peakAmps(), "A"),
                     at + 1,
                     Quantity.text(show.moments().get(at).startMillis() / 1000.0, "s"),
+                    framesAt(at),
                     gives()));
     long over = currents.stream().filter(amps -> judge(amps) != Verdict.HOLDS).count();
     if (over > 0) {
@@ -310,6 +313,14 @@ public record PowerPlan(
             .advising(
                 "Lower the brightness limit, paint these frames darker, or take a stronger supply.")
             .mendedBy(remedies(peakAmps(), this::peakAmpsAt));
+  }
+
+  /** Names the frames that a moment shows. */
+  private String framesAt(int moment) {
+    List<Integer> frames = show.moments().get(moment).frames();
+    return IntStream.range(0, frames.size())
+        .mapToObj(c -> "frame %d of %s".formatted(frames.get(c) + 1, show.clips().get(c).name()))
+        .collect(Collectors.joining(", "));
   }
 
   private Finding worstFinding() {

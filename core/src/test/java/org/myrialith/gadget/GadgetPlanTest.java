@@ -106,6 +106,8 @@ class GadgetPlanTest {
   void theDemoLanternBreaksUntilItsRemedyIsApplied() {
     GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
     assertThat(plan.verdict(Step.POWER)).isEqualTo(Verdict.BREAKS);
+    assertThat(plan.findings(Step.POWER))
+        .anySatisfy(f -> assertThat(f.says()).contains("frame 12 of Tide with lighthouse"));
     Finding worst =
         plan.findings(Step.POWER).stream()
             .filter(f -> f.key().equals("worst-case-current"))

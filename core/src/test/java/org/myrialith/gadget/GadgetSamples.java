@@ -16,6 +16,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
@@ -39,7 +40,13 @@ final class GadgetSamples {
     Random random = new Random(seed);
     List<Fixture> fixtures = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
-      fixtures.add(random.nextBoolean() ? panel(random, "f" + i) : strip(random, "f" + i));
+      String id = "f" + i;
+      fixtures.add(
+          switch (random.nextInt(3)) {
+            case 0 -> panel(random, id);
+            case 1 -> strip(random, id);
+            default -> ring(random, id);
+          });
     }
     List<String> chained =
         fixtures.stream().map(Fixture::id).filter(id -> random.nextInt(4) > 0).toList();
@@ -106,10 +113,27 @@ final class GadgetSamples {
     return new Strip(id, word(random), 1 + random.nextInt(40), 1 + random.nextDouble() * 400, path);
   }
 
+  private static Fixture ring(Random random, String id) {
+    List<Ring.Circle> circles = new ArrayList<>();
+    circles.add(new Ring.Circle(1, 0));
+    for (int i = random.nextInt(4); i > 0; i--) {
+      circles.add(new Ring.Circle(1 + random.nextInt(30), 1 + random.nextDouble() * 200));
+    }
+    return new Ring(
+        id,
+        word(random),
+        circles,
+        random.nextDouble() * 360,
+        random.nextBoolean() ? 360 : 1 + random.nextDouble() * 359,
+        random.nextBoolean(),
+        random.nextDouble() * 100,
+        random.nextDouble() * 100);
+  }
+
   private static Clip clip(Random random, Fixture fixture) {
     List<Frame> frames = new ArrayList<>();
     for (int i = 1 + random.nextInt(4); i > 0; i--) {
-      byte[] rgb = new byte[fixture.count() * 3];
+      byte[] rgb = new byte[fixture.seenColumns() * fixture.seenRows() * 3];
       random.nextBytes(rgb);
       frames.add(
           new Frame(

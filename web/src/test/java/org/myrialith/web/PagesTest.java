@@ -255,6 +255,85 @@ class PagesTest {
   }
 
   @Test
+  void aRingIsLaidOutFromZeroAndItsFaultsAreTold() {
+    String id = application.bring(Gadget.blank("Rings"));
+    try (Screen screen = Screen.open(address(id, "layout"))) {
+      Page page = screen.page();
+      button(page, "Add a ring").click();
+      page.getByLabel("Circles").fill("1, 0\n8 12.5\n16, 25\n");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("25\u00a0emitters");
+      assertThat(page.locator("#reckonings")).containsText("Spacing on Ring 1");
+      page.getByLabel("Sweep").fill("180");
+      page.keyboard().press("Tab");
+      assertThat(page.locator(".revision b")).hasText("4");
+      page.getByLabel("Circles").fill("8, 0");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText("circles[0].radiusMm");
+      assertThat(page.getByLabel("Circles")).hasValue("8, 0");
+      screen.holdAccessible();
+      assertThat(application.head(id)).isEqualTo(4);
+      assertThat(application.stored(id).fixtures().get(0).describe())
+          .isEqualTo("3 arcs, 25 in all");
+    }
+  }
+
+  @Test
+  void theWalkNamesEmittersInTheOrderOfTheData() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(address(id, "layout"))) {
+      Page page = screen.page();
+      Locator said = page.locator(".walk output");
+      page.locator(".walk-on").click();
+      assertThat(said).hasText("0: Harbour window, index 0, column 0, row 0");
+      page.locator(".walk-back").click();
+      assertThat(said).hasText("167: Tide line, index 39, column 39, row 0");
+      button(page, "Walk the order").click();
+      assertThat(said).containsText("3: Harbour window");
+      button(page, "Stop").click();
+      assertThat(page.locator(".walker")).not().hasAttribute("r", "0");
+    }
+  }
+
+  @Test
+  void mapsAndTemplatesAreTakenAway() throws Exception {
+    String id = application.bring(DemoGadgets.tideLantern());
+    String at = "/gadgets/" + id + "/r/1/";
+    assertThat(
+            new String(application.bytes(at + "map.csv"), java.nio.charset.StandardCharsets.UTF_8))
+        .startsWith("fixture,name,");
+    assertThat(
+            new String(
+                application.bytes(at + "template.pdf?paper=a3&hole=4,5"),
+                0,
+                5,
+                java.nio.charset.StandardCharsets.US_ASCII))
+        .isEqualTo("%PDF-");
+    assertThat(application.json("GET", at + "template.pdf?paper=b7", null).statusCode())
+        .isEqualTo(422);
+    assertThat(application.json("GET", at + "template.svg?hole=-1", null).body())
+        .contains("0.5 to 50");
+    // the SVG at 1:1 in a browser: 96 px an inch
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      page.setContent(
+          new String(
+              application.bytes(at + "template.svg?hole=6"),
+              java.nio.charset.StandardCharsets.UTF_8));
+      var first = page.locator("#f1-0").boundingBox();
+      var last = page.locator("#f1-15").boundingBox();
+      double mm = 25.4 / 96;
+      assertThat((last.x - first.x) * mm)
+          .isCloseTo(150, org.assertj.core.api.Assertions.within(0.1));
+      assertThat(first.width * mm).isCloseTo(6, org.assertj.core.api.Assertions.within(0.15));
+      Object bar =
+          page.locator("#check-100mm").evaluate("e => e.getBBox().width * e.getScreenCTM().a");
+      assertThat(((Number) bar).doubleValue() * mm)
+          .isCloseTo(100, org.assertj.core.api.Assertions.within(0.1));
+    }
+  }
+
+  @Test
   void aGadgetOf8192PixelsStaysUsable() {
     Panel panel = new Panel("f1", "Wall", 128, 64, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
     byte[] rgb = new byte[8192 * 3];

@@ -39,7 +39,9 @@ final class Screen implements AutoCloseable {
   private Screen(BrowserContext context) {
     this.context = context;
     this.page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    // generous: a busy machine is no fault of the page
+    page.setDefaultTimeout(90_000);
+    com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {

@@ -1,6 +1,7 @@
 package org.myrialith.web.desk;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,14 +41,13 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
       return new BigDecimal(value.asString()).stripTrailingZeros().toPlainString();
     }
     if (value.isArray()) {
+      // one entry a line, its values in their order
       StringBuilder lines = new StringBuilder();
-      value.forEach(
-          p ->
-              lines
-                  .append(text(p.path("xMm")))
-                  .append(", ")
-                  .append(text(p.path("yMm")))
-                  .append('\n'));
+      for (JsonNode entry : value) {
+        List<String> texts = new ArrayList<>();
+        entry.forEach(each -> texts.add(text(each)));
+        lines.append(String.join(", ", texts)).append('\n');
+      }
       return lines.toString();
     }
     return value.asString();

@@ -11,9 +11,8 @@ import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.desk.Desk;
+import org.myrialith.web.desk.TakenFile;
 import org.myrialith.web.store.Projects;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -97,31 +96,13 @@ class FirmwareController {
     Map<String, byte[]> files = plan.firmwareFiles();
     return files.isEmpty()
         ? ResponseEntity.notFound().build()
-        : attachment(plan, "-firmware.zip", "application/zip", ZipWriter.zip(files));
+        : TakenFile.of(plan, "-firmware.zip", "application/zip", ZipWriter.zip(files));
   }
 
   @GetMapping("/r/{revision}/gadget.json")
   ResponseEntity<byte[]> gadget(@PathVariable UUID id, @PathVariable int revision) {
     GadgetPlan plan = projects.plan(id, revision);
     byte[] json = GadgetJson.write(plan.gadget()).getBytes(java.nio.charset.StandardCharsets.UTF_8);
-    return attachment(plan, ".json", MediaType.APPLICATION_JSON_VALUE, json);
-  }
-
-  private static ResponseEntity<byte[]> attachment(
-      GadgetPlan plan, String ending, String type, byte[] bytes) {
-    String name =
-        plan.gadget()
-            .title()
-            .toLowerCase(java.util.Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-|-$", "");
-    ContentDisposition disposition =
-        ContentDisposition.attachment()
-            .filename((name.isEmpty() ? "gadget" : name) + ending)
-            .build();
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-        .contentType(MediaType.parseMediaType(type))
-        .body(bytes);
+    return TakenFile.of(plan, ".json", MediaType.APPLICATION_JSON_VALUE, json);
   }
 }

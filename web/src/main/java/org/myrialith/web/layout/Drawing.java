@@ -6,8 +6,6 @@ import java.util.Locale;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
-import org.myrialith.layout.Panel;
-import org.myrialith.layout.Strip;
 
 /**
  * A gadget drawn to scale for SVG: one unit is one millimetre.
@@ -97,15 +95,15 @@ public record Drawing(
       bottom = Math.max(bottom, y);
     }
     Fixture.Place first = emitters.get(0).place();
-    double grow = pitch(fixture) / 2;
+    double grow = fixture.pitchMm() / 2;
     return new Piece(
         fixture.id(),
         fixture.name(),
         fixture.describe(),
         path.toString(),
         dots.toString(),
-        0.56 * pitch(fixture),
-        arrows(emitters, pitch(fixture), unit),
+        0.56 * fixture.pitchMm(),
+        arrows(emitters, fixture.pitchMm(), unit),
         first.xMm(),
         first.yMm(),
         left - grow,
@@ -116,13 +114,6 @@ public record Drawing(
         bottom - top + 2 * grow);
   }
 
-  private static double pitch(Fixture fixture) {
-    if (fixture instanceof Panel panel) {
-      return Math.min(panel.pitchXMm(), panel.pitchYMm());
-    }
-    return ((Strip) fixture).pitchMm();
-  }
-
   private static List<String> arrows(List<Emitter> emitters, double pitch, double unit) {
     List<String> arrows = new ArrayList<>();
     // odd, so that arrows of an even matrix do not all stand in one column
@@ -131,7 +122,7 @@ public record Drawing(
     for (int i = stride / 2; i + 1 < emitters.size(); i += stride) {
       Fixture.Place a = emitters.get(i).place();
       Fixture.Place b = emitters.get(i + 1).place();
-      double length = Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm());
+      double length = Math.max(1e-9, Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm()));
       double dx = (b.xMm() - a.xMm()) / length * size;
       double dy = (b.yMm() - a.yMm()) / length * size;
       double x = (a.xMm() + b.xMm()) / 2;

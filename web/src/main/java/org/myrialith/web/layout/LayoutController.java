@@ -13,6 +13,7 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.web.desk.Desk;
 import org.myrialith.web.desk.FormValues;
@@ -54,7 +55,8 @@ class LayoutController {
             .fixture(picked == null ? "" : picked)
             .orElse(gadget.fixtures().isEmpty() ? null : gadget.fixtures().get(0));
     page.addObject("picked", fixture);
-    page.addObject("panel", fixture instanceof Panel);
+    page.addObject(
+        "kind", fixture == null ? "" : GadgetJson.write(fixture).get("kind").stringValue());
     if (fixture != null) {
       page.addObject("form", typed != null ? typed : FormValues.of(GadgetJson.write(fixture)));
     }
@@ -93,7 +95,19 @@ class LayoutController {
       return new Panel(
           id, "Panel " + number, 8, 8, 10, 10, Corner.TOP_LEFT, false, true, 0, left, top);
     }
-    throw new InputException("kind", kind, "panel or strip");
+    if (kind.equals("ring")) {
+      double radius = 30;
+      return new Ring(
+          id,
+          "Ring " + number,
+          List.of(new Ring.Circle(24, radius)),
+          0,
+          360,
+          true,
+          left + radius,
+          top + radius);
+    }
+    throw new InputException("kind", kind, "panel, strip or ring");
   }
 
   @PostMapping("/{fixture}")
@@ -116,25 +130,29 @@ class LayoutController {
     ObjectNode node = FormValues.over(part, form);
     node.put("kind", part.get("kind").stringValue()).put("id", id);
     if (node.has("path") && form.containsKey("path")) {
-      path(node.putArray("path"), form.get("path"));
+      pairs(node.putArray("path"), "path", form.get("path"), "xMm", "yMm");
+    }
+    if (node.has("circles") && form.containsKey("circles")) {
+      pairs(node.putArray("circles"), "circles", form.get("circles"), "count", "radiusMm");
     }
     return GadgetJson.fixture(node);
   }
 
-  /** One corner a line: x, y in mm; a comma stands between them, or a blank. */
-  private static void path(ArrayNode path, String text) {
+  /** Two numbers a line; a comma stands between them, or a blank. */
+  private static void pairs(
+      ArrayNode list, String field, String text, String first, String second) {
     List<String> lines = text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
     List<InputError> errors = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
       String[] parts = lines.get(i).split("\\s*[,;\\s]\\s*");
       if (parts.length != 2) {
         errors.add(
-            new InputError("path[" + i + "]", lines.get(i), "two numbers in mm, such as 120, 35"));
+            new InputError(field + "[" + i + "]", lines.get(i), "two numbers, such as 120, 35"));
         continue;
       }
-      ObjectNode point = path.addObject();
-      FormValues.putNumber(point, "xMm", parts[0]);
-      FormValues.putNumber(point, "yMm", parts[1]);
+      ObjectNode entry = list.addObject();
+      FormValues.putNumber(entry, first, parts[0]);
+      FormValues.putNumber(entry, second, parts[1]);
     }
     if (!errors.isEmpty()) {
       throw new InputException(errors);

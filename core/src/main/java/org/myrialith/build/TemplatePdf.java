@@ -1,0 +1,203 @@
+package org.myrialith.build;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import org.apache.pdfbox.util.Matrix;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
+
+/**
+ * A template as PDF at 1:1: a circle and a cross for each emitter, a heavy circle where data enters
+ * a fixture, the names, on each sheet a bar of 100 mm to check the print by, registration marks in
+ * the overlaps.
+ *
+ * @param title of the gadget
+ */
+public record TemplatePdf(Template template, String title) {
+  private static final float POINTS_PER_MM = 72f / 25.4f;
+  private static final float HAIR_MM = 0.1f;
+  private static final float CROSS_MM = 2f;
+  private static final float CHECK_MM = 100f;
+
+  /** Handles of a Bézier quarter circle. */
+  private static final float ROUND = 0.5522848f;
+
+  /** Returns the file. */
+  public byte[] bytes() {
+    try (PDDocument document = new PDDocument()) {
+      PDFont font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
+      PDViewerPreferences preferences =
+          new PDViewerPreferences(new org.apache.pdfbox.cos.COSDictionary());
+      preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
+      document.getDocumentCatalog().setViewerPreferences(preferences);
+      for (Template.Sheet sheet : template.sheets()) {
+        PDPage page =
+            new PDPage(
+                new PDRectangle(
+                    (float) template.sheetWidthMm() * POINTS_PER_MM,
+                    (float) template.sheetHeightMm() * POINTS_PER_MM));
+        document.addPage(page);
+        try (PDPageContentStream ink = new PDPageContentStream(document, page)) {
+          new Pen(ink, font, sheet).draw();
+        }
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      document.save(out);
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException("writing to memory", e);
+    }
+  }
+
+  /** Draws one sheet; coordinates are mm from the sheet's left top corner. */
+  private final class Pen {
+    private final PDPageContentStream ink;
+    private final PDFont font;
+    private final Template.Sheet sheet;
+    private final float height = (float) template.sheetHeightMm();
+
+    Pen(PDPageContentStream ink, PDFont font, Template.Sheet sheet) {
+      this.ink = ink;
+      this.font = font;
+      this.sheet = sheet;
+    }
+
+    void draw() throws IOException {
+      ink.transform(Matrix.getScaleInstance(POINTS_PER_MM, POINTS_PER_MM));
+      ink.setLineWidth(HAIR_MM);
+      foot();
+      registration();
+      ink.addRect(
+          (float) Template.MARGIN_MM,
+          height - (float) (Template.MARGIN_MM + template.windowHeightMm()),
+          (float) template.windowWidthMm(),
+          (float) template.windowHeightMm());
+      ink.clip();
+      for (Emitter emitter : template.layout().emitters()) {
+        mark(emitter);
+      }
+    }
+
+    private float x(double layoutMm) {
+      return (float) (Template.MARGIN_MM + layoutMm - sheet.leftMm());
+    }
+
+    private float y(double layoutMm) {
+      return (float) (height - (Template.MARGIN_MM + layoutMm - sheet.topMm()));
+    }
+
+    private void mark(Emitter emitter) throws IOException {
+      float x = x(emitter.place().xMm());
+      float y = y(emitter.place().yMm());
+      boolean first = emitter.index() == 0;
+      ink.setLineWidth(first ? 4 * HAIR_MM : HAIR_MM);
+      circle(x, y, (float) template.holeMm() / 2);
+      ink.setLineWidth(HAIR_MM);
+      cross(x, y);
+      if (first) {
+        Fixture fixture = template.layout().fixtures().get(emitter.fixture());
+        words(
+            x + (float) template.holeMm() / 2 + 1,
+            y + (float) template.holeMm() / 2 + 1,
+            3.2f,
+            fixture.name());
+      }
+    }
+
+    private void cross(float x, float y) throws IOException {
+      line(x - CROSS_MM / 2, y, x + CROSS_MM / 2, y);
+      line(x, y - CROSS_MM / 2, x, y + CROSS_MM / 2);
+    }
+
+    private void line(float x1, float y1, float x2, float y2) throws IOException {
+      ink.moveTo(x1, y1);
+      ink.lineTo(x2, y2);
+      ink.stroke();
+    }
+
+    private void circle(float x, float y, float r) throws IOException {
+      float h = ROUND * r;
+      ink.moveTo(x + r, y);
+      ink.curveTo(x + r, y + h, x + h, y + r, x, y + r);
+      ink.curveTo(x - h, y + r, x - r, y + h, x - r, y);
+      ink.curveTo(x - r, y - h, x - h, y - r, x, y - r);
+      ink.curveTo(x + h, y - r, x + r, y - h, x + r, y);
+      ink.stroke();
+    }
+
+    private void foot() throws IOException {
+      float base = (float) Template.MARGIN_MM;
+      float left = (float) Template.MARGIN_MM;
+      ink.setLineWidth(3 * HAIR_MM);
+      line(left, base, left + CHECK_MM, base);
+      line(left, base, left, base + 3);
+      line(left + CHECK_MM, base, left + CHECK_MM, base + 3);
+      words(
+          left + 2,
+          base + 1.2f,
+          2.8f,
+          "this bar is 100 mm: print at 100 %, not fitted to the page");
+      words(
+          left,
+          base + 5.5f,
+          3.2f,
+          "%s   sheet %d of %d, column %d, row %d"
+              .formatted(
+                  title,
+                  sheet.row() * template.columns() + sheet.column() + 1,
+                  template.columns() * template.rows(),
+                  sheet.column() + 1,
+                  sheet.row() + 1));
+    }
+
+    /** A ringed cross in the middle of each overlap, a quarter and three quarters along. */
+    private void registration() throws IOException {
+      double half = Template.OVERLAP_MM / 2;
+      for (double share : new double[] {0.25, 0.75}) {
+        float along = (float) (height - Template.MARGIN_MM - template.windowHeightMm() * share);
+        float across = (float) (Template.MARGIN_MM + template.windowWidthMm() * share);
+        if (sheet.column() > 0) {
+          target((float) (Template.MARGIN_MM + half), along);
+        }
+        if (sheet.column() + 1 < template.columns()) {
+          target((float) (Template.MARGIN_MM + template.windowWidthMm() - half), along);
+        }
+        if (sheet.row() > 0) {
+          target(across, (float) (height - Template.MARGIN_MM - half));
+        }
+        if (sheet.row() + 1 < template.rows()) {
+          target(across, (float) (height - Template.MARGIN_MM - template.windowHeightMm() + half));
+        }
+      }
+    }
+
+    private void target(float x, float y) throws IOException {
+      ink.setLineWidth(HAIR_MM);
+      circle(x, y, 1.5f);
+      line(x - 3, y, x + 3, y);
+      line(x, y - 3, x, y + 3);
+    }
+
+    private void words(float x, float y, float sizeMm, String text) throws IOException {
+      ink.beginText();
+      ink.setFont(font, sizeMm);
+      ink.newLineAtOffset(x, y);
+      ink.showText(plain(text));
+      ink.endText();
+    }
+
+    /** The fonts that every reader has know Latin letters only; others become a dot. */
+    private static String plain(String text) {
+      return text.replaceAll("[^\\x20-\\x7e\\xa1-\\xac\\xae-\\xff]", "\u00b7");
+    }
+  }
+}

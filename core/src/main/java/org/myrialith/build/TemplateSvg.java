@@ -1,0 +1,58 @@
+package org.myrialith.build;
+
+import java.util.Locale;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.LayoutPlan;
+
+/**
+ * A template as one SVG at 1:1, for cutters and drawing programs: a circle for each hole, named by
+ * fixture and index, and a bar of 100 mm.
+ *
+ * @param holeMm diameter of the circles
+ */
+public record TemplateSvg(LayoutPlan layout, double holeMm) {
+  private static final double EDGE_MM = Template.EDGE_MM;
+
+  public TemplateSvg {
+    Template.HOLE.require("hole", holeMm);
+  }
+
+  /** Returns the file. */
+  public String text() {
+    LayoutPlan.Box box = layout.box();
+    double left = box.leftMm() - EDGE_MM;
+    double top = box.topMm() - EDGE_MM;
+    double width = Math.max(box.widthMm(), 100) + 2 * EDGE_MM;
+    double height = box.heightMm() + 3 * EDGE_MM;
+    StringBuilder svg = new StringBuilder();
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.3fmm\" height=\"%.3fmm\" viewBox=\"%.3f %.3f %.3f %.3f\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.1\">%n",
+            width,
+            height,
+            left,
+            top,
+            width,
+            height));
+    for (Emitter emitter : layout.emitters()) {
+      svg.append(
+          String.format(
+              Locale.ROOT,
+              "<circle id=\"%s-%d\" cx=\"%.3f\" cy=\"%.3f\" r=\"%.3f\"/>%n",
+              layout.fixtures().get(emitter.fixture()).id(),
+              emitter.index(),
+              emitter.place().xMm(),
+              emitter.place().yMm(),
+              holeMm / 2));
+    }
+    double barTop = top + height - EDGE_MM;
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<path id=\"check-100mm\" d=\"M%.3f %.3fv-3h100v3\"/>%n",
+            box.leftMm(),
+            barTop));
+    return svg.append("</svg>\n").toString();
+  }
+}

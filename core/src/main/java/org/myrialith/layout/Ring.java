@@ -1,0 +1,181 @@
+package org.myrialith.layout;
+
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Text;
+
+/**
+ * Emitters on one circle or on circles round one centre, whole or in part.
+ *
+ * <p>Angles are degrees from straight up, clockwise as the viewer sees it. A whole ring spaces its
+ * emitters evenly all round; an arc (sweep under 360°) has one at each end. A picture has a row for
+ * each circle, in their order, and as many columns as the fullest circle; emitters of a sparser
+ * circle show the cells that lie at their angle.
+ *
+ * @param circles in the order the data runs, at least one
+ * @param startDegrees of the first emitter of each circle
+ * @param sweepDegrees over which a circle's emitters spread, 360 for whole rings
+ * @param clockwise the way the data runs; otherwise the other way
+ * @param centreXMm of all circles
+ * @param centreYMm of all circles
+ */
+public record Ring(
+    String id,
+    String name,
+    List<Circle> circles,
+    double startDegrees,
+    double sweepDegrees,
+    boolean clockwise,
+    double centreXMm,
+    double centreYMm)
+    implements Fixture {
+  /** Allowed start angle. */
+  public static final Bounds START = Bounds.measure(-360, 360, "°");
+
+  /** Allowed sweep. */
+  public static final Bounds SWEEP = Bounds.measure(1, 360, "°");
+
+  /** Most circles of a ring. */
+  public static final int MOST_CIRCLES = 32;
+
+  private static final double WHOLE = 360;
+
+  /**
+   * One circle.
+   *
+   * @param count emitters on it
+   * @param radiusMm to their centres; 0 for a single emitter in the middle
+   */
+  public record Circle(int count, double radiusMm) {
+    /** Allowed count. */
+    public static final Bounds COUNT = Bounds.count(1, 2048);
+
+    /** Allowed radius. */
+    public static final Bounds RADIUS = Bounds.measure(0, 5000, "mm");
+
+    public Circle {
+      COUNT.require("count", count);
+      RADIUS.require("radiusMm", radiusMm);
+      if (radiusMm == 0 && count > 1) {
+        throw new InputException(
+            "radiusMm",
+            "0",
+            "more than 0 mm for " + count + " emitters; 0 only for a single one in the middle");
+      }
+    }
+  }
+
+  public Ring {
+    Text.id("id", id);
+    name = Text.name("name", name);
+    circles = List.copyOf(circles);
+    if (circles.isEmpty() || circles.size() > MOST_CIRCLES) {
+      throw new InputException(
+          "circles", circles.size() + " circles", "1 to " + MOST_CIRCLES + " circles");
+    }
+    START.require("startDegrees", startDegrees);
+    SWEEP.require("sweepDegrees", sweepDegrees);
+    PLACE.require("centreXMm", centreXMm);
+    PLACE.require("centreYMm", centreYMm);
+    if (fullest(circles) * circles.size() > MOST_EMITTERS) {
+      throw new InputException(
+          "circles",
+          circles.size() + " × " + fullest(circles),
+          "at most " + MOST_EMITTERS + " cells");
+    }
+  }
+
+  private static int fullest(List<Circle> circles) {
+    return circles.stream().mapToInt(Circle::count).max().orElse(0);
+  }
+
+  /** Returns whether the circles are whole. */
+  public boolean whole() {
+    return sweepDegrees == WHOLE;
+  }
+
+  /** Returns the angle between neighbours of a circle (degrees), 0 for a single emitter. */
+  public double stepDegrees(Circle circle) {
+    int steps = whole() ? circle.count() : circle.count() - 1;
+    return steps == 0 ? 0 : sweepDegrees / steps;
+  }
+
+  @Override
+  public int count() {
+    return circles.stream().mapToInt(Circle::count).sum();
+  }
+
+  @Override
+  public int seenColumns() {
+    return fullest(circles);
+  }
+
+  @Override
+  public int seenRows() {
+    return circles.size();
+  }
+
+  @Override
+  public Place place(int index) {
+    Objects.checkIndex(index, count());
+    int row = 0;
+    int at = index;
+    while (at >= circles.get(row).count()) {
+      at -= circles.get(row).count();
+      row++;
+    }
+    Circle circle = circles.get(row);
+    double angle = Math.toRadians(startDegrees + (clockwise ? 1 : -1) * at * stepDegrees(circle));
+    int column = (int) ((2L * at + 1) * seenColumns() / (2L * circle.count()));
+    return new Place(
+        centreXMm + circle.radiusMm() * Math.sin(angle),
+        centreYMm - circle.radiusMm() * Math.cos(angle),
+        column,
+        row);
+  }
+
+  @Override
+  public double pitchMm() {
+    double least = Double.POSITIVE_INFINITY;
+    for (Circle circle : circles) {
+      if (circle.count() > 1) {
+        double half = Math.toRadians(Math.min(180, stepDegrees(circle))) / 2;
+        least = Math.min(least, 2 * circle.radiusMm() * Math.sin(half));
+      }
+    }
+    for (int i = 1; i < circles.size(); i++) {
+      double apart = Math.abs(circles.get(i).radiusMm() - circles.get(i - 1).radiusMm());
+      least = apart > 0 ? Math.min(least, apart) : least;
+    }
+    return Double.isFinite(least) ? least : LONE_PITCH_MM;
+  }
+
+  @Override
+  public Ring movedBy(double dxMm, double dyMm) {
+    return new Ring(
+        id,
+        name,
+        circles,
+        startDegrees,
+        sweepDegrees,
+        clockwise,
+        centreXMm + dxMm,
+        centreYMm + dyMm);
+  }
+
+  @Override
+  public Ring renamed(String newId, String newName) {
+    return new Ring(
+        newId, newName, circles, startDegrees, sweepDegrees, clockwise, centreXMm, centreYMm);
+  }
+
+  @Override
+  public String describe() {
+    String shape = whole() ? "ring" : "arc";
+    return circles.size() == 1
+        ? shape + " of " + count()
+        : circles.size() + " " + shape + "s, " + count() + " in all";
+  }
+}

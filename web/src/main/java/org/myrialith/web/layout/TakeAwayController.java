@@ -1,0 +1,87 @@
+package org.myrialith.web.layout;
+
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import org.myrialith.build.EmitterMap;
+import org.myrialith.build.Paper;
+import org.myrialith.build.Template;
+import org.myrialith.build.TemplatePdf;
+import org.myrialith.build.TemplateSvg;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.web.desk.TakenFile;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Maps and templates of a layout, as files. */
+@Controller
+@RequestMapping("/gadgets/{id}/r/{revision}")
+class TakeAwayController {
+  private final Projects projects;
+
+  TakeAwayController(Projects projects) {
+    this.projects = projects;
+  }
+
+  @GetMapping("/map.csv")
+  ResponseEntity<byte[]> csv(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return text(plan, "-map.csv", "text/csv;charset=UTF-8", new EmitterMap(plan.layout()).csv());
+  }
+
+  @GetMapping("/map.json")
+  ResponseEntity<byte[]> json(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return text(plan, "-map.json", "application/json", new EmitterMap(plan.layout()).json());
+  }
+
+  @GetMapping("/template.svg")
+  ResponseEntity<byte[]> svg(
+      @PathVariable UUID id,
+      @PathVariable int revision,
+      @RequestParam(defaultValue = "5") String hole) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return text(
+        plan,
+        "-template.svg",
+        "image/svg+xml",
+        new TemplateSvg(plan.layout(), millimetres(hole)).text());
+  }
+
+  @GetMapping("/template.pdf")
+  ResponseEntity<byte[]> pdf(
+      @PathVariable UUID id,
+      @PathVariable int revision,
+      @RequestParam(defaultValue = "5") String hole,
+      @RequestParam(defaultValue = "a4") String paper) {
+    GadgetPlan plan = projects.plan(id, revision);
+    Paper chosen = Paper.of(paper);
+    if (chosen == null) {
+      throw new InputException("paper", paper, "a4, a3 or letter");
+    }
+    Template template = new Template(plan.layout(), millimetres(hole), chosen);
+    return TakenFile.of(
+        plan,
+        "-template.pdf",
+        "application/pdf",
+        new TemplatePdf(template, plan.gadget().title()).bytes());
+  }
+
+  private static double millimetres(String text) {
+    try {
+      return Double.parseDouble(text.strip().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new InputException("hole", text, Template.HOLE.allowed());
+    }
+  }
+
+  private static ResponseEntity<byte[]> text(
+      GadgetPlan plan, String ending, String type, String text) {
+    return TakenFile.of(plan, ending, type, text.getBytes(StandardCharsets.UTF_8));
+  }
+}
