@@ -35,6 +35,14 @@ class LitPlan extends HTMLElement {
     return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
   }
 
+  /** Shows a piece and its name elsewhere until the server has placed it. */
+  shift(piece, x, y) {
+    const name = this.drawing.querySelector(`[data-name="${CSS.escape(piece.dataset.fixture)}"]`);
+    for (const each of [piece, name]) {
+      each?.setAttribute("transform", `translate(${x} ${y})`);
+    }
+  }
+
   lift(event) {
     const piece = event.target.closest(".piece");
     if (!piece || event.button !== 0) {
@@ -48,7 +56,7 @@ class LitPlan extends HTMLElement {
     const drag = (e) => {
       const to = this.point(e);
       by = { x: Math.round(to.x - from.x), y: Math.round(to.y - from.y) };
-      piece.setAttribute("transform", `translate(${by.x} ${by.y})`);
+      this.shift(piece, by.x, by.y);
       this.dragged = this.dragged || Math.hypot(to.x - from.x, to.y - from.y) > unit / 4;
     };
     const drop = () => {
@@ -57,7 +65,7 @@ class LitPlan extends HTMLElement {
       if (this.dragged && (by.x || by.y)) {
         this.send(piece, by.x, by.y);
       } else {
-        piece.removeAttribute("transform");
+        this.shift(piece, 0, 0);
       }
     };
     window.addEventListener("pointermove", drag);
@@ -75,7 +83,7 @@ class LitPlan extends HTMLElement {
     this.pending = this.pending?.piece === piece ? this.pending : { piece, x: 0, y: 0 };
     this.pending.x += way[0] * far;
     this.pending.y += way[1] * far;
-    piece.setAttribute("transform", `translate(${this.pending.x} ${this.pending.y})`);
+    this.shift(piece, this.pending.x, this.pending.y);
     // presses in a row are one move
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {

@@ -51,7 +51,9 @@ public record Drawing(
   /** Draws the layout. */
   public static Drawing of(LayoutPlan plan) {
     LayoutPlan.Box box = plan.box();
-    double edge = 0.09 * Math.max(100, Math.max(box.widthMm(), box.heightMm()));
+    double pitch = plan.fixtures().stream().mapToDouble(Fixture::pitchMm).max().orElse(0);
+    // room for half a pitch and a name above the topmost fixture
+    double edge = 0.1 * Math.max(100, Math.max(box.widthMm(), box.heightMm())) + pitch / 2;
     double width = Math.max(box.widthMm(), 100) + 2 * edge;
     double height = Math.max(box.heightMm(), 40) + 2.3 * edge;
     // the drawing is shown at about 16 : 9; a taller one is scaled by its height
