@@ -4,6 +4,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -56,7 +57,7 @@ public final class LevelTable {
 
   /** Returns how many different levels the table uses, dark included. */
   public int distinctLevels() {
-    return (int) java.util.stream.IntStream.range(0, SIZE).map(this::level).distinct().count();
+    return (int) IntStream.range(0, SIZE).map(this::level).distinct().count();
   }
 
   /** Returns how many asked values above 0 come out dark. */

@@ -1,6 +1,7 @@
 package org.myrialith.colour;
 
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Quantity;
 
 /** How asked values, 0 to 1, become light, 0 to 1. Monotone, 0 to 0 and 1 to 1. */
 public sealed interface Transfer {
@@ -34,12 +35,12 @@ public sealed interface Transfer {
 
     @Override
     public String describe() {
-      return "power law, exponent " + org.myrialith.finding.Quantity.number(exponent);
+      return "power law, exponent " + Quantity.number(exponent);
     }
 
     @Override
     public String formula() {
-      return "Y = v^" + org.myrialith.finding.Quantity.number(exponent);
+      return "Y = v^" + Quantity.number(exponent);
     }
   }
 

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.myrialith.colour.Levels;
@@ -129,7 +130,7 @@ public record FirmwarePlan(
         (packing, bytes) ->
             numbers.add(
                 new Reckoning(
-                    "packed-" + packing.name().toLowerCase(java.util.Locale.ROOT),
+                    "packed-" + packing.name().toLowerCase(Locale.ROOT),
                     "Frames packed " + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
                     bytes,
                     "bytes",

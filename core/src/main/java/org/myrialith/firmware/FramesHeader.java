@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.myrialith.colour.Levels;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
@@ -135,8 +136,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     table(out, "uint8_t", name, IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff));
   }
 
-  private static void table(
-      StringBuilder out, String type, String name, java.util.stream.Stream<Integer> values) {
+  private static void table(StringBuilder out, String type, String name, Stream<Integer> values) {
     List<String> all = values.map(String::valueOf).toList();
     out.append("static const %s %s[%d] PROGMEM = {\n".formatted(type, name, all.size()));
     for (int at = 0; at < all.size(); at += 16) {

@@ -2,6 +2,7 @@ package org.myrialith.gadget;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Show;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
@@ -102,9 +104,7 @@ public final class GadgetPlan {
             .map(
                 c ->
                     new Load(c.pixels(), c.circuit().pixel(), gadget.power().controllerMilliamps()))
-            .orElse(
-                new Load(
-                    0, org.myrialith.parts.PixelClass.USUAL, gadget.power().controllerMilliamps()));
+            .orElse(new Load(0, PixelClass.USUAL, gadget.power().controllerMilliamps()));
     return PowerPlan.of(load, gadget.supply(), gadget.power(), gadget.colour(), show(), levels());
   }
 
@@ -185,7 +185,7 @@ public final class GadgetPlan {
           Finding.of(Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
               .advising("Add a fixture and a frame."));
     }
-    all.sort(java.util.Comparator.comparing(Finding::step));
+    all.sort(Comparator.comparing(Finding::step));
     return List.copyOf(all);
   }
 
@@ -270,7 +270,7 @@ public final class GadgetPlan {
   public List<Finding> findings(Step step) {
     return findings().stream()
         .filter(f -> f.step() == step)
-        .sorted(java.util.Comparator.comparing(Finding::verdict).reversed())
+        .sorted(Comparator.comparing(Finding::verdict).reversed())
         .toList();
   }
 
@@ -349,12 +349,7 @@ public final class GadgetPlan {
    * @param remedyKey which of its remedies
    */
   public Optional<Gadget> mended(String findingKey, String remedyKey) {
-    return findings().stream()
-        .filter(f -> f.key().equals(findingKey))
-        .flatMap(f -> f.remedies().stream())
-        .filter(r -> r.key().equals(remedyKey))
-        .findFirst()
-        .map(remedy -> Mending.apply(gadget, remedy));
+    return remedy(findingKey, remedyKey).map(remedy -> Mending.apply(gadget, remedy));
   }
 
   /** Returns the remedy of those keys, if this plan has it. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -194,16 +195,16 @@ public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Em
   /** Two centres nearer than this are one place (mm): no package of the class is smaller. */
   private static final double SAME_PLACE_MM = 0.5;
 
-  private java.util.Optional<Finding> overlap() {
+  private Optional<Finding> overlap() {
     Map<Long, List<Emitter>> cells = new HashMap<>();
     for (Emitter emitter : emitters) {
       Emitter near = nearIn(cells, emitter);
       if (near != null) {
-        return java.util.Optional.of(samePlace(near, emitter));
+        return Optional.of(samePlace(near, emitter));
       }
       cells.computeIfAbsent(cell(emitter, 0, 0), key -> new ArrayList<>(1)).add(emitter);
     }
-    return java.util.Optional.empty();
+    return Optional.empty();
   }
 
   private static Emitter nearIn(Map<Long, List<Emitter>> cells, Emitter emitter) {

@@ -3,6 +3,7 @@ package org.myrialith.finding;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -59,10 +60,10 @@ class QuantityTest {
 
   @Test
   void theWorstVerdictCounts() {
-    assertThat(Verdict.worst(java.util.List.of())).isEqualTo(Verdict.HOLDS);
+    assertThat(Verdict.worst(List.of())).isEqualTo(Verdict.HOLDS);
     assertThat(
             Verdict.worst(
-                java.util.List.of(
+                List.of(
                     Finding.of(Step.POWER, "a", Verdict.TIGHT, ""),
                     Finding.of(Step.POWER, "b", Verdict.OPEN, ""))))
         .isEqualTo(Verdict.TIGHT);

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -140,7 +141,7 @@ class FirmwareOutsideTest {
     List<Levels> expected = sent(plan);
     long waited = 0;
     for (int m = 0; m < moments * 2; m++) {
-      byte[] levels = java.util.HexFormat.of().parseHex(lines[m * 2]);
+      byte[] levels = HexFormat.of().parseHex(lines[m * 2]);
       assertThat(Levels.of(levels)).as("moment %d", m).isEqualTo(expected.get(m % moments));
       waited += Integer.parseInt(lines[m * 2 + 1].substring("wait ".length()));
     }

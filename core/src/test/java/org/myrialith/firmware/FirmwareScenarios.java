@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -19,6 +20,7 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -48,7 +50,7 @@ final class FirmwareScenarios {
       byte[] rgb = new byte[14 * 3];
       random.nextBytes(rgb);
       if (f == 3) {
-        java.util.Arrays.fill(rgb, (byte) 255);
+        Arrays.fill(rgb, (byte) 255);
       }
       frames.add(new Frame(Picture.of(14, 1, rgb), 20 + 10 * f));
     }
@@ -57,7 +59,7 @@ final class FirmwareScenarios {
     return new Gadget(
         "Noise",
         "",
-        org.myrialith.parts.Controller.AVR8_32K,
+        Controller.AVR8_32K,
         Optional.of(new Supply("port", 5, 0.5)),
         List.of(strip),
         List.of(
@@ -90,7 +92,7 @@ final class FirmwareScenarios {
     return new Gadget(
         "Bars",
         "",
-        org.myrialith.parts.Controller.AVR8_32K,
+        Controller.AVR8_32K,
         Optional.empty(),
         List.of(panel, strip),
         List.of(

@@ -9,9 +9,12 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Random;
 import java.util.zip.CRC32;
+import java.util.zip.Deflater;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
@@ -25,7 +28,7 @@ class HostileImageTest {
   private static byte[] gif(int columns, int rows, int parts) {
     ByteBuffer out =
         ByteBuffer.allocate(13 + 6 + parts * BLACK_DOT.length + 1).order(ByteOrder.LITTLE_ENDIAN);
-    out.put("GIF89a".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+    out.put("GIF89a".getBytes(StandardCharsets.US_ASCII));
     out.putShort((short) columns)
         .putShort((short) rows)
         .put((byte) 0x80)
@@ -66,10 +69,7 @@ class HostileImageTest {
   @Test
   void nothingAndOtherKindsAreRefused() {
     assertThatThrownBy(() -> frames(new byte[0])).hasMessageContaining("nothing");
-    assertThatThrownBy(
-            () ->
-                frames(
-                    "BM is not one of them".getBytes(java.nio.charset.StandardCharsets.US_ASCII)))
+    assertThatThrownBy(() -> frames("BM is not one of them".getBytes(StandardCharsets.US_ASCII)))
         .hasMessageContaining("a GIF or a PNG");
     assertThatThrownBy(() -> frames(new byte[(16 << 20) + 1]))
         .hasMessageContaining("at most 16777216 bytes");
@@ -95,11 +95,10 @@ class HostileImageTest {
   @Test
   void aCompressedTextBombInAPngIsPassedOver() throws Exception {
     byte[] png = png(new BufferedImage(4, 4, BufferedImage.TYPE_INT_RGB));
-    java.util.zip.Deflater deflater = new java.util.zip.Deflater(9);
+    Deflater deflater = new Deflater(9);
     ByteArrayOutputStream packed = new ByteArrayOutputStream();
-    packed.writeBytes("Comment\0\0".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
-    try (java.util.zip.DeflaterOutputStream out =
-        new java.util.zip.DeflaterOutputStream(packed, deflater)) {
+    packed.writeBytes("Comment\0\0".getBytes(StandardCharsets.US_ASCII));
+    try (DeflaterOutputStream out = new DeflaterOutputStream(packed, deflater)) {
       byte[] zeros = new byte[1 << 20];
       for (int i = 0; i < 512; i++) {
         out.write(zeros);
@@ -109,7 +108,7 @@ class HostileImageTest {
     ByteBuffer bomb = ByteBuffer.allocate(png.length + text.length + 12);
     bomb.put(png, 0, 33).putInt(text.length);
     byte[] named = new byte[text.length + 4];
-    System.arraycopy("zTXt".getBytes(java.nio.charset.StandardCharsets.US_ASCII), 0, named, 0, 4);
+    System.arraycopy("zTXt".getBytes(StandardCharsets.US_ASCII), 0, named, 0, 4);
     System.arraycopy(text, 0, named, 4, text.length);
     CRC32 crc = new CRC32();
     crc.update(named);

@@ -3,6 +3,8 @@ package org.myrialith.frames;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.formats.Raster;
@@ -39,7 +41,7 @@ class PictureTest {
   }
 
   private static List<String> lit(Picture picture) {
-    List<String> cells = new java.util.ArrayList<>();
+    List<String> cells = new ArrayList<>();
     for (int row = 0; row < picture.rows(); row++) {
       for (int column = 0; column < picture.columns(); column++) {
         if (picture.colour(column, row) != 0) {
@@ -71,7 +73,7 @@ class PictureTest {
   void trimmingKeepsShapes() {
     // 6 x 2, red in the middle third: on a square picture of 2 x 2 only the middle third is left
     int[] argb = new int[12];
-    java.util.Arrays.fill(argb, 0xff0000ff);
+    Arrays.fill(argb, 0xff0000ff);
     for (int cell : new int[] {2, 3, 8, 9}) {
       argb[cell] = 0xffff0000;
     }
@@ -91,7 +93,7 @@ class PictureTest {
   @Test
   void boxAveragesOfOddRatiosKeepTheLight() {
     int[] argb = new int[7 * 5];
-    java.util.Arrays.fill(argb, 0xff406080);
+    Arrays.fill(argb, 0xff406080);
     Picture even = Fit.BOX.apply(new Raster(7, 5, argb), 3, 2);
     for (int cell = 0; cell < 6; cell++) {
       assertThat(even.colour(cell % 3, cell / 3)).isEqualTo(0x406080);

@@ -3,6 +3,7 @@ package org.myrialith.gadget;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import net.jqwik.api.Arbitrary;
@@ -127,7 +128,7 @@ class GadgetPlanTest {
     assertThat(plan.findings(Step.CIRCUITS))
         .anySatisfy(f -> assertThat(f.key()).isEqualTo("unchained-f1"));
     byte[] seen = plan.seen(0);
-    assertThat(java.util.Arrays.copyOf(seen, 128 * 3)).containsOnly(0);
+    assertThat(Arrays.copyOf(seen, 128 * 3)).containsOnly(0);
     assertThat(plan.power().load().pixels()).isEqualTo(40);
   }
 

@@ -3,6 +3,7 @@ package org.myrialith.power;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -120,7 +121,7 @@ class PowerPlanTest {
   void peakAndMeanAreThoseOfTheMoments() {
     Frame dark = new Frame(Picture.dark(10, 1), 300);
     byte[] white = new byte[30];
-    java.util.Arrays.fill(white, (byte) 255);
+    Arrays.fill(white, (byte) 255);
     Frame full = new Frame(Picture.of(10, 1, white), 100);
     PowerPlan plan =
         plan(
@@ -151,7 +152,7 @@ class PowerPlanTest {
   @Test
   void theSecondSchoolHoldsOnlyWithTheLimiter() {
     byte[] dim = new byte[150];
-    java.util.Arrays.fill(dim, (byte) 40);
+    Arrays.fill(dim, (byte) 40);
     Frame frame = new Frame(Picture.of(50, 1, dim), 100);
     Supply port = new Supply("port", 5, 0.9);
     PowerPlan worst =

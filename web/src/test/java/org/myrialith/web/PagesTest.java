@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -234,8 +237,8 @@ class PagesTest {
     Path text = Files.writeString(folder.resolve("<b>nö.png"), "not a picture");
     Path large = Files.write(folder.resolve("large.gif"), new byte[(16 << 20) + 4096]);
     byte[] huge = new byte[40];
-    System.arraycopy("GIF89a".getBytes(java.nio.charset.StandardCharsets.US_ASCII), 0, huge, 0, 6);
-    java.util.Arrays.fill(huge, 6, 10, (byte) 0xff);
+    System.arraycopy("GIF89a".getBytes(StandardCharsets.US_ASCII), 0, huge, 0, 6);
+    Arrays.fill(huge, 6, 10, (byte) 0xff);
     Path claims = Files.write(folder.resolve("claims.gif"), huge);
     try (Screen screen = Screen.open(address(id, "frames"))) {
       Page page = screen.page();
@@ -299,15 +302,14 @@ class PagesTest {
   void mapsAndTemplatesAreTakenAway() throws Exception {
     String id = application.bring(DemoGadgets.tideLantern());
     String at = "/gadgets/" + id + "/r/1/";
-    assertThat(
-            new String(application.bytes(at + "map.csv"), java.nio.charset.StandardCharsets.UTF_8))
+    assertThat(new String(application.bytes(at + "map.csv"), StandardCharsets.UTF_8))
         .startsWith("fixture,name,");
     assertThat(
             new String(
                 application.bytes(at + "template.pdf?paper=a3&hole=4,5"),
                 0,
                 5,
-                java.nio.charset.StandardCharsets.US_ASCII))
+                StandardCharsets.US_ASCII))
         .isEqualTo("%PDF-");
     assertThat(application.json("GET", at + "template.pdf?paper=b7", null).statusCode())
         .isEqualTo(422);
@@ -317,9 +319,7 @@ class PagesTest {
     try (Screen screen = Screen.open(application.address())) {
       Page page = screen.page();
       page.setContent(
-          new String(
-              application.bytes(at + "template.svg?hole=6"),
-              java.nio.charset.StandardCharsets.UTF_8));
+          new String(application.bytes(at + "template.svg?hole=6"), StandardCharsets.UTF_8));
       var first = page.locator("#f1-0").boundingBox();
       var last = page.locator("#f1-15").boundingBox();
       double mm = 25.4 / 96;
@@ -337,7 +337,7 @@ class PagesTest {
   void aGadgetOf8192PixelsStaysUsable() {
     Panel panel = new Panel("f1", "Wall", 128, 64, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
     byte[] rgb = new byte[8192 * 3];
-    new java.util.Random(1).nextBytes(rgb);
+    new Random(1).nextBytes(rgb);
     Gadget wall =
         Gadget.blank("Wall of pixels")
             .withFixture(panel)

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.colour.ColourSettings;
@@ -19,6 +22,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.power.School;
 import tools.jackson.databind.JsonNode;
@@ -97,7 +101,7 @@ class PreviewTest {
   void theFigureIsTheCurrentAsSentAndTellsWhatTheLimiterTook() {
     Gadget bright =
         gadget(new Frame(filled(5, 255), 60_000))
-            .withSupply(java.util.Optional.of(new org.myrialith.parts.Supply("cell", 5, 0.2)))
+            .withSupply(Optional.of(new Supply("cell", 5, 0.2)))
             .withPower(new PowerSettings(20, School.THESE_FRAMES, 20));
     String id = application.bring(bright);
     GadgetPlan plan = GadgetPlan.of(bright);
@@ -125,7 +129,7 @@ class PreviewTest {
       page.locator(".lamp-play").click();
       assertThat(page.locator(".lamp-play")).hasText("Play");
       page.locator(".lamp-day").click();
-      assertThat(page.locator(".lamp")).hasClass(java.util.regex.Pattern.compile(".*daylight.*"));
+      assertThat(page.locator(".lamp")).hasClass(Pattern.compile(".*daylight.*"));
       screen.holdAccessible();
     }
   }
@@ -149,9 +153,7 @@ class PreviewTest {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = Screen.open(application.address())) {
       Page page = screen.page();
-      page.emulateMedia(
-          new Page.EmulateMediaOptions()
-              .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+      page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
       page.navigate(application.address() + "/gadgets/" + id + "/frames?frame=11");
       assertThat(page.locator(".lamp-play")).hasText("Play");
       assertThat(page.locator(".lamp-figure")).containsText("4.00 A");

@@ -1,5 +1,7 @@
 package org.myrialith.web;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -81,8 +83,8 @@ public final class RunningApplication {
   public HttpResponse<String> send(HttpRequest request) {
     try {
       return client.send(request, HttpResponse.BodyHandlers.ofString());
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new AssertionError(e);
@@ -97,8 +99,8 @@ public final class RunningApplication {
               HttpRequest.newBuilder(URI.create(address + path)).build(),
               HttpResponse.BodyHandlers.ofByteArray())
           .body();
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new AssertionError(e);

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -176,7 +177,7 @@ class SavingTest {
                     "Long",
                     150,
                     60,
-                    java.util.List.of(new Strip.Point(0, 0), new Strip.Point(2500, 0))));
+                    List.of(new Strip.Point(0, 0), new Strip.Point(2500, 0))));
     String id = application.bring(gadget);
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
       Page page = screen.page();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.firmware.Packing;
 import org.myrialith.firmware.SentMoments;
@@ -89,7 +90,7 @@ final class Views {
       String says,
       String advice,
       List<Reckoning> reckonings,
-      List<org.myrialith.finding.Remedy> remedies) {
+      List<Remedy> remedies) {
     static FindingView of(Finding finding) {
       return new FindingView(
           finding.key(),

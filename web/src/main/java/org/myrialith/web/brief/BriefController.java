@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
@@ -57,8 +58,8 @@ class BriefController {
         .ifPresent(
             s -> {
               values.put("name", s.name());
-              values.put("volts", org.myrialith.finding.Quantity.number(s.volts()));
-              values.put("amps", org.myrialith.finding.Quantity.number(s.amps()));
+              values.put("volts", Quantity.number(s.volts()));
+              values.put("amps", Quantity.number(s.amps()));
             });
     return values;
   }

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.myrialith.drive.ChainPlan;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
@@ -140,8 +141,7 @@ class CircuitsController {
           ids.add(fixture);
         }
       }
-      default ->
-          throw new org.myrialith.finding.InputException("to", to, "earlier, later, off or on");
+      default -> throw new InputException("to", to, "earlier, later, off or on");
     }
     return ids;
   }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.GadgetJson;
@@ -51,9 +52,7 @@ class ColourController {
     page.addObject("darkTo", table.darkenedValues());
     page.addObject(
         "shades",
-        java.util.stream.IntStream.rangeClosed(0, 16)
-            .mapToObj(i -> shade(table, Math.min(255, i * 16)))
-            .toList());
+        IntStream.rangeClosed(0, 16).mapToObj(i -> shade(table, Math.min(255, i * 16))).toList());
     return page;
   }
 

@@ -1,5 +1,6 @@
 package org.myrialith.web.firmware;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -102,7 +103,7 @@ class FirmwareController {
   @GetMapping("/r/{revision}/gadget.json")
   ResponseEntity<byte[]> gadget(@PathVariable UUID id, @PathVariable int revision) {
     GadgetPlan plan = projects.plan(id, revision);
-    byte[] json = GadgetJson.write(plan.gadget()).getBytes(java.nio.charset.StandardCharsets.UTF_8);
+    byte[] json = GadgetJson.write(plan.gadget()).getBytes(StandardCharsets.UTF_8);
     return TakenFile.of(plan, ".json", MediaType.APPLICATION_JSON_VALUE, json);
   }
 }

@@ -2,8 +2,10 @@ package org.myrialith.web.frames;
 
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -140,7 +142,7 @@ public record FramesPage(
   }
 
   private static List<String> colours(Clip clip) {
-    java.util.Map<Integer, Integer> counts = new java.util.HashMap<>();
+    Map<Integer, Integer> counts = new HashMap<>();
     for (Picture picture :
         clip.frames().stream().map(Frame::picture).distinct().limit(20).toList()) {
       for (int cell = 0; cell < picture.columns() * picture.rows(); cell++) {

@@ -1,5 +1,6 @@
 package org.myrialith.web.frames;
 
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
@@ -36,7 +37,7 @@ public class ImageBench {
       }
       return work.call();
     } catch (ImageRefused e) {
-      throw new InputException(java.util.List.of(e.error()));
+      throw new InputException(List.of(e.error()));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("interrupted", e);

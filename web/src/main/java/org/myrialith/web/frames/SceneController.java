@@ -2,8 +2,10 @@ package org.myrialith.web.frames;
 
 import java.io.ByteArrayOutputStream;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.LayoutPlan;
@@ -80,11 +82,11 @@ class SceneController {
   }
 
   private static List<List<Number>> moments(GadgetPlan plan) {
-    return java.util.stream.IntStream.range(0, plan.show().moments().size())
+    return IntStream.range(0, plan.show().moments().size())
         .mapToObj(
             i -> {
               var moment = plan.show().moments().get(i);
-              List<Number> row = new java.util.ArrayList<>();
+              List<Number> row = new ArrayList<>();
               row.add(moment.startMillis());
               row.add(moment.holdMillis());
               row.add(plan.power().sentAmps(i));

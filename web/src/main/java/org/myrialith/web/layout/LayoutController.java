@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
+import org.myrialith.finding.Text;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Corner;
@@ -204,9 +205,7 @@ class LayoutController {
   }
 
   private static String shortened(String name) {
-    return name.length() > org.myrialith.finding.Text.NAME
-        ? name.substring(0, org.myrialith.finding.Text.NAME)
-        : name;
+    return name.length() > Text.NAME ? name.substring(0, Text.NAME) : name;
   }
 
   @PostMapping("/{fixture}/remove")

@@ -2,6 +2,7 @@ package org.myrialith.web.power;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Step;
@@ -67,7 +68,7 @@ class PowerController {
     }
     OneWirePixels chain = gadget.chain().get();
     Map<String, String> pixel = new HashMap<>(form);
-    pixel.keySet().retainAll(java.util.Set.of("channelMilliamps", "idleMilliamps"));
+    pixel.keySet().retainAll(Set.of("channelMilliamps", "idleMilliamps"));
     return planned.withChain(GadgetJson.circuit(FormValues.over(GadgetJson.write(chain), pixel)));
   }
 }

@@ -3,6 +3,7 @@ package org.myrialith.web.store;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -254,7 +255,7 @@ public class Projects {
 
   /** A line of the history. */
   public record RevisionLine(
-      int number, Integer parent, boolean beside, String summary, java.time.Instant at) {}
+      int number, Integer parent, boolean beside, String summary, Instant at) {}
 
   /** Returns a picture by its hash. */
   @Transactional(readOnly = true)

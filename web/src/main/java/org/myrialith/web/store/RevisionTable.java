@@ -1,5 +1,6 @@
 package org.myrialith.web.store;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -26,6 +27,6 @@ interface RevisionTable extends JpaRepository<Revision, Revision.Key> {
 
     String getSummary();
 
-    java.time.Instant getCreatedAt();
+    Instant getCreatedAt();
   }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.web.versions;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.myrialith.finding.Step;
@@ -61,7 +62,7 @@ class VersionsController {
   }
 
   private static List<Pair> pairs(GadgetPlan theirs, GadgetPlan mine) {
-    return java.util.Arrays.stream(Step.values())
+    return Arrays.stream(Step.values())
         .map(
             s ->
                 pair(

@@ -3,6 +3,7 @@ package org.myrialith.web.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
@@ -26,9 +27,7 @@ class DrawingTest {
   @Test
   void everythingLiesWithinTheView() {
     double[] view =
-        java.util.Arrays.stream(LANTERN.viewBox().split(" "))
-            .mapToDouble(Double::parseDouble)
-            .toArray();
+        Arrays.stream(LANTERN.viewBox().split(" ")).mapToDouble(Double::parseDouble).toArray();
     for (Drawing.Piece piece : LANTERN.pieces()) {
       assertThat(piece.left()).isGreaterThanOrEqualTo(view[0]);
       assertThat(piece.labelY() - LANTERN.unit()).isGreaterThanOrEqualTo(view[1]);
@@ -45,7 +44,7 @@ class DrawingTest {
       assertThat(piece.arrows()).hasSizeBetween(5, 33);
       for (String arrow : piece.arrows()) {
         double[] at =
-            java.util.Arrays.stream(arrow.substring(1).split("[ML ]+"))
+            Arrays.stream(arrow.substring(1).split("[ML ]+"))
                 .mapToDouble(Double::parseDouble)
                 .toArray();
         double left = Math.hypot(at[2] - at[0], at[3] - at[1]);
