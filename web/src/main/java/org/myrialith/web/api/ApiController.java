@@ -7,20 +7,16 @@ import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ZipWriter;
-import org.myrialith.frames.Clip;
 import org.myrialith.frames.Fit;
-import org.myrialith.frames.Frame;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.layout.Fixture;
 import org.myrialith.web.frames.ImageBench;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
@@ -156,31 +152,11 @@ class ApiController {
       HttpServletRequest request)
       throws IOException {
     byte[] file = body(request, ImageBounds.USUAL.fileBytes());
-    Fit how = Fit.of(fit);
-    if (how == null) {
-      throw new InputException("fit", fit, "nearest, box, trim or crop");
-    }
+    Fit how = ImageBench.fit(fit);
     return saved(
         id,
         projects.edit(
-            id, base, "Took in an image", g -> g.withClip(clip(g, fixture, file, how, append))));
-  }
-
-  private Clip clip(Gadget gadget, String id, byte[] file, Fit fit, boolean append) {
-    Fixture fixture =
-        gadget
-            .fixture(id)
-            .orElseThrow(
-                () -> new InputException("fixture", id, "the id of a fixture of this gadget"));
-    List<Frame> frames =
-        new ArrayList<>(images.read(file, fit, fixture.seenColumns(), fixture.seenRows()).frames());
-    Clip old = gadget.clipOn(id).orElse(null);
-    if (append && old != null) {
-      frames.addAll(0, old.frames());
-    }
-    return old != null
-        ? old.withFrames(frames)
-        : new Clip(gadget.freeId("k"), fixture.name(), id, frames);
+            id, base, "Took in an image", g -> images.take(g, fixture, file, how, append)));
   }
 
   @Operation(summary = "Returns the firmware as a ZIP; 404 when there is nothing to play")

@@ -73,7 +73,8 @@ class BriefController {
         "Changed the brief",
         gadget -> changed(gadget, form),
         "brief",
-        errors -> page(id, FormValues.refused(form, errors)));
+        form,
+        typed -> page(id, typed));
   }
 
   private static Gadget changed(Gadget gadget, Map<String, String> form) {

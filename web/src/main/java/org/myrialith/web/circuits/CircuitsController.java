@@ -103,7 +103,8 @@ class CircuitsController {
           return g.withChain(GadgetJson.circuit(node));
         },
         "circuits",
-        errors -> page(id, FormValues.refused(form, errors)));
+        form,
+        typed -> page(id, typed));
   }
 
   @PostMapping("/order")

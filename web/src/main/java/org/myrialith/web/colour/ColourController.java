@@ -95,6 +95,7 @@ class ColourController {
           return g.withColour(GadgetJson.colour(node));
         },
         "colour",
-        errors -> page(id, FormValues.refused(form, errors)));
+        form,
+        typed -> page(id, typed));
   }
 }

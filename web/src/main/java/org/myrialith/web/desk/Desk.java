@@ -1,6 +1,7 @@
 package org.myrialith.web.desk;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -58,6 +59,24 @@ public class Desk {
       page.addObject("refused", e.errors());
       return page;
     }
+  }
+
+  /**
+   * Edits by a form; when it is refused, shows the page again with what was typed and the errors
+   * beside the fields.
+   *
+   * @param again makes the page again from what its fields show
+   */
+  public ModelAndView edit(
+      UUID id,
+      int base,
+      String summary,
+      UnaryOperator<Gadget> edit,
+      String then,
+      Map<String, String> form,
+      Function<FormValues, ModelAndView> again) {
+    return edit(
+        id, base, summary, edit, then, errors -> again.apply(FormValues.refused(form, errors)));
   }
 
   /**

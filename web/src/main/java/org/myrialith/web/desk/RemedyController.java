@@ -2,6 +2,7 @@ package org.myrialith.web.desk;
 
 import java.util.UUID;
 import org.myrialith.finding.Remedy;
+import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.stereotype.Controller;
@@ -28,14 +29,13 @@ class RemedyController {
       @RequestParam String finding,
       @RequestParam String remedy,
       @RequestParam String here) {
-    Remedy chosen =
-        projects.plan(id, base).remedy(finding, remedy).orElseThrow(NotThereException::new);
+    GadgetPlan plan = projects.plan(id, base);
+    Remedy chosen = plan.remedy(finding, remedy).orElseThrow(NotThereException::new);
     return desk.edit(
         id,
         base,
         chosen.label(),
-        gadget ->
-            projects.plan(id, base).mended(finding, remedy).orElseThrow(NotThereException::new),
+        gadget -> plan.mended(finding, remedy).orElseThrow(),
         Sheet.page(here));
   }
 }

@@ -1,13 +1,18 @@
 package org.myrialith.web.frames;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageRefused;
+import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipImport;
 import org.myrialith.frames.Fit;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
 import org.springframework.stereotype.Component;
 
 /** Decodes images, two at a time: each may take over a hundred megabytes while it is at work. */
@@ -25,6 +30,43 @@ public class ImageBench {
    */
   public ClipImport read(byte[] file, Fit fit, int columns, int rows) {
     return inTurn(() -> ClipImport.read(file, fit, columns, rows));
+  }
+
+  /**
+   * Returns a gadget with an image as the clip of a fixture.
+   *
+   * @param append whether its frames go behind those that are there
+   * @throws InputException if the image can't be taken or there is no such fixture
+   */
+  public Gadget take(Gadget gadget, String fixture, byte[] file, Fit fit, boolean append) {
+    Fixture on =
+        gadget
+            .fixture(fixture)
+            .orElseThrow(
+                () -> new InputException("fixture", fixture, "the id of a fixture of this gadget"));
+    Clip old = gadget.clipOn(fixture).orElse(null);
+    List<Frame> frames = new ArrayList<>();
+    if (append && old != null) {
+      frames.addAll(old.frames());
+    }
+    frames.addAll(read(file, fit, on.seenColumns(), on.seenRows()).frames());
+    return gadget.withClip(
+        old != null
+            ? old.withFrames(frames)
+            : new Clip(gadget.freeId("k"), on.name(), fixture, frames));
+  }
+
+  /**
+   * Returns the fit of a key from a request.
+   *
+   * @throws InputException if there is none
+   */
+  public static Fit fit(String key) {
+    Fit fit = Fit.of(key);
+    if (fit == null) {
+      throw new InputException("fit", key, "nearest, box, trim or crop");
+    }
+    return fit;
   }
 
   <T> T inTurn(Callable<T> work) {

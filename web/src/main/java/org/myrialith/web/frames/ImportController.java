@@ -8,11 +8,9 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ImageFile;
-import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipImport;
 import org.myrialith.frames.Fit;
 import org.myrialith.frames.Frame;
-import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.desk.Desk;
 import org.myrialith.web.store.NotThereException;
@@ -82,7 +80,7 @@ class ImportController {
     var opened = desk.open(id);
     Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow(NotThereException::new);
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
-    Fit how = fit(fit);
+    Fit how = ImageBench.fit(fit);
     ClipImport result = images.read(file.bytes(), how, on.seenColumns(), on.seenRows());
     ModelAndView page = desk.page(opened, Step.FRAMES);
     page.setViewName("frames/import");
@@ -95,14 +93,6 @@ class ImportController {
     page.addObject(
         "existing", opened.plan().gadget().clipOn(fixture).map(c -> c.frames().size()).orElse(0));
     return page;
-  }
-
-  private static Fit fit(String key) {
-    Fit fit = Fit.of(key);
-    if (fit == null) {
-      throw new InputException("fit", key, "nearest, box, trim or crop");
-    }
-    return fit;
   }
 
   private List<Pair> pairs(byte[] file, ClipImport result) {
@@ -137,31 +127,16 @@ class ImportController {
       @RequestParam String fit,
       @RequestParam(defaultValue = "replace") String where) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
-    Fit how = fit(fit);
+    Fit how = ImageBench.fit(fit);
     ModelAndView onward =
         desk.edit(
             id,
             base,
             "Took in " + file.getName(),
-            gadget -> with(gadget, fixture, file, how, where.equals("append")),
+            gadget -> images.take(gadget, fixture, file.bytes(), how, where.equals("append")),
             "frames?fixture=" + fixture);
     uploads.drop(upload);
     return onward;
-  }
-
-  private Gadget with(Gadget gadget, String fixture, Upload file, Fit fit, boolean append) {
-    Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
-    List<Frame> frames = new ArrayList<>();
-    if (append) {
-      gadget.clipOn(fixture).ifPresent(c -> frames.addAll(c.frames()));
-    }
-    frames.addAll(images.read(file.bytes(), fit, on.seenColumns(), on.seenRows()).frames());
-    Clip clip =
-        gadget
-            .clipOn(fixture)
-            .map(c -> c.withFrames(frames))
-            .orElseGet(() -> new Clip(gadget.freeId("k"), on.name(), fixture, frames));
-    return gadget.withClip(clip);
   }
 
   @PostMapping("/{upload}/drop")

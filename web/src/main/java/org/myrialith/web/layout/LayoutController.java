@@ -123,7 +123,8 @@ class LayoutController {
         "Changed " + form.getOrDefault("name", fixture),
         g -> g.withFixture(read(g, fixture, form)),
         "layout?fixture=" + fixture,
-        errors -> page(id, fixture, FormValues.refused(form, errors)));
+        form,
+        typed -> page(id, fixture, typed));
   }
 
   private static Fixture read(Gadget gadget, String id, Map<String, String> form) {

@@ -7,7 +7,6 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Show;
 import org.myrialith.power.PowerPlan;
-import org.myrialith.web.store.NotThereException;
 
 /**
  * The current over the show, drawn for SVG.
@@ -79,7 +78,7 @@ record PowerChart(
               s -> {
                 lines.add(
                     new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating"));
-                double budget = plan.budgetAmps().orElseThrow(NotThereException::new);
+                double budget = plan.budgetAmps().orElseThrow();
                 lines.add(
                     new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget"));
               });
@@ -123,7 +122,7 @@ record PowerChart(
         double amps = plan.currents().get(i);
         Verdict verdict = plan.judge(amps);
         if (verdict == Verdict.TIGHT || verdict == Verdict.BREAKS) {
-          double floor = y(plan.budgetAmps().orElseThrow(NotThereException::new));
+          double floor = y(plan.budgetAmps().orElseThrow());
           double x = x(moments.get(i).startMillis());
           bars.add(
               new Bar(

@@ -57,7 +57,8 @@ class PowerController {
         "Changed how current is planned",
         g -> changed(g, form),
         "power",
-        errors -> page(id, FormValues.refused(form, errors)));
+        form,
+        typed -> page(id, typed));
   }
 
   private static Gadget changed(Gadget gadget, Map<String, String> form) {
