@@ -1,5 +1,6 @@
 // What every page needs: one revision for all forms, and the drawing elements.
 import "./plan.js";
+import "./space.js";
 import "./lamp.js";
 import "./easel.js";
 import "./core-sample.js";

@@ -1,163 +1,236 @@
-// Moves fixtures on the layout by mouse or arrow keys; the server works out where that is.
+// The drawing of the layout: looked round in, picked from, moved by mouse and keys. The server works out where things are.
+
+import { Walk } from "./walk.js";
+import { View } from "./view.js";
+
+const SEVERAL = 350; // presses within so many milliseconds are one move
 
 class LitPlan extends HTMLElement {
   connectedCallback() {
     this.drawing = this.querySelector("svg.drawing");
+    this.stage = this.querySelector(".stage");
     this.move = this.querySelector("form.plan-move");
-    this.drawing.addEventListener("pointerdown", (e) => this.lift(e));
-    this.drawing.addEventListener("keydown", (e) => this.press(e));
-    this.drawing.addEventListener("click", (e) => {
-      if (this.dragged) {
-        e.preventDefault();
-        e.stopPropagation();
-        this.dragged = false;
-      }
-    }, true);
+    this.grid = this.querySelector(".snap input");
+    this.view = new View(this.stage, this.drawing, this.dataset.base);
+    this.drawing.addEventListener("pointerdown", (e) => this.press(e));
+    this.drawing.addEventListener("keydown", (e) => this.key(e));
+    this.drawing.addEventListener("click", (e) => this.click(e), true);
+    this.drawing.addEventListener("wheel", (e) => this.view.wheel(e), { passive: false });
+    this.querySelector(".zoom-in").addEventListener("click", () => this.view.zoom(1.4));
+    this.querySelector(".zoom-out").addEventListener("click", () => this.view.zoom(1 / 1.4));
+    this.querySelector(".zoom-all").addEventListener("click", () => this.view.whole());
+    this.rememberGrid();
+    this.space();
     this.restoreFocus();
-    this.walk = this.querySelector(".walk") && new Walk(this.querySelector(".walk"), this.querySelector(".walker"));
+    const walk = this.querySelector(".walk");
+    this.walk = walk && new Walk(walk, this.querySelector(".walker"), this.querySelector(".walk-said"));
   }
 
   disconnectedCallback() {
     this.walk?.stop();
   }
 
+  rememberGrid() {
+    this.grid.value = sessionStorage.getItem("plan-grid") ?? this.grid.value;
+    this.grid.addEventListener("change", () => sessionStorage.setItem("plan-grid", this.grid.value));
+  }
+
+  /** Whole steps of the grid. */
+  snapped(mm) {
+    const step = Number(this.grid.value.replace(",", "."));
+    return step > 0 && step < 1000 ? Number((Math.round(mm / step) * step).toFixed(4)) : Math.round(mm * 1000) / 1000;
+  }
+
+  space() {
+    const button = this.querySelector(".space-turn");
+    const space = this.querySelector("lit-space");
+    button?.addEventListener("click", () => {
+      const on = space.hidden;
+      space.hidden = !on;
+      this.drawing.classList.toggle("away", on);
+      button.setAttribute("aria-pressed", on);
+      if (on) {
+        space.show();
+      }
+    });
+  }
+
   restoreFocus() {
     const wanted = sessionStorage.getItem("plan-focus");
     sessionStorage.removeItem("plan-focus");
-    const piece = wanted && this.drawing.querySelector(`[data-fixture="${CSS.escape(wanted)}"]`);
+    const piece = wanted && this.piece(wanted);
     if (piece) {
       piece.focus({ preventScroll: true });
     }
   }
 
-  point(event) {
-    const matrix = this.drawing.getScreenCTM().inverse();
-    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  piece(id) {
+    return this.drawing.querySelector(`[data-fixture="${CSS.escape(id)}"]`);
   }
 
-  /** Shows a piece and its name elsewhere until the server has placed it. */
-  shift(piece, x, y) {
-    const name = this.drawing.querySelector(`[data-name="${CSS.escape(piece.dataset.fixture)}"]`);
-    for (const each of [piece, name]) {
-      each?.setAttribute("transform", `translate(${x} ${y})`);
-    }
+  /** The pieces that move along with one: all that are picked, when it is one of them. */
+  together(piece) {
+    const picked = [...this.drawing.querySelectorAll(".piece-picked")];
+    return picked.includes(piece) ? picked : [piece];
   }
 
-  lift(event) {
-    const piece = event.target.closest(".piece");
-    if (!piece || event.button !== 0) {
+  press(event) {
+    if (event.button !== 0) {
       return;
     }
+    const piece = event.target.closest(".piece");
+    if (event.shiftKey && !piece) {
+      this.band(event);
+    } else if (!piece) {
+      this.view.pan(event);
+    } else if (!event.shiftKey) {
+      this.drag(event, piece);
+    }
+  }
+
+  /** A click after a drag is no click; with Shift it picks more. */
+  click(event) {
+    const piece = event.target.closest(".piece");
+    if (this.dragged || (piece && event.shiftKey)) {
+      event.preventDefault();
+      event.stopPropagation();
+    }
+    if (!this.dragged && piece && event.shiftKey) {
+      this.go(piece.dataset.toggled);
+    }
+    this.dragged = false;
+  }
+
+  go(ids) {
+    const link = document.createElement("a");
+    link.href = `${this.dataset.base}/layout?fixture=${encodeURIComponent(ids)}`;
+    this.append(link);
+    window.htmx?.process(link);
+    link.click();
+    link.remove();
+  }
+
+  drag(event, piece) {
     event.preventDefault();
     piece.focus({ preventScroll: true });
-    const from = this.point(event);
+    const pieces = this.together(piece);
+    const from = this.view.point(event);
     const unit = Number(this.drawing.dataset.unit);
+    let lifted;
     let by = { x: 0, y: 0 };
     const drag = (e) => {
-      const to = this.point(e);
-      by = { x: Math.round(to.x - from.x), y: Math.round(to.y - from.y) };
-      this.shift(piece, by.x, by.y);
-      this.dragged = this.dragged || Math.hypot(to.x - from.x, to.y - from.y) > unit / 4;
+      const to = this.view.point(e);
+      by = { x: this.snapped(to.x - from.x), y: this.snapped(to.y - from.y) };
+      if (!lifted && Math.hypot(to.x - from.x, to.y - from.y) > unit / 4) {
+        lifted = this.view.lift(pieces);
+        this.dragged = true;
+      }
+      lifted?.to(by.x, by.y);
     };
     const drop = () => {
       window.removeEventListener("pointermove", drag);
       window.removeEventListener("pointerup", drop);
-      if (this.dragged && (by.x || by.y)) {
-        this.send(piece, by.x, by.y);
+      window.removeEventListener("pointercancel", drop);
+      if (lifted && (by.x || by.y)) {
+        this.send(pieces, by.x, by.y);
       } else {
-        this.shift(piece, 0, 0);
+        lifted?.drop();
       }
     };
     window.addEventListener("pointermove", drag);
     window.addEventListener("pointerup", drop);
+    window.addEventListener("pointercancel", drop);
   }
 
-  press(event) {
-    const piece = event.target.closest(".piece");
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!piece || !way || event.altKey || event.ctrlKey || event.metaKey) {
+  /** Picks everything that a rectangle drawn with Shift touches. */
+  band(event) {
+    event.preventDefault();
+    const box = this.drawing.querySelector(".band-box");
+    const from = this.view.point(event);
+    let reach;
+    const draw = (e) => {
+      const to = this.view.point(e);
+      reach = { x: Math.min(from.x, to.x), y: Math.min(from.y, to.y), width: Math.abs(to.x - from.x), height: Math.abs(to.y - from.y) };
+      for (const [name, value] of Object.entries(reach)) {
+        box.setAttribute(name, value);
+      }
+    };
+    const drop = () => {
+      window.removeEventListener("pointermove", draw);
+      window.removeEventListener("pointerup", drop);
+      box.setAttribute("width", 0);
+      box.setAttribute("height", 0);
+      const ids = [...this.drawing.querySelectorAll(".piece")].filter((p) => touches(p, reach)).map((p) => p.dataset.fixture);
+      if (ids.length) {
+        this.go(ids.join(","));
+      }
+    };
+    window.addEventListener("pointermove", draw);
+    window.addEventListener("pointerup", drop);
+  }
+
+  key(event) {
+    if (event.altKey || event.ctrlKey || event.metaKey) {
       return;
     }
-    event.preventDefault();
-    const far = event.shiftKey ? 10 : 1;
-    this.pending = this.pending?.piece === piece ? this.pending : { piece, x: 0, y: 0 };
-    this.pending.x += way[0] * far;
-    this.pending.y += way[1] * far;
-    this.shift(piece, this.pending.x, this.pending.y);
-    // presses in a row are one move
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => {
-      const { x, y } = this.pending;
-      this.pending = undefined;
-      this.send(piece, x, y);
-    }, 350);
+    const piece = event.target.closest(".piece");
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (piece && event.key === "Enter" && event.shiftKey) {
+      event.preventDefault();
+      this.go(piece.dataset.toggled);
+    } else if (way && piece) {
+      event.preventDefault();
+      this.nudge(piece, way, event.shiftKey ? 10 : 1);
+    } else if (way) {
+      event.preventDefault();
+      this.view.step(way[0], way[1]);
+    } else if (["+", "=", "-", "0"].includes(event.key)) {
+      event.preventDefault();
+      if (event.key === "0") {
+        this.view.whole();
+      } else {
+        this.view.zoom(event.key === "-" ? 1 / 1.4 : 1.4);
+      }
+    }
   }
 
-  send(piece, dx, dy) {
-    const fixture = piece.dataset.fixture;
-    sessionStorage.setItem("plan-focus", fixture);
-    this.move.setAttribute("action", `${this.dataset.base}/layout/${fixture}/move`);
+  nudge(piece, way, far) {
+    if (this.pending?.piece !== piece) {
+      const pieces = this.together(piece);
+      this.pending = { piece, pieces, x: 0, y: 0 };
+    }
+    this.pending.x += way[0] * far;
+    this.pending.y += way[1] * far;
+    for (const each of this.pending.pieces) {
+      this.view.shift(each, this.pending.x, this.pending.y);
+    }
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      const { pieces, x, y } = this.pending;
+      this.pending = undefined;
+      this.send(pieces, x, y, piece);
+    }, SEVERAL);
+  }
+
+  send(pieces, dx, dy, focus = pieces[0]) {
+    sessionStorage.setItem("plan-focus", focus.dataset.fixture);
+    this.move.elements.picked.value = pieces.map((p) => p.dataset.fixture).join(",");
     this.move.elements.dx.value = dx;
     this.move.elements.dy.value = dy;
     this.move.requestSubmit();
   }
 }
 
-/** Lights one emitter after the other in the order of the data, and names it. */
-class Walk {
-  constructor(bar, mark) {
-    this.bar = bar;
-    this.mark = mark;
-    this.said = bar.querySelector("output");
-    this.go = bar.querySelector(".walk-go");
-    this.pace = bar.querySelector("input");
-    this.at = -1;
-    this.go.addEventListener("click", () => (this.timer ? this.stop() : this.start()));
-    bar.querySelector(".walk-back").addEventListener("click", () => this.step(-1));
-    bar.querySelector(".walk-on").addEventListener("click", () => this.step(1));
-  }
-
-  async load() {
-    this.order ??= fetch(this.bar.dataset.map)
-      .then((answer) => answer.json())
-      .then((all) => all.filter((e) => e.chain !== null).sort((a, b) => a.chain - b.chain));
-    return this.order;
-  }
-
-  start() {
-    this.go.textContent = "Stop";
-    const next = async () => {
-      await this.show(1);
-      this.timer = setTimeout(next, 1000 / Number(this.pace.value));
-    };
-    this.timer = setTimeout(next, 0);
-  }
-
-  stop() {
-    clearTimeout(this.timer);
-    this.timer = undefined;
-    this.go.textContent = "Walk the order";
-  }
-
-  step(by) {
-    this.stop();
-    this.show(by);
-  }
-
-  async show(by) {
-    const order = await this.load();
-    if (!order.length) {
-      this.said.textContent = "nothing hangs on the data line";
-      this.stop();
-      return;
-    }
-    this.at = (Math.max(this.at, by < 0 ? 0 : -1) + by + order.length) % order.length;
-    const emitter = order[this.at];
-    this.mark.setAttribute("cx", emitter.xMm);
-    this.mark.setAttribute("cy", emitter.yMm);
-    this.mark.setAttribute("r", Number(this.mark.ownerSVGElement.dataset.unit) * 0.7);
-    this.said.textContent = `${emitter.chain}: ${emitter.name}, index ${emitter.index}, column ${emitter.column}, row ${emitter.row}`;
-  }
+function touches(piece, reach) {
+  const hold = piece.querySelector(".hold");
+  const at = (name) => Number(hold.getAttribute(name));
+  return (
+    reach &&
+    at("x") <= reach.x + reach.width &&
+    at("x") + at("width") >= reach.x &&
+    at("y") <= reach.y + reach.height &&
+    at("y") + at("height") >= reach.y
+  );
 }
 
 customElements.define("lit-plan", LitPlan);

@@ -42,17 +42,10 @@ public class LayoutGrowth {
     order = new ArrayList<>();
     for (int i = 0; i < emitters / 1000; i++) {
       fixtures.add(
-          new Panel(
+          Fixture.of(
               "f" + i,
               "Panel",
-              40,
-              25,
-              2,
-              2,
-              Corner.TOP_LEFT,
-              false,
-              true,
-              0,
+              new Panel(40, 25, 2, 2, Corner.TOP_LEFT, false, true, 0),
               i % 10 * 90,
               i / 10 * 60));
       order.add("f" + i);

@@ -76,11 +76,12 @@ public record Template(LayoutPlan layout, double holeMm, Paper paper) {
   }
 
   private int across(double sheetWidthMm) {
-    return sheets(layout.box().widthMm() + 2 * EDGE_MM, sheetWidthMm - 2 * MARGIN_MM);
+    return sheets(layout.extent().widthMm() + 2 * EDGE_MM, sheetWidthMm - 2 * MARGIN_MM);
   }
 
   private int down(double sheetHeightMm) {
-    return sheets(layout.box().heightMm() + 2 * EDGE_MM, sheetHeightMm - 2 * MARGIN_MM - FOOT_MM);
+    return sheets(
+        layout.extent().heightMm() + 2 * EDGE_MM, sheetHeightMm - 2 * MARGIN_MM - FOOT_MM);
   }
 
   private static int sheets(double lengthMm, double windowMm) {
@@ -118,8 +119,8 @@ public record Template(LayoutPlan layout, double holeMm, Paper paper) {
             new Sheet(
                 column,
                 row,
-                layout.box().leftMm() - EDGE_MM + column * (windowWidthMm() - OVERLAP_MM),
-                layout.box().topMm() - EDGE_MM + row * (windowHeightMm() - OVERLAP_MM)));
+                layout.extent().leftMm() - EDGE_MM + column * (windowWidthMm() - OVERLAP_MM),
+                layout.extent().topMm() - EDGE_MM + row * (windowHeightMm() - OVERLAP_MM)));
       }
     }
     return all;

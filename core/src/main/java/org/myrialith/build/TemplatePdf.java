@@ -12,8 +12,10 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.util.Matrix;
+import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
 
 /**
  * A template as PDF at 1:1: a circle and a cross for each emitter, a heavy circle where data enters
@@ -82,9 +84,26 @@ public record TemplatePdf(Template template, String title) {
           (float) template.windowWidthMm(),
           (float) template.windowHeightMm());
       ink.clip();
-      for (Emitter emitter : template.layout().emitters()) {
+      for (Fixture fixture : template.layout().fixtures()) {
+        for (Edge edge : fixture.edges()) {
+          edge(edge);
+        }
+      }
+      for (Emitter emitter : Holes.of(template.layout())) {
         mark(emitter);
       }
+    }
+
+    private void edge(Edge edge) throws IOException {
+      boolean fold = edge.kind() == Edge.Kind.FOLD;
+      ink.setLineDashPattern(fold ? new float[] {2, 1.5f} : new float[0], 0);
+      Point first = edge.points().get(0);
+      ink.moveTo(x(first.xMm()), y(first.yMm()));
+      for (Point point : edge.points()) {
+        ink.lineTo(x(point.xMm()), y(point.yMm()));
+      }
+      ink.stroke();
+      ink.setLineDashPattern(new float[0], 0);
     }
 
     private float x(double layoutMm) {

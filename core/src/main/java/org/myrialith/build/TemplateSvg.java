@@ -1,8 +1,11 @@
 package org.myrialith.build;
 
 import java.util.Locale;
+import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Point;
 
 /**
  * A template as one SVG at 1:1, for cutters and drawing programs: a circle for each hole, named by
@@ -19,7 +22,7 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
 
   /** Returns the file. */
   public String text() {
-    LayoutPlan.Box box = layout.box();
+    LayoutPlan.Box box = layout.extent();
     double left = box.leftMm() - EDGE_MM;
     double top = box.topMm() - EDGE_MM;
     double width = Math.max(box.widthMm(), 100) + 2 * EDGE_MM;
@@ -35,7 +38,7 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
             top,
             width,
             height));
-    for (Emitter emitter : layout.emitters()) {
+    for (Emitter emitter : Holes.of(layout)) {
       svg.append(
           String.format(
               Locale.ROOT,
@@ -46,6 +49,9 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
               emitter.place().yMm(),
               holeMm / 2));
     }
+    for (Fixture fixture : layout.fixtures()) {
+      fixture.edges().forEach(edge -> svg.append(line(edge)));
+    }
     double barTop = top + height - EDGE_MM;
     svg.append(
         String.format(
@@ -54,5 +60,16 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
             box.leftMm(),
             barTop));
     return svg.append("</svg>\n").toString();
+  }
+
+  private static String line(Edge edge) {
+    StringBuilder path = new StringBuilder();
+    for (Point point : edge.points()) {
+      path.append(path.isEmpty() ? 'M' : 'L')
+          .append(String.format(Locale.ROOT, "%.3f %.3f", point.xMm(), point.yMm()));
+    }
+    String dashes = edge.kind() == Edge.Kind.FOLD ? " stroke-dasharray=\"2 1.5\"" : "";
+    return "<path class=\"%s\" d=\"%s\"%s/>%n"
+        .formatted(edge.kind().name().toLowerCase(Locale.ROOT), path, dashes);
   }
 }

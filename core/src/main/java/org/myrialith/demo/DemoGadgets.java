@@ -12,7 +12,9 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
@@ -42,20 +44,25 @@ public final class DemoGadgets {
    * weak for it.
    */
   public static Gadget tideLantern() {
-    Panel panel =
-        new Panel(
-            "f1", "Harbour window", COLUMNS, ROWS, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
-    Strip strip =
-        new Strip(
+    Fixture panel =
+        Fixture.of(
+            "f1",
+            "Harbour window",
+            new Panel(COLUMNS, ROWS, 10, 10, Corner.TOP_LEFT, false, true, 0),
+            0,
+            0);
+    Fixture strip =
+        Fixture.of(
             "f2",
             "Tide line",
-            STRIP,
-            60,
-            List.of(
-                new Strip.Point(-35, 100),
-                new Strip.Point(185, 100),
-                new Strip.Point(185, -35),
-                new Strip.Point(-130, -35)));
+            new Strip(
+                STRIP,
+                60,
+                List.of(
+                    new Point(-35, 100),
+                    new Point(185, 100),
+                    new Point(185, -35),
+                    new Point(-130, -35))));
     OneWirePixels chain =
         new OneWirePixels(
             "c1", "Data line", "B0", ColourOrder.GRB, 300, List.of("f1", "f2"), PixelClass.USUAL);
@@ -134,17 +141,15 @@ public final class DemoGadgets {
 
   /** Returns a small lamp on a strip round a doorway that holds on a charging port. */
   public static Gadget porchBuoy() {
-    Strip strip =
-        new Strip(
+    Fixture strip =
+        Fixture.of(
             "f1",
             "Door frame",
-            24,
-            30,
-            List.of(
-                new Strip.Point(0, 300),
-                new Strip.Point(0, 0),
-                new Strip.Point(200, 0),
-                new Strip.Point(200, 300)));
+            new Strip(
+                24,
+                30,
+                List.of(
+                    new Point(0, 300), new Point(0, 0), new Point(200, 0), new Point(200, 300))));
     OneWirePixels chain =
         new OneWirePixels(
             "c1", "Data line", "B1", ColourOrder.GRB, 300, List.of("f1"), PixelClass.USUAL);

@@ -1,6 +1,7 @@
 package org.myrialith.frames;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,8 @@ import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Place;
+import org.myrialith.layout.Seat;
 
 /**
  * A clip as levels, pixel after pixel in the data order of its fixture.
@@ -16,6 +19,7 @@ import org.myrialith.layout.Fixture;
  * @param perFrame levels of each frame; equal pictures share one value
  */
 public record ClipLevels(Clip clip, Fixture fixture, int firstPixel, List<Levels> perFrame) {
+  private static final int DARK = -1;
 
   /** Works the levels out. */
   public static ClipLevels of(
@@ -36,18 +40,22 @@ public record ClipLevels(Clip clip, Fixture fixture, int firstPixel, List<Levels
     byte[] rgb = picture.rgb();
     long sum = 0;
     for (int cell : cellsInDataOrder(fixture)) {
-      for (int channel = 0; channel < 3; channel++) {
+      for (int channel = 0; cell != DARK && channel < 3; channel++) {
         sum += table.level(rgb[cell * 3 + channel] & 0xff);
       }
     }
     return sum;
   }
 
+  /** Cell of each emitter; {@link #DARK} for one that is never lit. */
   private static int[] cellsInDataOrder(Fixture fixture) {
     int[] cells = new int[fixture.count()];
-    for (int i = 0; i < cells.length; i++) {
-      Fixture.Place place = fixture.place(i);
-      cells[i] = place.row() * fixture.seenColumns() + place.column();
+    BitSet dark = fixture.dark();
+    int i = 0;
+    for (Seat seat : fixture.seats()) {
+      Place place = seat.place();
+      cells[i] = dark.get(i) ? DARK : place.row() * fixture.seenColumns() + place.column();
+      i++;
     }
     return cells;
   }
@@ -55,7 +63,7 @@ public record ClipLevels(Clip clip, Fixture fixture, int firstPixel, List<Levels
   private static Levels levels(byte[] rgb, int[] cells, LevelTable table, ColourOrder order) {
     byte[] wire = new byte[cells.length * 3];
     for (int i = 0; i < cells.length; i++) {
-      for (int position = 0; position < 3; position++) {
+      for (int position = 0; cells[i] != DARK && position < 3; position++) {
         int asked = rgb[cells[i] * 3 + order.channelAt(position)] & 0xff;
         wire[i * 3 + position] = (byte) table.level(asked);
       }

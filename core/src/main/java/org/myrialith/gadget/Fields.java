@@ -59,6 +59,31 @@ final class Fields {
     return value.doubleValue();
   }
 
+  /** Returns a number, that other one when it is not there, or NaN after an error. */
+  double numberOr(String name, Bounds bounds, double other) {
+    return get(name) == null ? other : number(name, bounds);
+  }
+
+  /** Returns a flag, or that other one when it is not there. */
+  boolean flagOr(String name, boolean other) {
+    return get(name) == null ? other : flag(name);
+  }
+
+  /** Returns the whole numbers of a list; empty when it is not there or after an error. */
+  List<Integer> wholes(String name, int most) {
+    List<Integer> all = new ArrayList<>();
+    items(name, most)
+        .forEach(
+            (at, item) -> {
+              if (item.isIntegralNumber() && item.canConvertToInt()) {
+                all.add(item.intValue());
+              } else {
+                errors.add(new InputError(at, item.toString(), "a whole number"));
+              }
+            });
+    return all;
+  }
+
   /** Returns a whole number, or the least allowed after an error. */
   int whole(String name, Bounds bounds) {
     double value = number(name, bounds);
@@ -175,6 +200,24 @@ final class Fields {
   }
 
   /**
+   * Makes a part of the object's value, whose fields stand among others, when all fields so far
+   * could be read.
+   *
+   * @return the part, or null after an error
+   */
+  <T> T part(Supplier<T> maker) {
+    if (errors.stream().anyMatch(e -> e.field().startsWith(path))) {
+      return null;
+    }
+    try {
+      return maker.get();
+    } catch (InputException e) {
+      e.errors().forEach(error -> errors.add(path.isEmpty() ? error : error.below(path)));
+      return null;
+    }
+  }
+
+  /**
    * Ends the object and makes its value when all its fields could be read.
    *
    * @return the value, or null after an error
@@ -189,14 +232,6 @@ final class Fields {
         }
       }
     }
-    if (errors.stream().anyMatch(e -> e.field().startsWith(path))) {
-      return null;
-    }
-    try {
-      return maker.get();
-    } catch (InputException e) {
-      e.errors().forEach(error -> errors.add(path.isEmpty() ? error : error.below(path)));
-      return null;
-    }
+    return part(maker);
   }
 }

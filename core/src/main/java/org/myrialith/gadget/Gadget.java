@@ -10,13 +10,19 @@ import java.util.function.Function;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Text;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Group;
+import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterClasses;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
 
@@ -29,6 +35,10 @@ import org.myrialith.power.PowerSettings;
  * @param fixtures in the order they were added
  * @param circuits at most one in this version; each fixture in one at most
  * @param clips at most one a fixture, of the fixture's size
+ * @param site where it is looked at from and what it is built with
+ * @param groups of emitters across fixtures
+ * @param emitters classes of emitters with data of the maker's own; those that come along need not
+ *     be named
  */
 public record Gadget(
     String title,
@@ -39,13 +49,19 @@ public record Gadget(
     List<Circuit> circuits,
     ColourSettings colour,
     PowerSettings power,
-    List<Clip> clips) {
+    List<Clip> clips,
+    Site site,
+    List<Group> groups,
+    List<EmitterClass> emitters) {
 
   /** Most emitters of a gadget. */
   public static final int MOST_EMITTERS = 10_000;
 
   /** Most fixtures of a gadget. */
   public static final int MOST_FIXTURES = 64;
+
+  /** Most classes of emitters of a gadget's own. */
+  public static final int MOST_CLASSES = 64;
 
   /** Identifier of the data line that a new gadget gets. */
   public static final String FIRST_CIRCUIT = "c1";
@@ -60,9 +76,71 @@ public record Gadget(
     fixtures = List.copyOf(fixtures);
     circuits = List.copyOf(circuits);
     clips = List.copyOf(clips);
+    Objects.requireNonNull(site, "site");
+    groups = List.copyOf(groups);
+    emitters = List.copyOf(emitters);
+    requireClasses(emitters, fixtures);
     requireFixtures(fixtures);
     requireCircuits(circuits, fixtures);
     requireClips(clips, fixtures);
+    requireGroups(groups, fixtures);
+  }
+
+  /** Makes a gadget with nothing said about its site, without groups and classes of its own. */
+  public Gadget(
+      String title,
+      String notes,
+      Controller controller,
+      Optional<Supply> supply,
+      List<Fixture> fixtures,
+      List<Circuit> circuits,
+      ColourSettings colour,
+      PowerSettings power,
+      List<Clip> clips) {
+    this(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        Site.USUAL,
+        List.of(),
+        List.of());
+  }
+
+  private static void requireClasses(List<EmitterClass> emitters, List<Fixture> fixtures) {
+    requireUnique("emitters", emitters, EmitterClass::id);
+    for (int i = 0; i < fixtures.size(); i++) {
+      String id = fixtures.get(i).mount().emitter();
+      if (emitters.stream().noneMatch(e -> e.id().equals(id)) && EmitterClasses.of(id).isEmpty()) {
+        throw new InputException(
+            "fixtures[" + i + "].emitter",
+            id,
+            "the id of a class that comes along or of one of this gadget");
+      }
+    }
+  }
+
+  private static void requireGroups(List<Group> groups, List<Fixture> fixtures) {
+    requireUnique("groups", groups, Group::id);
+    for (int g = 0; g < groups.size(); g++) {
+      List<Group.Member> members = groups.get(g).members();
+      for (int m = 0; m < members.size(); m++) {
+        Group.Member member = members.get(m);
+        String at = "groups[" + g + "].members[" + m + "]";
+        Fixture fixture =
+            fixtures.stream().filter(f -> f.id().equals(member.fixture())).findFirst().orElse(null);
+        if (fixture == null) {
+          throw new InputException(
+              at + ".fixture", member.fixture(), "the id of a fixture of this gadget");
+        }
+        Bounds.count(0, fixture.count() - 1).require(at + ".to", member.to());
+      }
+    }
   }
 
   private static void requireFixtures(List<Fixture> fixtures) {
@@ -138,6 +216,18 @@ public record Gadget(
         List.of());
   }
 
+  /**
+   * Returns the class of a fixture's emitters: the gadget's own goes before one that comes along.
+   */
+  public EmitterClass emitterOf(Fixture fixture) {
+    String id = fixture.mount().emitter();
+    return emitters.stream()
+        .filter(e -> e.id().equals(id))
+        .findFirst()
+        .or(() -> EmitterClasses.of(id))
+        .orElseThrow();
+  }
+
   /** Returns the data line, if there is one. */
   public Optional<OneWirePixels> chain() {
     return circuits.stream().map(OneWirePixels.class::cast).findFirst();
@@ -162,8 +252,13 @@ public record Gadget(
    * Returns an identifier that nothing in the gadget has: the prefix and the lowest free number.
    */
   public String freeId(String prefix) {
+    Set<String> taken = new HashSet<>();
+    fixtures.forEach(f -> taken.add(f.id()));
+    clips.forEach(c -> taken.add(c.id()));
+    groups.forEach(g -> taken.add(g.id()));
+    emitters.forEach(e -> taken.add(e.id()));
     int number = 1;
-    while (fixture(prefix + number).isPresent() || clip(prefix + number).isPresent()) {
+    while (taken.contains(prefix + number)) {
       number++;
     }
     return prefix + number;
@@ -172,44 +267,216 @@ public record Gadget(
   /** Returns the gadget with another title and notes. */
   public Gadget withWords(String newTitle, String newNotes) {
     return new Gadget(
-        newTitle, newNotes, controller, supply, fixtures, circuits, colour, power, clips);
+        newTitle,
+        newNotes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        site,
+        groups,
+        emitters);
   }
 
   /** Returns the gadget with another controller. */
   public Gadget withController(Controller other) {
-    return new Gadget(title, notes, other, supply, fixtures, circuits, colour, power, clips);
+    return new Gadget(
+        title, notes, other, supply, fixtures, circuits, colour, power, clips, site, groups,
+        emitters);
   }
 
   /** Returns the gadget with another supply. */
   public Gadget withSupply(Optional<Supply> other) {
-    return new Gadget(title, notes, controller, other, fixtures, circuits, colour, power, clips);
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        other,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        site,
+        groups,
+        emitters);
   }
 
   /** Returns the gadget with other colour settings. */
   public Gadget withColour(ColourSettings other) {
-    return new Gadget(title, notes, controller, supply, fixtures, circuits, other, power, clips);
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        other,
+        power,
+        clips,
+        site,
+        groups,
+        emitters);
   }
 
   /** Returns the gadget with other power settings. */
   public Gadget withPower(PowerSettings other) {
-    return new Gadget(title, notes, controller, supply, fixtures, circuits, colour, other, clips);
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        other,
+        clips,
+        site,
+        groups,
+        emitters);
   }
 
   /** Returns the gadget with another data line. */
   public Gadget withChain(OneWirePixels other) {
     return new Gadget(
-        title, notes, controller, supply, fixtures, List.of(other), colour, power, clips);
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        List.of(other),
+        colour,
+        power,
+        clips,
+        site,
+        groups,
+        emitters);
   }
 
   private Gadget with(List<Fixture> newFixtures, List<Circuit> newCircuits, List<Clip> newClips) {
+    List<Group> kept = groups.stream().flatMap(g -> within(g, newFixtures).stream()).toList();
     return new Gadget(
-        title, notes, controller, supply, newFixtures, newCircuits, colour, power, newClips);
+        title,
+        notes,
+        controller,
+        supply,
+        newFixtures,
+        newCircuits,
+        colour,
+        power,
+        newClips,
+        site,
+        kept,
+        emitters);
+  }
+
+  /** What is left of a group when fixtures went or shrank; nothing when no member is left. */
+  private static Optional<Group> within(Group group, List<Fixture> fixtures) {
+    List<Group.Member> left = new ArrayList<>();
+    for (Group.Member member : group.members()) {
+      fixtures.stream()
+          .filter(f -> f.id().equals(member.fixture()) && member.from() < f.count())
+          .findFirst()
+          .ifPresent(
+              f ->
+                  left.add(
+                      new Group.Member(
+                          f.id(), member.from(), Math.min(member.to(), f.count() - 1))));
+    }
+    return left.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Group(group.id(), group.name(), left));
+  }
+
+  /** Returns the gadget with another site. */
+  public Gadget withSite(Site other) {
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        other,
+        groups,
+        emitters);
+  }
+
+  /**
+   * Returns the gadget with a group, in place of the one of the same identifier if there is one.
+   */
+  public Gadget withGroup(Group group) {
+    return withGroups(put(groups, group, Group::id));
+  }
+
+  /** Returns the gadget without a group. */
+  public Gadget withoutGroup(String id) {
+    return withGroups(groups.stream().filter(g -> !g.id().equals(id)).toList());
+  }
+
+  private Gadget withGroups(List<Group> other) {
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        site,
+        other,
+        emitters);
+  }
+
+  /** Returns the gadget with a class of its own, in place of the one of the same identifier. */
+  public Gadget withEmitter(EmitterClass emitter) {
+    return new Gadget(
+        title,
+        notes,
+        controller,
+        supply,
+        fixtures,
+        circuits,
+        colour,
+        power,
+        clips,
+        site,
+        groups,
+        put(emitters, emitter, EmitterClass::id));
+  }
+
+  private static <T> List<T> put(List<T> all, T one, Function<T, String> key) {
+    List<T> result = new ArrayList<>(all);
+    int at = all.stream().map(key).toList().indexOf(key.apply(one));
+    if (at >= 0) {
+      result.set(at, one);
+    } else {
+      result.add(one);
+    }
+    return result;
+  }
+
+  /** Returns the gadget with several fixtures, each as by {@link #withFixture}. */
+  public Gadget withFixtures(List<Fixture> several) {
+    Gadget gadget = this;
+    for (Fixture fixture : several) {
+      gadget = gadget.withFixture(fixture);
+    }
+    return gadget;
   }
 
   /**
    * Returns the gadget with a fixture: in place of the one of the same identifier, else added and
-   * put at the end of the data line. Pictures of its clip are cut or filled up with dark cells when
-   * its size changed.
+   * put at the end of the data line when it is made of one-wire RGB pixels. Pictures of its clip
+   * are cut or filled up with dark cells when its size changed.
    */
   public Gadget withFixture(Fixture fixture) {
     List<Fixture> all = new ArrayList<>(fixtures);
@@ -219,7 +486,9 @@ public record Gadget(
       all.set(at, fixture);
     } else {
       all.add(fixture);
-      lines = circuits.stream().map(line -> appended(line, fixture.id())).toList();
+      if (emitterOf(fixture).kind() == EmitterKind.ONE_WIRE_RGB) {
+        lines = circuits.stream().map(line -> appended(line, fixture.id())).toList();
+      }
     }
     return with(
         all,
@@ -264,14 +533,7 @@ public record Gadget(
 
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */
   public Gadget withClip(Clip clip) {
-    List<Clip> all = new ArrayList<>(clips);
-    int at = clips.stream().map(Clip::fixture).toList().indexOf(clip.fixture());
-    if (at >= 0) {
-      all.set(at, clip);
-    } else {
-      all.add(clip);
-    }
-    return with(fixtures, circuits, all);
+    return with(fixtures, circuits, put(clips, clip, Clip::fixture));
   }
 
   /** Returns the gadget without a clip. */

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.myrialith.colour.ColourSettings;
@@ -14,6 +15,9 @@ import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Group;
+import org.myrialith.layout.Site;
+import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
 import tools.jackson.core.JacksonException;
@@ -121,6 +125,53 @@ public final class GadgetJson {
     return part(node, GadgetReader::supply);
   }
 
+  /**
+   * Reads a site.
+   *
+   * @throws InputException with every error found
+   */
+  public static Site site(ObjectNode node) {
+    return part(node, GadgetReader::site);
+  }
+
+  /**
+   * Reads a group.
+   *
+   * @throws InputException with every error found
+   */
+  public static Group group(ObjectNode node) {
+    return part(node, GadgetReader::group);
+  }
+
+  /**
+   * Reads a class of emitters.
+   *
+   * @throws InputException with every error found
+   */
+  public static EmitterClass emitter(ObjectNode node) {
+    return part(node, GadgetReader::emitter);
+  }
+
+  /** Returns a class of emitters as it stands in the format. */
+  public static ObjectNode write(EmitterClass emitter) {
+    return GadgetWriter.emitter(emitter);
+  }
+
+  /** Returns a site as it stands in the format. */
+  public static ObjectNode write(Site site) {
+    return GadgetWriter.site(site);
+  }
+
+  /** Returns a group as it stands in the format. */
+  public static ObjectNode write(Group group) {
+    return GadgetWriter.group(group);
+  }
+
+  /** Returns the names of the kinds of fixture, in the order of the documentation. */
+  public static Set<String> fixtureKinds() {
+    return ShapeReader.KINDS.keySet();
+  }
+
   /** Returns a circuit as it stands in the format. */
   public static ObjectNode write(OneWirePixels circuit) {
     return GadgetWriter.circuit(circuit);
@@ -138,7 +189,7 @@ public final class GadgetJson {
 
   /** Returns a fixture as it stands in the format. */
   public static ObjectNode write(Fixture fixture) {
-    return GadgetWriter.fixture(fixture);
+    return ShapeWriter.fixture(fixture);
   }
 
   /** Returns a whole gadget with its pictures, on several lines. */

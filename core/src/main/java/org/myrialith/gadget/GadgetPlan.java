@@ -25,7 +25,10 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Show;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LayoutJudgement;
+import org.myrialith.layout.LayoutNumbers;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.Load;
@@ -174,7 +177,9 @@ public final class GadgetPlan {
 
   private List<Finding> workFindings() {
     List<Finding> all = new ArrayList<>(briefFindings());
-    all.addAll(layout().findings());
+    all.addAll(
+        new LayoutJudgement(layout(), gadget.site(), fixture -> gadget.emitterOf(fixture).slimMm())
+            .findings());
     all.addAll(circuitFindings());
     all.addAll(power().findings());
     all.addAll(table().findings());
@@ -221,7 +226,10 @@ public final class GadgetPlan {
     }
     List<String> chained = gadget.chain().map(OneWirePixels::fixtures).orElse(List.of());
     for (Fixture fixture : gadget.fixtures()) {
-      if (!chained.contains(fixture.id())) {
+      boolean pixels = gadget.emitterOf(fixture).kind() == EmitterKind.ONE_WIRE_RGB;
+      if (!pixels) {
+        all.add(otherKind(fixture, chained.contains(fixture.id())));
+      } else if (!chained.contains(fixture.id())) {
         all.add(
             Finding.of(
                     Step.CIRCUITS,
@@ -232,6 +240,24 @@ public final class GadgetPlan {
       }
     }
     return all;
+  }
+
+  private Finding otherKind(Fixture fixture, boolean chained) {
+    String kind = gadget.emitterOf(fixture).kind().title();
+    return chained
+        ? Finding.of(
+                Step.CIRCUITS,
+                "wrong-kind-" + fixture.id(),
+                Verdict.BREAKS,
+                "%s hangs on the data line, but its emitters are: %s."
+                    .formatted(fixture.name(), kind))
+            .advising("Take it off the data line, or choose one-wire RGB pixels for it.")
+        : Finding.of(
+            Step.CIRCUITS,
+            "no-circuit-" + fixture.id(),
+            Verdict.OPEN,
+            "%s (%s) needs a circuit of another kind; it is laid out, counted and exported, but not driven yet."
+                .formatted(fixture.name(), kind));
   }
 
   private List<Finding> frameFindings() {
@@ -288,7 +314,10 @@ public final class GadgetPlan {
   public List<Reckoning> reckonings(Step step) {
     return switch (step) {
       case BRIEF -> List.of();
-      case LAYOUT -> layout().reckonings();
+      case LAYOUT ->
+          new LayoutNumbers(
+                  layout(), gadget.site(), fixture -> gadget.emitterOf(fixture).kind().dies())
+              .all();
       case CIRCUITS -> chain().map(ChainPlan::reckonings).orElse(List.of());
       case POWER -> power().reckonings();
       case COLOUR -> table().reckonings();

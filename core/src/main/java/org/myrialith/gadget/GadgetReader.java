@@ -1,13 +1,13 @@
 package org.myrialith.gadget;
 
-import java.util.Arrays;
+import static org.myrialith.gadget.ShapeReader.all;
+import static org.myrialith.gadget.ShapeReader.byKey;
+
 import java.util.Base64;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.myrialith.colour.ColourSettings;
@@ -21,12 +21,13 @@ import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
-import org.myrialith.layout.Corner;
+import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Panel;
-import org.myrialith.layout.Ring;
-import org.myrialith.layout.Strip;
+import org.myrialith.layout.Group;
+import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -47,12 +48,10 @@ final class GadgetReader {
 
   private static final int MOST_CIRCUITS = 8;
 
-  /** The kinds of fixture. */
-  enum FixtureKind {
-    PANEL,
-    STRIP,
-    RING
-  }
+  private static final Bounds INDEX = Bounds.count(0, Fixture.MOST_EMITTERS - 1);
+
+  static final Map<String, EmitterKind> EMITTER_KINDS =
+      byKey(EmitterKind.values(), EmitterKind::key);
 
   /** The kinds of correction. */
   enum TransferKind {
@@ -69,37 +68,18 @@ final class GadgetReader {
     }
   }
 
-  static final Map<String, FixtureKind> FIXTURE_KINDS =
-      byKey(FixtureKind.values(), kind -> kind.name().toLowerCase(Locale.ROOT));
-  static final Map<String, Boolean> DIRECTIONS = ordered("clockwise", true, "anticlockwise", false);
   static final Map<String, Boolean> CIRCUIT_KINDS = Map.of("one-wire-pixels", true);
   static final Map<String, TransferKind> TRANSFERS =
       byKey(TransferKind.values(), kind -> kind.name().toLowerCase(Locale.ROOT));
 
   static final Map<String, Controller> CONTROLLERS = byKey(Controller.values(), Controller::key);
-  static final Map<String, Corner> CORNERS = byKey(Corner.values(), Corner::key);
   static final Map<String, ColourOrder> ORDERS = byKey(ColourOrder.values(), ColourOrder::name);
   static final Map<String, School> SCHOOLS = byKey(School.values(), School::key);
-  static final Map<String, Boolean> RUNS = ordered("along-rows", false, "along-columns", true);
-  static final Map<String, Boolean> WIRINGS = ordered("serpentine", true, "same-way", false);
 
   private final List<InputError> errors;
 
   GadgetReader(List<InputError> errors) {
     this.errors = errors;
-  }
-
-  private static <T> Map<String, T> byKey(T[] values, Function<T, String> key) {
-    Map<String, T> map = new LinkedHashMap<>();
-    Arrays.stream(values).forEach(value -> map.put(key.apply(value), value));
-    return map;
-  }
-
-  private static <T> Map<String, T> ordered(String one, T first, String two, T second) {
-    Map<String, T> map = new LinkedHashMap<>();
-    map.put(one, first);
-    map.put(two, second);
-    return map;
   }
 
   /** Returns the gadget, or null when there are errors. */
@@ -121,6 +101,9 @@ final class GadgetReader {
     PowerSettings power = root.has("power") ? power(root.object("power")) : PowerSettings.USUAL;
     Function<String, Optional<Picture>> pictures = pictures(root.members("pictures"), kept);
     List<Clip> clips = all(root, "clips", MOST_CLIPS, clip -> clip(clip, pictures));
+    Site site = root.has("site") ? site(root.object("site")) : Site.USUAL;
+    List<Group> groups = all(root, "groups", Group.MOST_GROUPS, this::group);
+    List<EmitterClass> emitters = all(root, "emitters", Gadget.MOST_CLASSES, this::emitter);
     return root.make(
         () ->
             new Gadget(
@@ -132,11 +115,10 @@ final class GadgetReader {
                 circuits,
                 colour,
                 power,
-                clips));
-  }
-
-  private static <T> List<T> all(Fields parent, String name, int most, Function<Fields, T> read) {
-    return parent.objects(name, most).stream().map(read).filter(Objects::nonNull).toList();
+                clips,
+                site,
+                groups,
+                emitters));
   }
 
   Supply supply(Fields fields) {
@@ -147,78 +129,53 @@ final class GadgetReader {
   }
 
   Fixture fixture(Fields fields) {
-    FixtureKind kind = fields.choice("kind", FIXTURE_KINDS);
-    if (kind == null) {
-      return null;
-    }
-    return switch (kind) {
-      case PANEL -> panel(fields);
-      case STRIP -> strip(fields);
-      case RING -> ring(fields);
-    };
+    return ShapeReader.fixture(fields);
   }
 
-  private Fixture panel(Fields fields) {
+  Site site(Fields fields) {
+    double viewing = fields.numberOr("viewingMm", Site.VIEWING, Site.USUAL.viewingMm());
+    double diffuser = fields.numberOr("diffuserMm", Site.DIFFUSER, Site.USUAL.diffuserMm());
+    double slack = fields.numberOr("slackPercent", Site.SLACK, Site.USUAL.slackPercent());
+    double roll = fields.numberOr("rollMm", Site.ROLL, Site.USUAL.rollMm());
+    Enclosure enclosure =
+        fields.has("enclosure")
+            ? EnclosureReader.enclosure(fields.object("enclosure"))
+            : new Enclosure.Unbounded();
+    return fields.make(() -> new Site(viewing, diffuser, (int) slack, roll, enclosure));
+  }
+
+  Group group(Fields fields) {
     String id = fields.text("id");
     String name = fields.text("name");
-    int columns = fields.whole("columns", Panel.SIDE);
-    int rows = fields.whole("rows", Panel.SIDE);
-    double pitchX = fields.number("pitchXMm", Panel.PITCH);
-    double pitchY = fields.number("pitchYMm", Panel.PITCH);
-    Corner corner = fields.choice("firstCorner", CORNERS);
-    Boolean alongColumns = fields.choice("run", RUNS);
-    Boolean serpentine = fields.choice("wiring", WIRINGS);
-    int turns = fields.whole("quarterTurns", Panel.TURNS);
-    double x = fields.number("xMm", Fixture.PLACE);
-    double y = fields.number("yMm", Fixture.PLACE);
-    return fields.make(
-        () ->
-            new Panel(
-                id,
-                name,
-                columns,
-                rows,
-                pitchX,
-                pitchY,
-                corner,
-                alongColumns,
-                serpentine,
-                turns,
-                x,
-                y));
+    List<Group.Member> members = all(fields, "members", Group.MOST_MEMBERS, GadgetReader::member);
+    return fields.make(() -> new Group(id, name, members));
   }
 
-  private Fixture strip(Fields fields) {
+  private static Group.Member member(Fields fields) {
+    String fixture = fields.text("fixture");
+    int from = fields.whole("from", INDEX);
+    int to = fields.whole("to", INDEX);
+    return fields.make(() -> new Group.Member(fixture, from, to));
+  }
+
+  EmitterClass emitter(Fields fields) {
     String id = fields.text("id");
     String name = fields.text("name");
-    int count = fields.whole("count", Strip.COUNT);
-    double density = fields.number("pixelsPerMetre", Strip.DENSITY);
-    List<Strip.Point> path = all(fields, "path", Strip.MOST_POINTS, this::point);
-    return fields.make(() -> new Strip(id, name, count, density, path));
+    EmitterKind kind = fields.choice("kind", EMITTER_KINDS);
+    List<EmitterClass.Die> dies = all(fields, "dies", EmitterClass.MOST_DIES, GadgetReader::die);
+    double viewing = fields.number("viewingDegrees", EmitterClass.VIEWING);
+    double width = fields.number("packageWidthMm", EmitterClass.PACKAGE);
+    double height = fields.number("packageHeightMm", EmitterClass.PACKAGE);
+    return fields.make(() -> new EmitterClass(id, name, kind, dies, viewing, width, height));
   }
 
-  private Fixture ring(Fields fields) {
-    String id = fields.text("id");
-    String name = fields.text("name");
-    List<Ring.Circle> circles = all(fields, "circles", Ring.MOST_CIRCLES, GadgetReader::circle);
-    double start = fields.number("startDegrees", Ring.START);
-    double sweep = fields.number("sweepDegrees", Ring.SWEEP);
-    Boolean clockwise = fields.choice("direction", DIRECTIONS);
-    double x = fields.number("centreXMm", Fixture.PLACE);
-    double y = fields.number("centreYMm", Fixture.PLACE);
-    return fields.make(() -> new Ring(id, name, circles, start, sweep, clockwise, x, y));
-  }
-
-  private static Ring.Circle circle(Fields fields) {
-    int count = fields.whole("count", Ring.Circle.COUNT);
-    double radius = fields.number("radiusMm", Ring.Circle.RADIUS);
-    return fields.make(() -> new Ring.Circle(count, radius));
-  }
-
-  private Strip.Point point(Fields fields) {
-    double x = fields.number("xMm", Fixture.PLACE);
-    double y = fields.number("yMm", Fixture.PLACE);
-    return fields.make(() -> new Strip.Point(x, y));
+  private static EmitterClass.Die die(Fields fields) {
+    String colour = fields.text("colour");
+    double volts = fields.number("forwardVolts", EmitterClass.Die.VOLTS);
+    double rated = fields.number("ratedMilliamps", EmitterClass.Die.CURRENT);
+    double pulse = fields.number("pulseMilliamps", EmitterClass.Die.CURRENT);
+    double intensity = fields.number("millicandela", EmitterClass.Die.INTENSITY);
+    return fields.make(() -> new EmitterClass.Die(colour, volts, rated, pulse, intensity));
   }
 
   OneWirePixels circuit(Fields fields) {

@@ -2,7 +2,6 @@ package org.myrialith.gadget;
 
 import java.util.Base64;
 import java.util.Locale;
-import java.util.Map;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
 import org.myrialith.drive.Circuit;
@@ -10,10 +9,9 @@ import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
-import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Panel;
-import org.myrialith.layout.Ring;
-import org.myrialith.layout.Strip;
+import org.myrialith.layout.Group;
+import org.myrialith.layout.Site;
+import org.myrialith.parts.EmitterClass;
 import org.myrialith.power.PowerSettings;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -41,53 +39,64 @@ final class GadgetWriter {
                     .put("volts", s.volts())
                     .put("amps", s.amps()));
     ArrayNode fixtures = root.putArray("fixtures");
-    gadget.fixtures().forEach(f -> fixtures.add(fixture(f)));
+    gadget.fixtures().forEach(f -> fixtures.add(ShapeWriter.fixture(f)));
     ArrayNode circuits = root.putArray("circuits");
     gadget.circuits().forEach(c -> circuits.add(circuit(c)));
     root.set("colour", colour(gadget.colour()));
     root.set("power", power(gadget.power()));
     ArrayNode clips = root.putArray("clips");
     gadget.clips().forEach(c -> clips.add(clip(c)));
+    root.set("site", site(gadget.site()));
+    ArrayNode groups = root.putArray("groups");
+    gadget.groups().forEach(g -> groups.add(group(g)));
+    ArrayNode emitters = root.putArray("emitters");
+    gadget.emitters().forEach(e -> emitters.add(emitter(e)));
     if (withPictures) {
       pictures(gadget, root.putObject("pictures"));
     }
     return root;
   }
 
-  static ObjectNode fixture(Fixture fixture) {
+  static ObjectNode site(Site site) {
     ObjectNode node = NODES.objectNode();
-    if (fixture instanceof Panel panel) {
-      node.put("kind", "panel").put("id", panel.id()).put("name", panel.name());
-      node.put("columns", panel.columns()).put("rows", panel.rows());
-      node.put("pitchXMm", panel.pitchXMm()).put("pitchYMm", panel.pitchYMm());
-      node.put("firstCorner", panel.firstCorner().key());
-      node.put("run", keyOf(GadgetReader.RUNS, panel.alongColumns()));
-      node.put("wiring", keyOf(GadgetReader.WIRINGS, panel.serpentine()));
-      node.put("quarterTurns", panel.quarterTurns());
-      node.put("xMm", panel.xMm()).put("yMm", panel.yMm());
-    } else if (fixture instanceof Strip strip) {
-      node.put("kind", "strip").put("id", strip.id()).put("name", strip.name());
-      node.put("count", strip.count()).put("pixelsPerMetre", strip.pixelsPerMetre());
-      ArrayNode path = node.putArray("path");
-      strip.path().forEach(p -> path.addObject().put("xMm", p.xMm()).put("yMm", p.yMm()));
-    } else if (fixture instanceof Ring ring) {
-      node.put("kind", "ring").put("id", ring.id()).put("name", ring.name());
-      ArrayNode circles = node.putArray("circles");
-      ring.circles()
-          .forEach(c -> circles.addObject().put("count", c.count()).put("radiusMm", c.radiusMm()));
-      node.put("startDegrees", ring.startDegrees()).put("sweepDegrees", ring.sweepDegrees());
-      node.put("direction", keyOf(GadgetReader.DIRECTIONS, ring.clockwise()));
-      node.put("centreXMm", ring.centreXMm()).put("centreYMm", ring.centreYMm());
-    }
+    node.put("viewingMm", site.viewingMm()).put("diffuserMm", site.diffuserMm());
+    node.put("slackPercent", site.slackPercent()).put("rollMm", site.rollMm());
+    node.set("enclosure", EnclosureReader.write(site.enclosure()));
     return node;
   }
 
-  private static <T> String keyOf(Map<String, T> choices, T value) {
-    return choices.entrySet().stream()
-        .filter(e -> e.getValue().equals(value))
-        .findFirst()
-        .orElseThrow()
-        .getKey();
+  static ObjectNode group(Group group) {
+    ObjectNode node = NODES.objectNode().put("id", group.id()).put("name", group.name());
+    ArrayNode members = node.putArray("members");
+    group
+        .members()
+        .forEach(
+            m ->
+                members
+                    .addObject()
+                    .put("fixture", m.fixture())
+                    .put("from", m.from())
+                    .put("to", m.to()));
+    return node;
+  }
+
+  static ObjectNode emitter(EmitterClass emitter) {
+    ObjectNode node = NODES.objectNode();
+    node.put("id", emitter.id()).put("name", emitter.name()).put("kind", emitter.kind().key());
+    ArrayNode dies = node.putArray("dies");
+    emitter
+        .dies()
+        .forEach(
+            d ->
+                dies.addObject()
+                    .put("colour", d.colour())
+                    .put("forwardVolts", d.forwardVolts())
+                    .put("ratedMilliamps", d.ratedMilliamps())
+                    .put("pulseMilliamps", d.pulseMilliamps())
+                    .put("millicandela", d.millicandela()));
+    node.put("viewingDegrees", emitter.viewingDegrees());
+    node.put("packageWidthMm", emitter.packageWidthMm());
+    return node.put("packageHeightMm", emitter.packageHeightMm());
   }
 
   static ObjectNode circuit(Circuit circuit) {

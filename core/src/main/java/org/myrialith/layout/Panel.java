@@ -3,14 +3,13 @@ package org.myrialith.layout;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
 
 /**
  * A rectangular matrix of emitters.
  *
  * <p>Columns, rows, first corner and run describe the panel as it lies on the bench; then it is
- * turned clockwise by quarter turns, and the box round its emitter centres is put with its left top
- * corner at (x, y).
+ * turned clockwise by quarter turns, its picture staying upright; its origin is the left top corner
+ * of the box round the emitter centres after the turn.
  *
  * @param columns emitters across, before the turn
  * @param rows emitters down, before the turn
@@ -20,12 +19,8 @@ import org.myrialith.finding.Text;
  * @param alongColumns whether the data runs down the columns first; otherwise along the rows
  * @param serpentine whether every second run goes back; otherwise all run the same way
  * @param quarterTurns clockwise, 0 to 3
- * @param xMm left edge of the box round the centres
- * @param yMm top edge of the box round the centres
  */
 public record Panel(
-    String id,
-    String name,
     int columns,
     int rows,
     double pitchXMm,
@@ -33,10 +28,8 @@ public record Panel(
     Corner firstCorner,
     boolean alongColumns,
     boolean serpentine,
-    int quarterTurns,
-    double xMm,
-    double yMm)
-    implements Fixture {
+    int quarterTurns)
+    implements Shape {
   /** Allowed columns and rows. */
   public static final Bounds SIDE = Bounds.count(1, 256);
 
@@ -47,20 +40,18 @@ public record Panel(
   public static final Bounds TURNS = Bounds.count(0, 3);
 
   public Panel {
-    Text.id("id", id);
-    name = Text.name("name", name);
     SIDE.require("columns", columns);
     SIDE.require("rows", rows);
-    if (columns * rows > MOST_EMITTERS) {
+    if (columns * rows > Fixture.MOST_EMITTERS) {
       throw new InputException(
-          "rows", columns + " × " + rows, "at most " + MOST_EMITTERS + " emitters in a panel");
+          "rows",
+          columns + " × " + rows,
+          "at most " + Fixture.MOST_EMITTERS + " emitters in a panel");
     }
     PITCH.require("pitchXMm", pitchXMm);
     PITCH.require("pitchYMm", pitchYMm);
     Objects.requireNonNull(firstCorner, "firstCorner");
     TURNS.require("quarterTurns", quarterTurns);
-    PLACE.require("xMm", xMm);
-    PLACE.require("yMm", yMm);
   }
 
   @Override
@@ -119,7 +110,7 @@ public record Panel(
         };
     double pitchAcross = onItsSide() ? pitchYMm : pitchXMm;
     double pitchDown = onItsSide() ? pitchXMm : pitchYMm;
-    return new Place(xMm + column * pitchAcross, yMm + row * pitchDown, column, row);
+    return new Place(column * pitchAcross, row * pitchDown, column, row);
   }
 
   @Override
@@ -128,27 +119,13 @@ public record Panel(
   }
 
   @Override
-  public Panel movedBy(double dxMm, double dyMm) {
-    return new Panel(
-        id,
-        name,
-        columns,
-        rows,
-        pitchXMm,
-        pitchYMm,
-        firstCorner,
-        alongColumns,
-        serpentine,
-        quarterTurns,
-        xMm + dxMm,
-        yMm + dyMm);
+  public boolean pictorial() {
+    return true;
   }
 
-  @Override
-  public Panel renamed(String newId, String newName) {
+  /** Returns the panel turned further clockwise by quarter turns. */
+  Panel turnedBy(int quarters) {
     return new Panel(
-        newId,
-        newName,
         columns,
         rows,
         pitchXMm,
@@ -156,9 +133,7 @@ public record Panel(
         firstCorner,
         alongColumns,
         serpentine,
-        quarterTurns,
-        xMm,
-        yMm);
+        Math.floorMod(quarterTurns + quarters, 4));
   }
 
   @Override

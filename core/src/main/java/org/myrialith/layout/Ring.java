@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
 
 /**
- * Emitters on one circle or on circles round one centre, whole or in part.
+ * Emitters on one circle or on circles round one centre, whole or in part. The origin is the
+ * centre.
  *
  * <p>Angles are degrees from straight up, clockwise as the viewer sees it. A whole ring spaces its
  * emitters evenly all round; an arc (sweep under 360°) has one at each end. A picture has a row for
@@ -18,19 +18,10 @@ import org.myrialith.finding.Text;
  * @param startDegrees of the first emitter of each circle
  * @param sweepDegrees over which a circle's emitters spread, 360 for whole rings
  * @param clockwise the way the data runs; otherwise the other way
- * @param centreXMm of all circles
- * @param centreYMm of all circles
  */
 public record Ring(
-    String id,
-    String name,
-    List<Circle> circles,
-    double startDegrees,
-    double sweepDegrees,
-    boolean clockwise,
-    double centreXMm,
-    double centreYMm)
-    implements Fixture {
+    List<Circle> circles, double startDegrees, double sweepDegrees, boolean clockwise)
+    implements Shape {
   /** Allowed start angle. */
   public static final Bounds START = Bounds.measure(-360, 360, "°");
 
@@ -68,8 +59,6 @@ public record Ring(
   }
 
   public Ring {
-    Text.id("id", id);
-    name = Text.name("name", name);
     circles = List.copyOf(circles);
     if (circles.isEmpty() || circles.size() > MOST_CIRCLES) {
       throw new InputException(
@@ -77,13 +66,11 @@ public record Ring(
     }
     START.require("startDegrees", startDegrees);
     SWEEP.require("sweepDegrees", sweepDegrees);
-    PLACE.require("centreXMm", centreXMm);
-    PLACE.require("centreYMm", centreYMm);
-    if (fullest(circles) * circles.size() > MOST_EMITTERS) {
+    if (fullest(circles) * circles.size() > Fixture.MOST_EMITTERS) {
       throw new InputException(
           "circles",
           circles.size() + " × " + fullest(circles),
-          "at most " + MOST_EMITTERS + " cells");
+          "at most " + Fixture.MOST_EMITTERS + " cells");
     }
   }
 
@@ -130,10 +117,7 @@ public record Ring(
     double angle = Math.toRadians(startDegrees + (clockwise ? 1 : -1) * at * stepDegrees(circle));
     int column = (int) ((2L * at + 1) * seenColumns() / (2L * circle.count()));
     return new Place(
-        centreXMm + circle.radiusMm() * Math.sin(angle),
-        centreYMm - circle.radiusMm() * Math.cos(angle),
-        column,
-        row);
+        circle.radiusMm() * Math.sin(angle), -circle.radiusMm() * Math.cos(angle), column, row);
   }
 
   @Override
@@ -150,25 +134,6 @@ public record Ring(
       least = apart > 0 ? Math.min(least, apart) : least;
     }
     return Double.isFinite(least) ? least : LONE_PITCH_MM;
-  }
-
-  @Override
-  public Ring movedBy(double dxMm, double dyMm) {
-    return new Ring(
-        id,
-        name,
-        circles,
-        startDegrees,
-        sweepDegrees,
-        clockwise,
-        centreXMm + dxMm,
-        centreYMm + dyMm);
-  }
-
-  @Override
-  public Ring renamed(String newId, String newName) {
-    return new Ring(
-        newId, newName, circles, startDegrees, sweepDegrees, clockwise, centreXMm, centreYMm);
   }
 
   @Override

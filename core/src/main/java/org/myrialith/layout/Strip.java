@@ -5,54 +5,97 @@ import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
 
 /**
- * An addressable strip laid along a line with bends.
+ * An addressable strip laid along a line with bends, in one piece or in several with gaps between.
  *
- * <p>A strip is cut between pixels, so the first pixel sits half a pitch from the start of the
- * path. Where the path ends before the strip does, the strip goes on straight.
+ * <p>A strip is cut between pixels, so the first pixel of a piece sits half a pitch from its end.
+ * Where the path ends before the strip does, the strip goes on straight. The picture has one row,
+ * its cells in the order along the path, also where a piece is turned round.
  *
- * @param count pixels
+ * @param pieces along the path, at least one
+ * @param cutEvery pixels between two marks where the strip may be cut
  * @param pixelsPerMetre as the strip is sold
  * @param path corners of the line, at least two, neighbours apart
  */
-public record Strip(String id, String name, int count, double pixelsPerMetre, List<Point> path)
-    implements Fixture {
-  /** Allowed count. */
-  public static final Bounds COUNT = Bounds.count(1, MOST_EMITTERS);
+public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, List<Point> path)
+    implements Shape {
+  /** Allowed pixels of a piece. */
+  public static final Bounds COUNT = Bounds.count(1, Fixture.MOST_EMITTERS);
 
   /** Allowed density (pixels per metre). */
   public static final Bounds DENSITY = Bounds.measure(1, 500, "pixels per metre");
 
+  /** Allowed pixels between cutting marks. */
+  public static final Bounds CUT_EVERY = Bounds.count(1, 24);
+
   /** Most corners of a path. */
-  public static final int MOST_POINTS = 64;
+  public static final int MOST_POINTS = 512;
+
+  /** Most pieces. */
+  public static final int MOST_PIECES = 256;
 
   private static final double MM_PER_METRE = 1000;
 
-  /** A corner of the path (mm). */
-  public record Point(double xMm, double yMm) {
-    public Point {
-      PLACE.require("xMm", xMm);
-      PLACE.require("yMm", yMm);
-    }
+  /**
+   * A piece as cut.
+   *
+   * @param pixels on it
+   * @param gapMm along the path between the piece before, or the start, and this one
+   * @param turned whether its data enters at the end farther along the path
+   */
+  public record Piece(int pixels, double gapMm, boolean turned) {
+    /** Allowed gap. */
+    public static final Bounds GAP = Bounds.measure(0, 5000, "mm");
 
-    double distanceTo(Point other) {
-      return Math.hypot(other.xMm - xMm, other.yMm - yMm);
+    public Piece {
+      COUNT.require("pixels", pixels);
+      GAP.require("gapMm", gapMm);
     }
   }
 
   public Strip {
-    Text.id("id", id);
-    name = Text.name("name", name);
-    COUNT.require("count", count);
-    DENSITY.require("pixelsPerMetre", pixelsPerMetre);
+    pieces = List.copyOf(pieces);
     path = List.copyOf(path);
+    CUT_EVERY.require("cutEvery", cutEvery);
+    DENSITY.require("pixelsPerMetre", pixelsPerMetre);
+    requirePieces(pieces, cutEvery);
+    requirePath(path);
+  }
+
+  /** Returns a strip in one piece. */
+  public Strip(int count, double pixelsPerMetre, List<Point> path) {
+    this(List.of(new Piece(count, 0, false)), 1, pixelsPerMetre, path);
+  }
+
+  private static void requirePieces(List<Piece> pieces, int cutEvery) {
+    if (pieces.isEmpty() || pieces.size() > MOST_PIECES) {
+      throw new InputException(
+          "pieces", pieces.size() + " pieces", "1 to " + MOST_PIECES + " pieces");
+    }
+    for (int i = 0; i < pieces.size(); i++) {
+      if (pieces.get(i).pixels() % cutEvery != 0) {
+        throw new InputException(
+            "pieces[" + i + "].pixels",
+            pieces.get(i).pixels(),
+            "a multiple of " + cutEvery + ": the strip is cut only at its marks");
+      }
+    }
+    int total = pieces.stream().mapToInt(Piece::pixels).sum();
+    if (total > Fixture.MOST_EMITTERS) {
+      throw new InputException(
+          "pieces", total + " pixels", "at most " + Fixture.MOST_EMITTERS + " pixels in a strip");
+    }
+  }
+
+  private static void requirePath(List<Point> path) {
     if (path.size() < 2 || path.size() > MOST_POINTS) {
       throw new InputException("path", path.size() + " points", "2 to " + MOST_POINTS + " points");
     }
-    for (int i = 1; i < path.size(); i++) {
-      if (!(path.get(i).distanceTo(path.get(i - 1)) > 0)) {
+    for (int i = 0; i < path.size(); i++) {
+      Fixture.PLACE.require("path[" + i + "].xMm", path.get(i).xMm());
+      Fixture.PLACE.require("path[" + i + "].yMm", path.get(i).yMm());
+      if (i > 0 && !(path.get(i).distanceTo(path.get(i - 1)) > 0)) {
         throw new InputException(
             "path[" + i + "]", "the point before again", "a point apart from the one before");
       }
@@ -64,9 +107,19 @@ public record Strip(String id, String name, int count, double pixelsPerMetre, Li
     return MM_PER_METRE / pixelsPerMetre;
   }
 
-  /** Returns the length of the strip as cut (mm). */
+  /** Returns the length of one piece as cut (mm). */
+  public double cutMm(Piece piece) {
+    return piece.pixels() * pitchMm();
+  }
+
+  /** Returns the length of all pieces as cut, without gaps (mm). */
   public double lengthMm() {
-    return count * pitchMm();
+    return count() * pitchMm();
+  }
+
+  /** Returns how far along the path the strip reaches, gaps included (mm). */
+  public double reachMm() {
+    return lengthMm() + pieces.stream().mapToDouble(Piece::gapMm).sum();
   }
 
   /** Returns the length of the path (mm). */
@@ -79,8 +132,13 @@ public record Strip(String id, String name, int count, double pixelsPerMetre, Li
   }
 
   @Override
+  public int count() {
+    return pieces.stream().mapToInt(Piece::pixels).sum();
+  }
+
+  @Override
   public int seenColumns() {
-    return count;
+    return count();
   }
 
   @Override
@@ -90,8 +148,25 @@ public record Strip(String id, String name, int count, double pixelsPerMetre, Li
 
   @Override
   public Place place(int index) {
-    Objects.checkIndex(index, count);
-    double left = (index + 0.5) * pitchMm();
+    Objects.checkIndex(index, count());
+    int first = 0;
+    double start = 0;
+    for (Piece piece : pieces) {
+      start += piece.gapMm();
+      if (index < first + piece.pixels()) {
+        int step = piece.turned() ? piece.pixels() - 1 - (index - first) : index - first;
+        Point at = along(start + (step + 0.5) * pitchMm());
+        return new Place(at.xMm(), at.yMm(), first + step, 0);
+      }
+      first += piece.pixels();
+      start += cutMm(piece);
+    }
+    throw new IllegalStateException("unreachable: the index was checked");
+  }
+
+  /** Returns the point that far along the path; past its end, straight on. */
+  private Point along(double distanceMm) {
+    double left = distanceMm;
     int leg = 1;
     while (leg < path.size() - 1 && left > path.get(leg - 1).distanceTo(path.get(leg))) {
       left -= path.get(leg - 1).distanceTo(path.get(leg));
@@ -99,30 +174,57 @@ public record Strip(String id, String name, int count, double pixelsPerMetre, Li
     }
     Point from = path.get(leg - 1);
     Point to = path.get(leg);
-    double share = left / from.distanceTo(to);
-    return new Place(
-        from.xMm() + (to.xMm() - from.xMm()) * share,
-        from.yMm() + (to.yMm() - from.yMm()) * share,
-        index,
-        0);
+    return from.towards(to, left / from.distanceTo(to));
   }
 
   @Override
-  public Strip movedBy(double dxMm, double dyMm) {
-    List<Point> moved = new ArrayList<>();
-    for (Point point : path) {
-      moved.add(new Point(point.xMm() + dxMm, point.yMm() + dyMm));
+  public boolean leapsAfter(int index) {
+    int end = -1;
+    for (Piece piece : pieces) {
+      end += piece.pixels();
+      if (end == index) {
+        return true;
+      }
     }
-    return new Strip(id, name, count, pixelsPerMetre, moved);
+    return false;
   }
 
-  @Override
-  public Strip renamed(String newId, String newName) {
-    return new Strip(newId, newName, count, pixelsPerMetre, path);
+  /** Returns a strip of the same pieces on another path. */
+  public Strip on(List<Point> newPath) {
+    return new Strip(pieces, cutEvery, pixelsPerMetre, newPath);
   }
 
   @Override
   public String describe() {
-    return "strip of " + count;
+    return pieces.size() == 1
+        ? "strip of " + count()
+        : "strip of " + count() + " in " + pieces.size() + " pieces";
+  }
+
+  @Override
+  public List<Edge> edges() {
+    List<Edge> marks = new ArrayList<>();
+    double start = 0;
+    for (Piece piece : pieces) {
+      start += piece.gapMm();
+      marks.add(mark(start));
+      start += cutMm(piece);
+      marks.add(mark(start));
+    }
+    return marks;
+  }
+
+  /** A short line across the strip where it is cut. */
+  private Edge mark(double distanceMm) {
+    Point before = along(Math.max(0, distanceMm - 0.01));
+    Point after = along(distanceMm + 0.01);
+    double length = before.distanceTo(after);
+    double half = 0.3 * pitchMm() / length;
+    double dx = (after.xMm() - before.xMm()) * half;
+    double dy = (after.yMm() - before.yMm()) * half;
+    Point at = along(distanceMm);
+    return new Edge(
+        Edge.Kind.CUT,
+        List.of(new Point(at.xMm() - dy, at.yMm() + dx), new Point(at.xMm() + dy, at.yMm() - dx)));
   }
 }

@@ -23,6 +23,8 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Place;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.tool.OutsideTool;
@@ -121,9 +123,16 @@ class TemplateTest {
 
   @Test
   void centresAndCheckBarLieWithinATenthOfAMillimetre() throws IOException {
-    Ring ring = new Ring("f1", "Ring", List.of(new Ring.Circle(7, 41.3)), 12, 360, true, 60, 55);
-    Panel panel =
-        new Panel("f2", "Panel", 3, 2, 17.37, 23.1, Corner.TOP_LEFT, false, true, 0, 5.21, 120.4);
+    Fixture ring =
+        Fixture.of(
+            "f1", "Ring", new Ring(List.of(new Ring.Circle(7, 41.3)), 12, 360, true), 60, 55);
+    Fixture panel =
+        Fixture.of(
+            "f2",
+            "Panel",
+            new Panel(3, 2, 17.37, 23.1, Corner.TOP_LEFT, false, true, 0),
+            5.21,
+            120.4);
     LayoutPlan layout = LayoutPlan.of(List.of(ring, panel), List.of());
     Template template = new Template(layout, 6, Paper.A4);
     write(template);
@@ -144,13 +153,13 @@ class TemplateTest {
 
   @Test
   void aLargeLayoutIsCutOverSheetsThatOverlapAndShowEveryEmitter() throws IOException {
-    Strip strip =
-        new Strip("f1", "Line", 60, 60, List.of(new Strip.Point(0, 0), new Strip.Point(1000, 300)));
+    Fixture strip =
+        Fixture.of("f1", "Line", new Strip(60, 60, List.of(new Point(0, 0), new Point(1000, 300))));
     LayoutPlan layout = LayoutPlan.of(List.of(strip), List.of());
     Template template = new Template(layout, 5, Paper.A4);
     assertThat(template.sheets().size()).isGreaterThan(3);
     for (int i = 0; i < strip.count(); i++) {
-      Fixture.Place place = strip.place(i);
+      Place place = strip.place(i);
       assertThat(template.sheets())
           .as("emitter %d is whole on some sheet", i)
           .anySatisfy(
@@ -183,20 +192,12 @@ class TemplateTest {
 
   @Test
   void tooManySheetsAndBadHolesAreRefusedByName() {
-    Strip far =
-        new Strip(
-            "f1",
-            "Far",
-            2,
-            60,
-            List.of(new Strip.Point(-9000, -9000), new Strip.Point(9000, 9000)));
-    Strip other =
-        new Strip(
-            "f2",
-            "Other",
-            2,
-            60,
-            List.of(new Strip.Point(9000, 9000), new Strip.Point(9100, 9000)));
+    Fixture far =
+        Fixture.of(
+            "f1", "Far", new Strip(2, 60, List.of(new Point(-9000, -9000), new Point(9000, 9000))));
+    Fixture other =
+        Fixture.of(
+            "f2", "Other", new Strip(2, 60, List.of(new Point(9000, 9000), new Point(9100, 9000))));
     Template huge = new Template(LayoutPlan.of(List.of(far, other), List.of()), 5, Paper.A4);
     assertThatThrownBy(huge::sheets)
         .isInstanceOf(InputException.class)

@@ -18,7 +18,9 @@ import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
@@ -54,8 +56,8 @@ final class FirmwareScenarios {
       }
       frames.add(new Frame(Picture.of(14, 1, rgb), 20 + 10 * f));
     }
-    Strip strip =
-        new Strip("f1", "Noise", 14, 60, List.of(new Strip.Point(0, 0), new Strip.Point(300, 0)));
+    Fixture strip =
+        Fixture.of("f1", "Noise", new Strip(14, 60, List.of(new Point(0, 0), new Point(300, 0))));
     return new Gadget(
         "Noise",
         "",
@@ -86,9 +88,10 @@ final class FirmwareScenarios {
       }
       frames.add(new Frame(Picture.of(20, 30, rgb), f == 0 ? 200 : 25));
     }
-    Panel panel = new Panel("f1", "Bars", 30, 20, 5, 5, Corner.BOTTOM_RIGHT, true, true, 1, 0, 0);
-    Strip strip =
-        new Strip("f2", "Dark", 3, 60, List.of(new Strip.Point(0, 300), new Strip.Point(50, 300)));
+    Fixture panel =
+        Fixture.of("f1", "Bars", new Panel(30, 20, 5, 5, Corner.BOTTOM_RIGHT, true, true, 1), 0, 0);
+    Fixture strip =
+        Fixture.of("f2", "Dark", new Strip(3, 60, List.of(new Point(0, 300), new Point(50, 300))));
     return new Gadget(
         "Bars",
         "",
@@ -109,8 +112,8 @@ final class FirmwareScenarios {
     for (int at = 0; at < 11; at++) {
       (at % 3 == 0 ? one : two)[at * 3 + 2] = (byte) 0xff;
     }
-    Strip strip =
-        new Strip("f1", "Line", 11, 60, List.of(new Strip.Point(0, 0), new Strip.Point(300, 0)));
+    Fixture strip =
+        Fixture.of("f1", "Line", new Strip(11, 60, List.of(new Point(0, 0), new Point(300, 0))));
     return Gadget.blank("Two")
         .withFixture(strip)
         .withClip(

@@ -13,9 +13,12 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -23,10 +26,12 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
+import org.myrialith.layout.Fixture;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -93,6 +98,14 @@ class GadgetJsonTest {
     "/fixtures/0, quarterTurns, 0, 2, 0",
     "/fixtures/1, pixelsPerMetre, 1, 500, 0.1",
     "/fixtures/1/path/0, xMm, -10000, 10000, 0.5",
+    "/fixtures/1, cutEvery, 1, 1, 0",
+    "/fixtures/1/pieces/0, gapMm, 0, 5000, 0.5",
+    "/fixtures/0, zMm, -10000, 10000, 0.5",
+    "/fixtures/0, turnDegrees, -360, 360, 0.5",
+    "/site, viewingMm, 0, 200000, 1",
+    "/site, diffuserMm, 0, 1000, 1",
+    "/site, slackPercent, 0, 300, 1",
+    "/site, rollMm, 100, 100000, 1",
     "/circuits/0, latchGapMicros, 50, 2000, 1",
     "/circuits/0, channelMilliamps, 1, 60, 0.1",
     "/circuits/0, idleMilliamps, 0, 20, 0.1",
@@ -137,7 +150,7 @@ class GadgetJsonTest {
     faults.put("unknown field within", root -> at(root, "/fixtures/0").put("angle", 3));
     faults.put("text for a number", root -> at(root, "/fixtures/0").put("columns", "16"));
     faults.put("fraction for a count", root -> at(root, "/fixtures/0").put("columns", 16.5));
-    faults.put("missing field", root -> at(root, "/fixtures/1").remove("count"));
+    faults.put("missing field", root -> at(root, "/fixtures/1").remove("pieces"));
     faults.put("unknown kind", root -> at(root, "/fixtures/1").put("kind", "ring"));
     faults.put("unknown version", root -> root.put("version", 2));
     faults.put("other format", root -> root.put("format", "other"));
@@ -149,6 +162,8 @@ class GadgetJsonTest {
     faults.put("power law without exponent", root -> at(root, "/colour").remove("exponent"));
     faults.put("unknown order", root -> at(root, "/circuits/0").put("colourOrder", "RGBW"));
     faults.put("bad id", root -> at(root, "/fixtures/0").put("id", "F 1"));
+    faults.put("two ways to count", root -> at(root, "/fixtures/1").put("count", 40));
+    faults.put("unknown enclosure", root -> at(root, "/site/enclosure").put("kind", "bag"));
     faults.put("a list for an object", root -> root.putArray("supply"));
     faults.forEach(
         (name, fault) -> {
@@ -157,6 +172,45 @@ class GadgetJsonTest {
           assertThat(codeTakes(root.toString())).as("code: " + name).isFalse();
           assertThat(schemaTakes(root.toString())).as("schema: " + name).isFalse();
         });
+  }
+
+  /** Each kind of fixture: every number of it is held to the same bounds by schema and code. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void schemaAndCodeBoundEveryNumberOfAKindAlike(int kind) {
+    ObjectNode fixture =
+        GadgetJson.write(Fixture.of("f1", "One", ShapeSamples.shape(new Random(kind), kind)));
+    ObjectNode root = (ObjectNode) MAPPER.readTree(GadgetJson.write(Gadget.blank("Bounds")));
+    int numbers = 0;
+    for (String field : List.copyOf(fixture.propertyNames())) {
+      if (fixture.get(field).isNumber()) {
+        for (double value : new double[] {-1e6, -0.001, 0.5, 1e6}) {
+          ObjectNode changed = fixture.deepCopy().put(field, value);
+          root.putArray("fixtures").add(changed);
+          assertThat(schemaTakes(root.toString()))
+              .as("%s %s", field, value)
+              .isIn(codeTakes(root.toString()), true);
+          if (Math.abs(value) > 1e5) {
+            assertThat(schemaTakes(root.toString())).as("%s %s", field, value).isFalse();
+          }
+        }
+        numbers++;
+      }
+    }
+    assertThat(numbers).isPositive();
+  }
+
+  static IntStream kinds() {
+    return IntStream.range(0, ShapeSamples.KINDS);
+  }
+
+  @Test
+  void aStripOfTheFirstDaysIsStillRead() {
+    ObjectNode root = lantern();
+    ObjectNode strip = at(root, "/fixtures/1");
+    strip.put("count", 40).remove(List.of("pieces", "cutEvery", "dark", "emitter", "zMm"));
+    assertThat(schemaTakes(root.toString())).isTrue();
+    assertThat(GadgetJson.read(root.toString())).isEqualTo(DemoGadgets.tideLantern());
   }
 
   /** What a schema can't say, the code does. */

@@ -22,6 +22,8 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 
 class GadgetPlanTest {
@@ -135,8 +137,9 @@ class GadgetPlanTest {
   @Test
   void aClipFollowsTheSizeOfItsFixture() {
     Gadget lantern = DemoGadgets.tideLantern();
-    Strip strip = (Strip) lantern.fixture("f2").orElseThrow();
-    Gadget longer = lantern.withFixture(new Strip("f2", "Tide line", 50, 60, strip.path()));
+    Strip strip = (Strip) lantern.fixture("f2").orElseThrow().shape();
+    Gadget longer =
+        lantern.withFixture(Fixture.of("f2", "Tide line", new Strip(50, 60, strip.path())));
     assertThat(longer.clipOn("f2").orElseThrow().frames())
         .allSatisfy(f -> assertThat(f.picture().columns()).isEqualTo(50));
     assertThat(longer.clipOn("f2").orElseThrow().frames().get(0).picture().colour(0, 0))
@@ -147,9 +150,9 @@ class GadgetPlanTest {
 
   @Test
   void aFrameHeldShorterThanItsDataIsTold() {
-    Strip strip =
-        new Strip(
-            "f1", "Long", 600, 60, List.of(new Strip.Point(0, 0), new Strip.Point(10_000, 0)));
+    Fixture strip =
+        Fixture.of(
+            "f1", "Long", new Strip(600, 60, List.of(new Point(0, 0), new Point(10_000, 0))));
     Gadget gadget =
         Gadget.blank("Long")
             .withFixture(strip)
@@ -166,8 +169,8 @@ class GadgetPlanTest {
 
   @Test
   void tooManyEmittersAreRefused() {
-    Strip strip =
-        new Strip("f1", "Long", 8000, 60, List.of(new Strip.Point(0, 0), new Strip.Point(1, 0)));
+    Fixture strip =
+        Fixture.of("f1", "Long", new Strip(8000, 60, List.of(new Point(0, 0), new Point(1, 0))));
     Gadget gadget = Gadget.blank("Many").withFixture(strip);
     assertThatThrownBy(() -> gadget.withFixture(strip.renamed("f2", "More")))
         .hasMessageContaining("10\u202f000 emitters".replace("\u202f", ""));

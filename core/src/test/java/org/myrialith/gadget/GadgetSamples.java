@@ -13,12 +13,10 @@ import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
-import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Panel;
-import org.myrialith.layout.Ring;
-import org.myrialith.layout.Strip;
+import org.myrialith.layout.Group;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -40,13 +38,9 @@ final class GadgetSamples {
     Random random = new Random(seed);
     List<Fixture> fixtures = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
-      String id = "f" + i;
       fixtures.add(
-          switch (random.nextInt(3)) {
-            case 0 -> panel(random, id);
-            case 1 -> strip(random, id);
-            default -> ring(random, id);
-          });
+          ShapeSamples.fixture(
+              random, "f" + i, word(random), ShapeSamples.shape(random, random.nextInt(11))));
     }
     List<String> chained =
         fixtures.stream().map(Fixture::id).filter(id -> random.nextInt(4) > 0).toList();
@@ -78,7 +72,19 @@ final class GadgetSamples {
         new ColourSettings(transfer(random), 1 + random.nextInt(100)),
         new PowerSettings(
             random.nextInt(81), pick(random, School.values()), random.nextDouble() * 2000),
-        clips);
+        clips,
+        ShapeSamples.site(random),
+        fixtures.isEmpty() ? List.of() : List.of(group(random, fixtures)),
+        random.nextBoolean()
+            ? List.of()
+            : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")));
+  }
+
+  private static Group group(Random random, List<Fixture> fixtures) {
+    Fixture fixture = fixtures.get(random.nextInt(fixtures.size()));
+    int from = random.nextInt(fixture.count());
+    int to = from + random.nextInt(fixture.count() - from);
+    return new Group("g1", word(random), List.of(new Group.Member(fixture.id(), from, to)));
   }
 
   private static Transfer transfer(Random random) {
@@ -87,47 +93,6 @@ final class GadgetSamples {
       case 1 -> new Transfer.Srgb();
       default -> new Transfer.Lightness();
     };
-  }
-
-  private static Fixture panel(Random random, String id) {
-    return new Panel(
-        id,
-        word(random),
-        1 + random.nextInt(9),
-        1 + random.nextInt(9),
-        0.5 + random.nextDouble() * 99,
-        0.5 + random.nextDouble() * 99,
-        pick(random, Corner.values()),
-        random.nextBoolean(),
-        random.nextBoolean(),
-        random.nextInt(4),
-        random.nextDouble() * 500,
-        -random.nextDouble() * 500);
-  }
-
-  private static Fixture strip(Random random, String id) {
-    List<Strip.Point> path = new ArrayList<>();
-    for (int i = 0; i < 2 + random.nextInt(4); i++) {
-      path.add(new Strip.Point(i * 10 + random.nextDouble(), random.nextDouble() * 100));
-    }
-    return new Strip(id, word(random), 1 + random.nextInt(40), 1 + random.nextDouble() * 400, path);
-  }
-
-  private static Fixture ring(Random random, String id) {
-    List<Ring.Circle> circles = new ArrayList<>();
-    circles.add(new Ring.Circle(1, 0));
-    for (int i = random.nextInt(4); i > 0; i--) {
-      circles.add(new Ring.Circle(1 + random.nextInt(30), 1 + random.nextDouble() * 200));
-    }
-    return new Ring(
-        id,
-        word(random),
-        circles,
-        random.nextDouble() * 360,
-        random.nextBoolean() ? 360 : 1 + random.nextDouble() * 359,
-        random.nextBoolean(),
-        random.nextDouble() * 100,
-        random.nextDouble() * 100);
   }
 
   private static Clip clip(Random random, Fixture fixture) {

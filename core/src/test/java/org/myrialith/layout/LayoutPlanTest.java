@@ -10,13 +10,18 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
 
 class LayoutPlanTest {
-  private static final Strip BENT =
-      new Strip(
+  private static final Fixture BENT =
+      Fixture.of(
           "f2",
           "Bent",
-          6,
-          100,
-          List.of(new Strip.Point(0, 0), new Strip.Point(25, 0), new Strip.Point(25, 30)));
+          new Strip(6, 100, List.of(new Point(0, 0), new Point(25, 0), new Point(25, 30))));
+
+  /** All that does not hold, of emitters as small as can be. */
+  private static List<Finding> judged(Fixture... fixtures) {
+    LayoutPlan plan = LayoutPlan.of(List.of(fixtures), List.of());
+    return new LayoutJudgement(plan, Site.USUAL, f -> 0.1)
+        .findings().stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
+  }
 
   @Test
   void aStripFollowsItsBends() {
@@ -27,16 +32,16 @@ class LayoutPlanTest {
       assertThat(BENT.place(i).xMm()).isCloseTo(places[i][0], within(1e-9));
       assertThat(BENT.place(i).yMm()).isCloseTo(places[i][1], within(1e-9));
     }
-    assertThat(BENT.lengthMm()).isEqualTo(60);
-    assertThat(BENT.pathMm()).isEqualTo(55);
+    assertThat(((Strip) BENT.shape()).lengthMm()).isEqualTo(60);
+    assertThat(((Strip) BENT.shape()).pathMm()).isEqualTo(55);
   }
 
   @Test
   void aStripLongerThanItsPathGoesOnStraightAndIsToldOf() {
-    Strip over =
-        new Strip("f1", "Over", 5, 100, List.of(new Strip.Point(0, 0), new Strip.Point(0, 20)));
+    Fixture over =
+        Fixture.of("f1", "Over", new Strip(5, 100, List.of(new Point(0, 0), new Point(0, 20))));
     assertThat(over.place(4).yMm()).isCloseTo(45, within(1e-9));
-    assertThat(LayoutPlan.of(List.of(over), List.of()).findings())
+    assertThat(judged(over))
         .singleElement()
         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.TIGHT))
         .satisfies(f -> assertThat(f.says()).contains("30\u00a0mm longer"));
@@ -44,7 +49,8 @@ class LayoutPlanTest {
 
   @Test
   void chainIndicesFollowTheOrderOfTheDataLine() {
-    Panel panel = new Panel("f1", "P", 3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0, 100, 100);
+    Fixture panel =
+        Fixture.of("f1", "P", new Panel(3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0), 100, 100);
     LayoutPlan plan = LayoutPlan.of(List.of(panel, BENT), List.of("f2", "f1"));
     assertThat(plan.emitters()).hasSize(12);
     assertThat(plan.emitters().get(0).chain()).isEqualTo(6);
@@ -59,31 +65,33 @@ class LayoutPlanTest {
 
   @Test
   void twoEmittersInOnePlaceBreak() {
-    Panel panel = new Panel("f1", "P", 3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
-    Panel same = new Panel("f3", "Q", 1, 1, 10, 10, Corner.TOP_LEFT, false, true, 0, 20.2, 10.2);
-    List<Finding> findings = LayoutPlan.of(List.of(panel, same), List.of()).findings();
+    Fixture panel =
+        Fixture.of("f1", "P", new Panel(3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0), 0, 0);
+    Fixture same =
+        Fixture.of("f3", "Q", new Panel(1, 1, 10, 10, Corner.TOP_LEFT, false, true, 0), 20.2, 10.2);
+    List<Finding> findings = judged(panel, same);
     assertThat(findings)
         .singleElement()
         .satisfies(f -> assertThat(f.key()).isEqualTo("same-place"));
-    assertThat(LayoutPlan.of(List.of(panel, same.movedBy(0.5, 0)), List.of()).findings()).isEmpty();
+    assertThat(judged(panel, same.movedBy(0.5, 0))).isEmpty();
   }
 
   @Test
   void nothingIsOpenNotAnError() {
     LayoutPlan empty = LayoutPlan.of(List.of(), List.of());
     assertThat(empty.box()).isEqualTo(new LayoutPlan.Box(0, 0, 0, 0));
-    assertThat(empty.findings())
+    assertThat(judged())
         .singleElement()
         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.OPEN));
   }
 
   @Test
   void aPathNeedsTwoPointsApart() {
-    assertThatThrownBy(() -> new Strip("f1", "S", 5, 60, List.of(new Strip.Point(0, 0))))
+    assertThatThrownBy(() -> Fixture.of("f1", "S", new Strip(5, 60, List.of(new Point(0, 0)))))
         .hasMessageContaining("path");
     assertThatThrownBy(
             () ->
-                new Strip("f1", "S", 5, 60, List.of(new Strip.Point(1, 1), new Strip.Point(1, 1))))
+                Fixture.of("f1", "S", new Strip(5, 60, List.of(new Point(1, 1), new Point(1, 1)))))
         .hasMessageContaining("path[1]");
   }
 }

@@ -13,10 +13,10 @@ import org.junit.jupiter.api.Test;
 import org.myrialith.finding.InputException;
 
 class PanelTest {
-  private static Panel panel(
+  private static Fixture panel(
       int columns, int rows, Corner corner, boolean along, boolean serpentine, int turns) {
-    return new Panel(
-        "f1", "Panel", columns, rows, 10, 7, corner, along, serpentine, turns, 100, 50);
+    return Fixture.of(
+        "f1", "Panel", new Panel(columns, rows, 10, 7, corner, along, serpentine, turns), 100, 50);
   }
 
   @Property
@@ -27,13 +27,13 @@ class PanelTest {
       @ForAll boolean along,
       @ForAll boolean serpentine,
       @ForAll @IntRange(max = 3) int turns) {
-    Panel panel = panel(columns, rows, corner, along, serpentine, turns);
+    Fixture panel = panel(columns, rows, corner, along, serpentine, turns);
     Set<String> cells = new HashSet<>();
     double pitchAcross = turns % 2 == 1 ? 7 : 10;
     double pitchDown = turns % 2 == 1 ? 10 : 7;
-    Fixture.Place before = null;
+    Place before = null;
     for (int i = 0; i < panel.count(); i++) {
-      Fixture.Place place = panel.place(i);
+      Place place = panel.place(i);
       assertThat(place.column()).isBetween(0, panel.seenColumns() - 1);
       assertThat(place.row()).isBetween(0, panel.seenRows() - 1);
       assertThat(place.xMm()).isCloseTo(100 + place.column() * pitchAcross, within(1e-9));
@@ -52,7 +52,7 @@ class PanelTest {
   @Test
   void aQuarterTurnGoesClockwise() {
     // data enters at the left top; after a clockwise quarter turn that corner is at the right top
-    Panel turned = panel(4, 3, Corner.TOP_LEFT, false, true, 1);
+    Fixture turned = panel(4, 3, Corner.TOP_LEFT, false, true, 1);
     assertThat(turned.seenColumns()).isEqualTo(3);
     assertThat(turned.seenRows()).isEqualTo(4);
     assertThat(turned.place(0).column()).isEqualTo(2);
@@ -67,7 +67,7 @@ class PanelTest {
   void aPanelTurnedFourTimesIsThePanel() {
     // by hand: index 5 of a 4 x 3 serpentine from the right bottom, along columns, is column 2 from
     // the right, second from the top
-    Panel panel = panel(4, 3, Corner.BOTTOM_RIGHT, true, true, 0);
+    Fixture panel = panel(4, 3, Corner.BOTTOM_RIGHT, true, true, 0);
     assertThat(panel.place(0).column()).isEqualTo(3);
     assertThat(panel.place(0).row()).isEqualTo(2);
     assertThat(panel.place(5).column()).isEqualTo(2);
@@ -84,7 +84,13 @@ class PanelTest {
     assertThatThrownBy(() -> panel(256, 33, Corner.TOP_LEFT, true, true, 0))
         .hasMessageContaining("8192");
     assertThatThrownBy(
-            () -> new Panel("f1", "P", 2, 2, Double.NaN, 7, Corner.TOP_LEFT, true, true, 0, 0, 0))
+            () ->
+                Fixture.of(
+                    "f1",
+                    "P",
+                    new Panel(2, 2, Double.NaN, 7, Corner.TOP_LEFT, true, true, 0),
+                    0,
+                    0))
         .hasMessageContaining("pitchXMm");
   }
 }

@@ -17,8 +17,9 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 
 /** Rings and arcs against a geometry library's rotation. */
 class RingTest {
-  private static Ring ring(double start, double sweep, boolean clockwise, Ring.Circle... circles) {
-    return new Ring("f1", "Ring", List.of(circles), start, sweep, clockwise, 40, -25);
+  private static Fixture ring(
+      double start, double sweep, boolean clockwise, Ring.Circle... circles) {
+    return Fixture.of("f1", "Ring", new Ring(List.of(circles), start, sweep, clockwise), 40, -25);
   }
 
   @Property(tries = 200)
@@ -27,7 +28,8 @@ class RingTest {
       @ForAll @DoubleRange(min = 1, max = 400) double radius,
       @ForAll @DoubleRange(min = -360, max = 360) double start,
       @ForAll boolean clockwise) {
-    Ring ring = ring(start, 360, clockwise, new Ring.Circle(1, 0), new Ring.Circle(count, radius));
+    Fixture ring =
+        ring(start, 360, clockwise, new Ring.Circle(1, 0), new Ring.Circle(count, radius));
     assertThat(ring.place(0).xMm()).isEqualTo(40);
     for (int i = 0; i < count; i++) {
       // y runs down, so a positive angle of the library turns clockwise as the viewer sees it
@@ -42,7 +44,7 @@ class RingTest {
 
   @Test
   void anArcHasAPixelAtEachEnd() {
-    Ring arc = ring(-90, 180, true, new Ring.Circle(5, 100));
+    Fixture arc = ring(-90, 180, true, new Ring.Circle(5, 100));
     assertThat(arc.place(0).xMm()).isCloseTo(-60, within(1e-9));
     assertThat(arc.place(2).yMm()).isCloseTo(-125, within(1e-9));
     assertThat(arc.place(4).xMm()).isCloseTo(140, within(1e-9));
@@ -55,7 +57,7 @@ class RingTest {
   void noTwoEmittersShareACell(
       @ForAll @IntRange(min = 1, max = 40) int inner,
       @ForAll @IntRange(min = 1, max = 60) int outer) {
-    Ring ring =
+    Fixture ring =
         ring(
             0,
             360,
@@ -65,7 +67,7 @@ class RingTest {
             new Ring.Circle(1, 0));
     Set<String> cells = new HashSet<>();
     for (int i = 0; i < ring.count(); i++) {
-      Fixture.Place place = ring.place(i);
+      Place place = ring.place(i);
       assertThat(place.column()).isBetween(0, ring.seenColumns() - 1);
       cells.add(place.column() + "," + place.row());
     }

@@ -24,6 +24,8 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Show;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
@@ -45,9 +47,9 @@ class PowerPlanTest {
     List<ClipLevels> levels = List.of();
     Show show = Show.of(List.of());
     if (frames.length > 0) {
-      Strip strip =
-          new Strip(
-              "f1", "Strip", pixels, 60, List.of(new Strip.Point(0, 0), new Strip.Point(1, 0)));
+      Fixture strip =
+          Fixture.of(
+              "f1", "Strip", new Strip(pixels, 60, List.of(new Point(0, 0), new Point(1, 0))));
       Clip clip = new Clip("k1", "Clip", "f1", List.of(frames));
       show = Show.of(List.of(clip));
       levels = List.of(ClipLevels.of(clip, strip, 0, LevelTable.of(colour), ColourOrder.GRB));

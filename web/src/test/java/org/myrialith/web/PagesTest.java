@@ -24,6 +24,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
 
 /** Each page for itself: odd input, two tabs, the back button, keys, and the rules of access. */
@@ -335,7 +336,8 @@ class PagesTest {
 
   @Test
   void aGadgetOf8192PixelsStaysUsable() {
-    Panel panel = new Panel("f1", "Wall", 128, 64, 10, 10, Corner.TOP_LEFT, false, true, 0, 0, 0);
+    Fixture panel =
+        Fixture.of("f1", "Wall", new Panel(128, 64, 10, 10, Corner.TOP_LEFT, false, true, 0), 0, 0);
     byte[] rgb = new byte[8192 * 3];
     new Random(1).nextBytes(rgb);
     Gadget wall =

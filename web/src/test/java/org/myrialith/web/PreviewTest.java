@@ -21,6 +21,8 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -40,8 +42,8 @@ class PreviewTest {
   }
 
   private static Strip strip(int count) {
-    return new Strip(
-        "f1", "Line", count, 50, List.of(new Strip.Point(0, 0), new Strip.Point(20.0 * count, 0)));
+    return Fixture.of(
+        "f1", "Line", new Strip(count, 50, List.of(new Point(0, 0), new Point(20.0 * count, 0))));
   }
 
   private static Picture filled(int count, int value) {

@@ -14,6 +14,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.tool.OutsideTool;
 
@@ -172,12 +174,10 @@ class SavingTest {
     Gadget gadget =
         Gadget.blank("Long")
             .withFixture(
-                new Strip(
+                Fixture.of(
                     "f1",
                     "Long",
-                    150,
-                    60,
-                    List.of(new Strip.Point(0, 0), new Strip.Point(2500, 0))));
+                    new Strip(150, 60, List.of(new Point(0, 0), new Point(2500, 0)))));
     String id = application.bring(gadget);
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
       Page page = screen.page();

@@ -40,6 +40,9 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
     if (value.isNumber()) {
       return new BigDecimal(value.asString()).stripTrailingZeros().toPlainString();
     }
+    if (value.isObject()) {
+      return ""; // has fields of its own
+    }
     if (value.isArray()) {
       // one entry a line, its values in their order
       StringBuilder lines = new StringBuilder();
@@ -73,8 +76,8 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
   }
 
   /**
-   * Returns a part with the typed values laid over it: numbers where the part has numbers and a
-   * number was typed, else text, so that the reader of the format can refuse them by name.
+   * Returns a part with the typed values laid over it: numbers and flags where the part has them
+   * and such were typed, else text, so that the reader of the format can refuse them by name.
    */
   public static ObjectNode over(ObjectNode part, Map<String, String> typed) {
     ObjectNode result = part.deepCopy();
@@ -84,6 +87,10 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
               String text = typed.get(e.getKey());
               if (text != null && e.getValue().isNumber()) {
                 putNumber(result, e.getKey(), text);
+              } else if (text != null
+                  && e.getValue().isBoolean()
+                  && (text.equals("true") || text.equals("false"))) {
+                result.put(e.getKey(), text.equals("true"));
               } else if (text != null && !e.getValue().isContainer()) {
                 result.put(e.getKey(), text);
               }

@@ -3,9 +3,13 @@ package org.myrialith.web.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Place;
+import org.myrialith.layout.Point;
 
 /**
  * A gadget drawn to scale for SVG: one unit is one millimetre.
@@ -14,9 +18,19 @@ import org.myrialith.layout.LayoutPlan;
  * @param unit a length (mm) that looks the same at every size of gadget: a sixtieth of the
  *     drawing's width
  * @param links dashed leads from the end of one fixture to the start of the next in the data line
+ * @param open where the last data-out stays open, as {@code x y}; empty when nothing is chained
+ * @param enclosure its outline, empty when there is none
+ * @param grid distance of the lines of the grid (mm)
  */
 public record Drawing(
-    String viewBox, double unit, List<Piece> pieces, List<String> links, Ruler ruler) {
+    String viewBox,
+    double unit,
+    List<Piece> pieces,
+    List<String> links,
+    String open,
+    String enclosure,
+    int grid,
+    Ruler ruler) {
   private static final int MOST_ARROWS = 16;
 
   /**
@@ -24,8 +38,11 @@ public record Drawing(
    *
    * @param path of the data through all its emitters
    * @param dots one stroke of no length for each emitter
+   * @param dark the same for those that are never lit
    * @param dotMm diameter to draw them
-   * @param arrows small chevrons along the way
+   * @param arrows small chevrons along the way, one path
+   * @param cuts lines to cut by, one path
+   * @param folds lines to fold by, one path
    * @param first where the data enters, {@code x y}
    */
   public record Piece(
@@ -34,8 +51,11 @@ public record Drawing(
       String what,
       String path,
       String dots,
+      String dark,
       double dotMm,
       List<String> arrows,
+      String cuts,
+      String folds,
       double firstX,
       double firstY,
       double labelX,
@@ -48,12 +68,13 @@ public record Drawing(
   /** A bar of a round length to read sizes by. */
   public record Ruler(double x, double y, int lengthMm) {}
 
-  /** Draws the layout. */
-  public static Drawing of(LayoutPlan plan) {
-    LayoutPlan.Box box = plan.box();
+  /** Draws the layout in its enclosure. */
+  public static Drawing of(LayoutPlan plan, Enclosure within) {
+    LayoutPlan.Box box = round(plan.extent(), within.outline(), plan.fixtures().isEmpty());
     double pitch = plan.fixtures().stream().mapToDouble(Fixture::pitchMm).max().orElse(0);
     // room for half a pitch and a name above the topmost fixture
-    double edge = 0.1 * Math.max(100, Math.max(box.widthMm(), box.heightMm())) + pitch / 2;
+    double edge =
+        0.1 * Math.max(100, Math.max(box.widthMm(), box.heightMm())) + Math.min(pitch, 60) / 2;
     double width = Math.max(box.widthMm(), 100) + 2 * edge;
     double height = Math.max(box.heightMm(), 40) + 2.3 * edge;
     // the drawing is shown at about 16 : 9; a taller one is scaled by its height
@@ -67,11 +88,35 @@ public record Drawing(
     double left = box.leftMm() - edge;
     double top = box.topMm() - edge;
     Ruler ruler = new Ruler(left + 2 * unit, top + height - unit, rulerLength(width));
-    return new Drawing(numbers(left, top, width, height), unit, pieces, links(plan), ruler);
+    return new Drawing(
+        numbers(left, top, width, height),
+        unit,
+        pieces,
+        links(plan),
+        open(plan),
+        line(within.outline()),
+        gridOf(unit),
+        ruler);
+  }
+
+  private static LayoutPlan.Box round(LayoutPlan.Box box, List<Point> outline, boolean empty) {
+    double left = empty && !outline.isEmpty() ? Double.POSITIVE_INFINITY : box.leftMm();
+    double top = empty && !outline.isEmpty() ? Double.POSITIVE_INFINITY : box.topMm();
+    double right =
+        empty && !outline.isEmpty() ? Double.NEGATIVE_INFINITY : box.leftMm() + box.widthMm();
+    double bottom =
+        empty && !outline.isEmpty() ? Double.NEGATIVE_INFINITY : box.topMm() + box.heightMm();
+    for (Point point : outline) {
+      left = Math.min(left, point.xMm());
+      right = Math.max(right, point.xMm());
+      top = Math.min(top, point.yMm());
+      bottom = Math.max(bottom, point.yMm());
+    }
+    return new LayoutPlan.Box(left, top, right - left, bottom - top);
   }
 
   private static int rulerLength(double width) {
-    for (int length : new int[] {2000, 1000, 500, 200, 100, 50}) {
+    for (int length : new int[] {5000, 2000, 1000, 500, 200, 100, 50}) {
       if (length < width / 3) {
         return length;
       }
@@ -79,41 +124,67 @@ public record Drawing(
     return 20;
   }
 
+  /** Lines about two and a half units apart. */
+  private static int gridOf(double unit) {
+    for (int step : new int[] {5, 10, 20, 50, 100, 200, 500}) {
+      if (step >= 2 * unit) {
+        return step;
+      }
+    }
+    return 1000;
+  }
+
   private static Piece piece(Fixture fixture, List<Emitter> emitters, double unit) {
     StringBuilder path = new StringBuilder();
     StringBuilder dots = new StringBuilder();
-    double left = Double.POSITIVE_INFINITY;
-    double top = left;
-    double right = Double.NEGATIVE_INFINITY;
-    double bottom = right;
+    StringBuilder dark = new StringBuilder();
+    LayoutPlan.Box box = new LayoutPlan(List.of(fixture), emitters, List.of()).extent();
     for (Emitter emitter : emitters) {
-      double x = emitter.place().xMm();
-      double y = emitter.place().yMm();
-      path.append(path.isEmpty() ? "M" : "L").append(numbers(x, y));
-      dots.append('M').append(numbers(x, y)).append("h0");
-      left = Math.min(left, x);
-      right = Math.max(right, x);
-      top = Math.min(top, y);
-      bottom = Math.max(bottom, y);
+      String at = numbers(emitter.place().xMm(), emitter.place().yMm());
+      path.append(path.isEmpty() ? "M" : "L").append(at);
+      (emitter.dark() ? dark : dots).append('M').append(at).append("h0");
     }
-    Fixture.Place first = emitters.get(0).place();
-    double grow = fixture.pitchMm() / 2;
+    Place first = emitters.get(0).place();
+    // far apart, as loose emitters may be, they are still drawn as dots
+    double dot = Math.min(0.56 * fixture.pitchMm(), 1.4 * unit);
+    double grow = Math.max(dot, Math.min(fixture.pitchMm() / 2, unit));
     return new Piece(
         fixture.id(),
         fixture.name(),
         fixture.describe(),
         path.toString(),
         dots.toString(),
-        0.56 * fixture.pitchMm(),
+        dark.toString(),
+        dot,
         arrows(emitters, fixture.pitchMm(), unit),
+        edges(fixture, Edge.Kind.CUT),
+        edges(fixture, Edge.Kind.FOLD),
         first.xMm(),
         first.yMm(),
-        left - grow,
-        top - grow - 0.7 * unit,
-        left - grow,
-        top - grow,
-        right - left + 2 * grow,
-        bottom - top + 2 * grow);
+        box.leftMm() - grow,
+        box.topMm() - grow - 0.7 * unit,
+        box.leftMm() - grow,
+        box.topMm() - grow,
+        box.widthMm() + 2 * grow,
+        box.heightMm() + 2 * grow);
+  }
+
+  private static String edges(Fixture fixture, Edge.Kind kind) {
+    StringBuilder path = new StringBuilder();
+    for (Edge edge : fixture.edges()) {
+      if (edge.kind() == kind) {
+        path.append(line(edge.points()));
+      }
+    }
+    return path.toString();
+  }
+
+  private static String line(List<Point> points) {
+    StringBuilder path = new StringBuilder();
+    for (Point point : points) {
+      path.append(path.isEmpty() ? "M" : "L").append(numbers(point.xMm(), point.yMm()));
+    }
+    return path.toString();
   }
 
   private static List<String> arrows(List<Emitter> emitters, double pitch, double unit) {
@@ -122,9 +193,12 @@ public record Drawing(
     int stride = Math.max(1, emitters.size() / MOST_ARROWS) | 1;
     double size = Math.min(0.17 * pitch, 0.5 * unit);
     for (int i = stride / 2; i + 1 < emitters.size(); i += stride) {
-      Fixture.Place a = emitters.get(i).place();
-      Fixture.Place b = emitters.get(i + 1).place();
-      double length = Math.max(1e-9, Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm()));
+      Place a = emitters.get(i).place();
+      Place b = emitters.get(i + 1).place();
+      double length = Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm());
+      if (length < 1e-9) {
+        continue; // one above the other
+      }
       double dx = (b.xMm() - a.xMm()) / length * size;
       double dy = (b.yMm() - a.yMm()) / length * size;
       double x = (a.xMm() + b.xMm()) / 2;
@@ -142,24 +216,29 @@ public record Drawing(
 
   private static List<String> links(LayoutPlan plan) {
     List<String> links = new ArrayList<>();
-    for (int i = 1; i < plan.chained().size(); i++) {
-      Emitter from = plan.chained().get(i - 1);
-      Emitter to = plan.chained().get(i);
-      if (from.fixture() != to.fixture()) {
-        links.add(
-            "M"
-                + numbers(from.place().xMm(), from.place().yMm())
-                + "L"
-                + numbers(to.place().xMm(), to.place().yMm()));
+    for (LayoutPlan.Lead lead : plan.leads()) {
+      Place from = lead.from().place();
+      Place to = lead.to().place();
+      if (lead.from().fixture() != lead.to().fixture()) {
+        links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
       }
     }
     return links;
   }
 
+  private static String open(LayoutPlan plan) {
+    if (plan.chained().isEmpty()) {
+      return "";
+    }
+    Place last = plan.chained().get(plan.chained().size() - 1).place();
+    return numbers(last.xMm(), last.yMm());
+  }
+
   private static String numbers(double... values) {
     StringBuilder text = new StringBuilder();
     for (double value : values) {
-      text.append(text.isEmpty() ? "" : " ").append(String.format(Locale.ROOT, "%.2f", value));
+      String number = String.format(Locale.ROOT, "%.2f", value);
+      text.append(text.isEmpty() ? "" : " ").append(number.equals("-0.00") ? "0.00" : number);
     }
     return text.toString();
   }

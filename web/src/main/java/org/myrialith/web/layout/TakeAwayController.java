@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.myrialith.build.EmitterMap;
 import org.myrialith.build.Paper;
 import org.myrialith.build.Template;
+import org.myrialith.build.TemplateDxf;
 import org.myrialith.build.TemplatePdf;
 import org.myrialith.build.TemplateSvg;
 import org.myrialith.finding.InputException;
@@ -31,13 +32,47 @@ class TakeAwayController {
   @GetMapping("/map.csv")
   ResponseEntity<byte[]> csv(@PathVariable UUID id, @PathVariable int revision) {
     GadgetPlan plan = projects.plan(id, revision);
-    return text(plan, "-map.csv", "text/csv;charset=UTF-8", new EmitterMap(plan.layout()).csv());
+    return text(plan, "-map.csv", "text/csv;charset=UTF-8", map(plan).csv());
   }
 
   @GetMapping("/map.json")
   ResponseEntity<byte[]> json(@PathVariable UUID id, @PathVariable int revision) {
     GadgetPlan plan = projects.plan(id, revision);
-    return text(plan, "-map.json", "application/json", new EmitterMap(plan.layout()).json());
+    return text(plan, "-map.json", "application/json", map(plan).json());
+  }
+
+  private static EmitterMap map(GadgetPlan plan) {
+    return new EmitterMap(
+        plan.layout(),
+        fixture ->
+            plan.gadget().circuits().stream()
+                .filter(c -> c.fixtures().contains(fixture.id()))
+                .map(c -> c.id())
+                .findFirst()
+                .orElse(""));
+  }
+
+  @GetMapping("/pick-and-place.csv")
+  ResponseEntity<byte[]> pickAndPlace(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return text(
+        plan,
+        "-pick-and-place.csv",
+        "text/csv;charset=UTF-8",
+        map(plan).pickAndPlace(fixture -> plan.gadget().emitterOf(fixture).name()));
+  }
+
+  @GetMapping("/template.dxf")
+  ResponseEntity<byte[]> dxf(
+      @PathVariable UUID id,
+      @PathVariable int revision,
+      @RequestParam(defaultValue = "5") String hole) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return text(
+        plan,
+        "-template.dxf",
+        "image/vnd.dxf",
+        new TemplateDxf(plan.layout(), millimetres(hole)).text());
   }
 
   @GetMapping("/template.svg")

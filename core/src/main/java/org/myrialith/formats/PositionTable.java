@@ -1,0 +1,244 @@
+package org.myrialith.formats;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.myrialith.finding.InputError;
+import org.myrialith.finding.InputException;
+
+/**
+ * Positions from a table of text: columns in any order, named by their header.
+ *
+ * <p>Takes UTF-8 and UTF-16, told apart by their mark or their zero bytes; commas, semicolons or
+ * tabs; decimal points, and decimal commas where commas do not part columns. A header may carry its
+ * unit, such as {@code x_mm}, {@code X (in)} or {@code Mid Y [mm]}.
+ *
+ * @param rows as read, in their order, in millimetres
+ * @param encoding that the file turned out to have
+ * @param separator between columns, in a word
+ * @param columns which header was taken for what, in the order x, y, z, name as far as there are
+ * @param unit that the numbers were taken in
+ * @param ignored headers that mean nothing here
+ */
+public record PositionTable(
+    List<Row> rows,
+    String encoding,
+    String separator,
+    List<String> columns,
+    LengthUnit unit,
+    List<String> ignored) {
+  private static final int MOST_ERRORS = 20;
+  private static final int LONGEST_CELL = 200;
+
+  /** A position (mm) and its name, empty when there is none. */
+  public record Row(double xMm, double yMm, double zMm, String name) {}
+
+  public PositionTable {
+    rows = List.copyOf(rows);
+    columns = List.copyOf(columns);
+    ignored = List.copyOf(ignored);
+  }
+
+  /**
+   * Reads a table.
+   *
+   * @param wanted unit to take numbers in whose header names none; null for millimetres
+   * @param most rows that are taken
+   * @throws InputException with the line and column of every fault, or that there are too many rows
+   */
+  public static PositionTable read(byte[] file, LengthUnit wanted, int most) {
+    Charset charset = charset(file);
+    String text = text(file, charset);
+    String head = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
+    if (head.isEmpty()) {
+      throw new InputException("file", "nothing", "a header line and a line for each position");
+    }
+    char separator = separator(head);
+    CSVFormat format =
+        CSVFormat.DEFAULT
+            .builder()
+            .setDelimiter(separator)
+            .setIgnoreEmptyLines(true)
+            .setIgnoreSurroundingSpaces(true)
+            .setTrim(true)
+            .get();
+    try (CSVParser parser =
+        CSVParser.builder().setReader(new StringReader(text)).setFormat(format).get()) {
+      return new Reading(parser, separator, charset, wanted, most).table();
+    } catch (UncheckedIOException | IOException e) {
+      throw new InputException(
+          "file", "a quotation mark that never closes", "quoted cells that close");
+    }
+  }
+
+  private static Charset charset(byte[] file) {
+    int first = file.length > 0 ? file[0] & 0xff : 0;
+    int second = file.length > 1 ? file[1] & 0xff : 0;
+    if (first == 0xff && second == 0xfe || file.length > 1 && first != 0 && second == 0) {
+      return StandardCharsets.UTF_16LE;
+    }
+    if (first == 0xfe && second == 0xff || file.length > 1 && first == 0 && second != 0) {
+      return StandardCharsets.UTF_16BE;
+    }
+    return StandardCharsets.UTF_8;
+  }
+
+  private static String text(byte[] file, Charset charset) {
+    try {
+      String text = charset.newDecoder().decode(ByteBuffer.wrap(file)).toString();
+      String bare = text.startsWith("\ufeff") ? text.substring(1) : text;
+      if (bare.indexOf('\0') >= 0) {
+        throw new InputException("file", "bytes of zero", "a table of text, UTF-8 or UTF-16");
+      }
+      return bare;
+    } catch (CharacterCodingException e) {
+      throw new InputException(
+          "file", "bytes that are no " + charset.name(), "a table of text, UTF-8 or UTF-16");
+    }
+  }
+
+  private static char separator(String head) {
+    char best = ',';
+    long most = -1;
+    for (char candidate : new char[] {',', ';', '\t'}) {
+      long number = head.chars().filter(c -> c == candidate).count();
+      if (number > most) {
+        most = number;
+        best = candidate;
+      }
+    }
+    return best;
+  }
+
+  /** One reading: keeps its place and its errors. Mutable, lives within {@link #read}. */
+  private static final class Reading {
+    private final CSVParser parser;
+    private final char separator;
+    private final Charset charset;
+    private final int most;
+    private final LengthUnit wanted;
+    private final Map<String, Integer> at = new HashMap<>();
+    private final Map<String, LengthUnit> units = new HashMap<>();
+    private final List<String> taken = new ArrayList<>();
+    private final List<String> ignored = new ArrayList<>();
+    private final List<InputError> errors = new ArrayList<>();
+
+    Reading(CSVParser parser, char separator, Charset charset, LengthUnit wanted, int most) {
+      this.parser = parser;
+      this.separator = separator;
+      this.charset = charset;
+      this.wanted = wanted;
+      this.most = most;
+    }
+
+    PositionTable table() {
+      var lines = parser.iterator();
+      header(lines.next());
+      List<Row> rows = new ArrayList<>();
+      while (lines.hasNext() && errors.size() < MOST_ERRORS) {
+        CSVRecord line = lines.next();
+        if (rows.size() == most) {
+          throw new InputException(
+              "file", "more than " + most + " rows", "at most " + most + " rows");
+        }
+        rows.add(row(line));
+      }
+      if (rows.isEmpty() && errors.isEmpty()) {
+        errors.add(new InputError("file", "a header and no row", "a line for each position"));
+      }
+      if (!errors.isEmpty()) {
+        throw new InputException(errors);
+      }
+      String word = separator == ',' ? "comma" : separator == ';' ? "semicolon" : "tab";
+      return new PositionTable(rows, charset.name(), word, taken, unit("x"), ignored);
+    }
+
+    private void header(CSVRecord head) {
+      for (int i = 0; i < head.size(); i++) {
+        String cell = head.get(i);
+        String meaning = meaning(cell);
+        if (meaning.isEmpty() || at.containsKey(meaning)) {
+          ignored.add(shortened(cell));
+        } else {
+          at.put(meaning, i);
+          taken.add(meaning + " from “" + shortened(cell) + "”");
+          LengthUnit named = LengthUnit.namedIn(cell);
+          if (named != null) {
+            units.put(meaning, named);
+          }
+        }
+      }
+      for (String needed : List.of("x", "y")) {
+        if (!at.containsKey(needed)) {
+          throw new InputException(
+              "column " + needed,
+              "headers " + String.join(", ", ignored) + taken,
+              "a header line that names x and y, such as x_mm, y_mm, name");
+        }
+      }
+    }
+
+    /** x, y, z or name; empty for a header that means something else. */
+    private static String meaning(String header) {
+      String bare = header.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", " ").strip();
+      String first = bare.replaceAll("^(mid|pos|position|centre|center|ref|loc|location) ", "");
+      String word = first.replaceAll(" ?(mm|in|inch|inches|mil|cm)$", "").strip();
+      return switch (word) {
+        case "x", "midx", "posx", "xpos" -> "x";
+        case "y", "midy", "posy", "ypos" -> "y";
+        case "z", "midz", "posz", "zpos", "height" -> "z";
+        case "name", "label", "designator", "id", "des" -> "name";
+        default -> "";
+      };
+    }
+
+    private LengthUnit unit(String column) {
+      LengthUnit other = wanted == null ? LengthUnit.MILLIMETRE : wanted;
+      return units.getOrDefault(column, other);
+    }
+
+    private Row row(CSVRecord line) {
+      return new Row(
+          number(line, "x"),
+          number(line, "y"),
+          at.containsKey("z") ? number(line, "z") : 0,
+          at.containsKey("name") ? cell(line, "name") : "");
+    }
+
+    private String cell(CSVRecord line, String column) {
+      int index = at.get(column);
+      return index < line.size() ? line.get(index) : "";
+    }
+
+    private double number(CSVRecord line, String column) {
+      String cell = cell(line, column);
+      String bare = cell.replaceAll("(?i) *(mm|in|\")$", "");
+      String plain = separator == ',' ? bare : bare.replace(',', '.');
+      if (plain.matches("[-+]?(\\d{1,9}\\.?\\d{0,12}|\\.\\d{1,12})([eE][-+]?\\d{1,2})?")) {
+        return Double.parseDouble(plain) * unit(column).millimetres();
+      }
+      errors.add(
+          new InputError(
+              "line " + parser.getCurrentLineNumber() + ", column " + column,
+              shortened(cell),
+              "a number, such as 12.5"));
+      return 0;
+    }
+
+    private static String shortened(String cell) {
+      return cell.length() > LONGEST_CELL ? cell.substring(0, LONGEST_CELL) + "…" : cell;
+    }
+  }
+}

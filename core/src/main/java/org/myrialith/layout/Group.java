@@ -1,0 +1,49 @@
+package org.myrialith.layout;
+
+import java.util.List;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Text;
+
+/**
+ * Emitters under one name, across fixtures: what frames and cues speak to.
+ *
+ * @param members at least one
+ */
+public record Group(String id, String name, List<Member> members) {
+  /** Most groups of a gadget. */
+  public static final int MOST_GROUPS = 64;
+
+  /** Most members of a group. */
+  public static final int MOST_MEMBERS = 128;
+
+  /**
+   * A run of emitters of one fixture.
+   *
+   * @param fixture its identifier
+   * @param from first index in data order
+   * @param to last index in data order
+   */
+  public record Member(String fixture, int from, int to) {
+    public Member {
+      if (from < 0 || to < from) {
+        throw new InputException(
+            "from", from + " to " + to, "a first index from 0 and a last one not before it");
+      }
+    }
+  }
+
+  public Group {
+    Text.id("id", id);
+    name = Text.name("name", name);
+    members = List.copyOf(members);
+    if (members.isEmpty() || members.size() > MOST_MEMBERS) {
+      throw new InputException(
+          "members", members.size() + " members", "1 to " + MOST_MEMBERS + " members");
+    }
+  }
+
+  /** Returns how many emitters it names. */
+  public int count() {
+    return members.stream().mapToInt(m -> m.to() - m.from() + 1).sum();
+  }
+}

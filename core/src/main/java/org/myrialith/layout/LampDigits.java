@@ -1,0 +1,124 @@
+package org.myrialith.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+
+/**
+ * Coarse digits of single lamps, as on old scoreboards: the same grid again and again, with lamps
+ * where the mask has them. The origin is the left top lamp place of the first digit.
+ *
+ * @param mask rows of one digit, {@code #} for a lamp, {@code .} for none, all of one length
+ * @param digits side by side
+ * @param pitchMm from lamp place to lamp place
+ * @param gapMm more than the pitch from one digit to the next
+ */
+public record LampDigits(List<String> mask, int digits, double pitchMm, double gapMm)
+    implements Shape {
+  /** Allowed digits. */
+  public static final Bounds DIGITS = Bounds.count(1, 32);
+
+  /** Allowed pitch. */
+  public static final Bounds PITCH = Bounds.measure(2, 500, "mm");
+
+  /** Allowed gap. */
+  public static final Bounds GAP = Bounds.measure(0, 2000, "mm");
+
+  /** Most rows and columns of a digit. */
+  public static final int MOST_SIDE = 16;
+
+  public LampDigits {
+    mask = List.copyOf(mask);
+    DIGITS.require("digits", digits);
+    PITCH.require("pitchMm", pitchMm);
+    GAP.require("gapMm", gapMm);
+    if (mask.isEmpty() || mask.size() > MOST_SIDE) {
+      throw new InputException("mask", mask.size() + " rows", "1 to " + MOST_SIDE + " rows");
+    }
+    for (int row = 0; row < mask.size(); row++) {
+      String line = mask.get(row);
+      if (!line.matches("[#.]{1," + MOST_SIDE + "}") || line.length() != mask.get(0).length()) {
+        throw new InputException(
+            "mask[" + row + "]",
+            line,
+            "# for a lamp and . for none, 1 to " + MOST_SIDE + ", as many as in the first row");
+      }
+    }
+    if (mask.stream().noneMatch(line -> line.contains("#"))) {
+      throw new InputException("mask", String.join(" ", mask), "at least one lamp");
+    }
+  }
+
+  private int across() {
+    return mask.get(0).length();
+  }
+
+  private List<int[]> lamps() {
+    List<int[]> lamps = new ArrayList<>();
+    for (int row = 0; row < mask.size(); row++) {
+      for (int column = 0; column < across(); column++) {
+        if (mask.get(row).charAt(column) == '#') {
+          lamps.add(new int[] {column, row});
+        }
+      }
+    }
+    return lamps;
+  }
+
+  /** Returns the lamps of one digit. */
+  public int lampsPerDigit() {
+    return (int) mask.stream().flatMapToInt(String::chars).filter(c -> c == '#').count();
+  }
+
+  @Override
+  public int count() {
+    return digits * lampsPerDigit();
+  }
+
+  @Override
+  public int seenColumns() {
+    return digits * across();
+  }
+
+  @Override
+  public int seenRows() {
+    return mask.size();
+  }
+
+  @Override
+  public Place place(int index) {
+    Objects.checkIndex(index, count());
+    int digit = index / lampsPerDigit();
+    int[] lamp = lamps().get(index % lampsPerDigit());
+    double left = digit * (across() * pitchMm + gapMm);
+    return new Place(
+        left + lamp[0] * pitchMm, lamp[1] * pitchMm, digit * across() + lamp[0], lamp[1]);
+  }
+
+  @Override
+  public String part(int index) {
+    return "digit " + (index / lampsPerDigit() + 1);
+  }
+
+  @Override
+  public boolean leapsAfter(int index) {
+    return (index + 1) % lampsPerDigit() == 0;
+  }
+
+  @Override
+  public boolean pictorial() {
+    return true;
+  }
+
+  @Override
+  public double characterMm() {
+    return (mask.size() - 1) * pitchMm;
+  }
+
+  @Override
+  public String describe() {
+    return "%d lamp digit%s of %d".formatted(digits, digits == 1 ? "" : "s", lampsPerDigit());
+  }
+}

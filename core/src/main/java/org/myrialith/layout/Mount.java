@@ -1,0 +1,90 @@
+package org.myrialith.layout;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+
+/**
+ * How a shape is put up: mirrored about its own middle, then turned clockwise about its own origin,
+ * then shifted.
+ *
+ * @param xMm of the origin of the shape
+ * @param yMm of the origin of the shape
+ * @param zMm of the origin of the shape, towards the viewer
+ * @param turnDegrees clockwise as the viewer sees it
+ * @param mirrored left and right swapped
+ * @param reversed whether the data enters at the other end
+ * @param dark indices in data order that stay in the chain but are never lit
+ * @param emitter identifier of the class of its emitters
+ */
+public record Mount(
+    double xMm,
+    double yMm,
+    double zMm,
+    double turnDegrees,
+    boolean mirrored,
+    boolean reversed,
+    List<Integer> dark,
+    String emitter) {
+  /** Allowed turn. */
+  public static final Bounds TURN = Bounds.measure(-360, 360, "°");
+
+  /** Most dark emitters that are listed. */
+  public static final int MOST_DARK = 1024;
+
+  /** Class of the emitters of a fixture that names none. */
+  public static final String USUAL_EMITTER = "one-wire-rgb";
+
+  public Mount {
+    Fixture.PLACE.require("xMm", xMm);
+    Fixture.PLACE.require("yMm", yMm);
+    Fixture.PLACE.require("zMm", zMm);
+    TURN.require("turnDegrees", turnDegrees);
+    dark = List.copyOf(dark);
+    if (dark.size() > MOST_DARK) {
+      throw new InputException("dark", dark.size() + " entries", "at most " + MOST_DARK);
+    }
+    if (new HashSet<>(dark).size() != dark.size()) {
+      throw new InputException("dark", dark, "each index once");
+    }
+    Objects.requireNonNull(emitter, "emitter");
+  }
+
+  /** Returns a mount that only shifts. */
+  public static Mount at(double xMm, double yMm) {
+    return new Mount(xMm, yMm, 0, 0, false, false, List.of(), USUAL_EMITTER);
+  }
+
+  /** Returns this mount shifted by (mm). */
+  public Mount movedBy(double dxMm, double dyMm) {
+    return new Mount(xMm + dxMm, yMm + dyMm, zMm, turnDegrees, mirrored, reversed, dark, emitter);
+  }
+
+  /** Returns this mount turned further clockwise about its own origin. */
+  public Mount turnedBy(double degrees) {
+    double turn = (turnDegrees + degrees) % 360;
+    return new Mount(xMm, yMm, zMm, turn, mirrored, reversed, dark, emitter);
+  }
+
+  /** Returns this mount with left and right swapped, or back. */
+  public Mount flipped() {
+    return new Mount(xMm, yMm, zMm, turnDegrees, !mirrored, reversed, dark, emitter);
+  }
+
+  /** Returns this mount with the data entering at the other end. */
+  public Mount backwards() {
+    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, !reversed, dark, emitter);
+  }
+
+  /** Returns this mount with other dark emitters. */
+  public Mount withDark(List<Integer> indices) {
+    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, reversed, indices, emitter);
+  }
+
+  /** Returns this mount with another class of emitters. */
+  public Mount withEmitter(String id) {
+    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, reversed, dark, id);
+  }
+}

@@ -1,0 +1,103 @@
+package org.myrialith.layout;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.IntToDoubleFunction;
+
+/**
+ * Finds emitters that are nearer to each other than their bodies allow, in space.
+ *
+ * <p>Emitters are hashed by cubes as wide as the largest reach, so only cubes that touch are looked
+ * through: the time grows with the emitters, not with their square. Plain arrays, as boxed keys in
+ * a map took several times as long.
+ */
+final class Neighbours {
+  /**
+   * Two emitters and what is between them.
+   *
+   * @param apartMm between their middles
+   * @param neededMm that their bodies need
+   */
+  record Pair(Emitter one, Emitter two, double apartMm, double neededMm) {}
+
+  /** More pairs than these are not told one by one. */
+  static final int MOST_PAIRS = 1000;
+
+  private final List<Emitter> emitters;
+  private final IntToDoubleFunction halfMm;
+  private final double cube;
+  private final int[] first;
+  private final int[] next;
+  private final List<Pair> pairs = new ArrayList<>();
+
+  private Neighbours(List<Emitter> emitters, IntToDoubleFunction halfMm) {
+    this.emitters = emitters;
+    this.halfMm = halfMm;
+    double widest = 0;
+    for (Emitter emitter : emitters) {
+      widest = Math.max(widest, halfMm.applyAsDouble(emitter.fixture()));
+    }
+    this.cube = Math.max(0.01, 2 * widest);
+    this.first = new int[Math.max(16, Integer.highestOneBit(Math.max(1, emitters.size())) * 4)];
+    this.next = new int[emitters.size()];
+    Arrays.fill(first, -1);
+  }
+
+  /**
+   * Returns the pairs that are nearer than the sum of their half widths, at most {@link
+   * #MOST_PAIRS}.
+   *
+   * @param halfMm half the width of a body by the number of its fixture (mm), above 0
+   */
+  static List<Pair> tooNear(List<Emitter> emitters, IntToDoubleFunction halfMm) {
+    Neighbours neighbours = new Neighbours(emitters, halfMm);
+    for (int i = 0; i < emitters.size() && neighbours.pairs.size() < MOST_PAIRS; i++) {
+      neighbours.meet(i);
+    }
+    return List.copyOf(neighbours.pairs);
+  }
+
+  private int cell(double mm) {
+    return (int) Math.floor(mm / cube);
+  }
+
+  private int slot(int x, int y, int z) {
+    int mixed = x * 0x9E3779B1 ^ y * 0x85EBCA77 ^ z * 0xC2B2AE3D;
+    return (mixed ^ mixed >>> 15) & first.length - 1;
+  }
+
+  private void meet(int at) {
+    Spot spot = emitters.get(at).spot();
+    int x = cell(spot.xMm());
+    int y = cell(spot.yMm());
+    int z = cell(spot.zMm());
+    for (int dx = -1; dx <= 1; dx++) {
+      for (int dy = -1; dy <= 1; dy++) {
+        for (int dz = -1; dz <= 1; dz++) {
+          look(at, spot, x + dx, y + dy, z + dz);
+        }
+      }
+    }
+    int slot = slot(x, y, z);
+    next[at] = first[slot];
+    first[slot] = at;
+  }
+
+  private void look(int at, Spot spot, int x, int y, int z) {
+    for (int i = first[slot(x, y, z)]; i >= 0 && pairs.size() < MOST_PAIRS; i = next[i]) {
+      Spot other = emitters.get(i).spot();
+      // cubes that share a slot by chance are told apart here, so no pair counts twice
+      if (cell(other.xMm()) != x || cell(other.yMm()) != y || cell(other.zMm()) != z) {
+        continue;
+      }
+      double needed =
+          halfMm.applyAsDouble(emitters.get(i).fixture())
+              + halfMm.applyAsDouble(emitters.get(at).fixture());
+      double apart = other.distanceTo(spot);
+      if (apart < needed) {
+        pairs.add(new Pair(emitters.get(i), emitters.get(at), apart, needed));
+      }
+    }
+  }
+}

@@ -1,0 +1,167 @@
+package org.myrialith.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+
+/**
+ * Edge-lit digits: clear sheets with engraved figures stand one behind the other over a base board
+ * with emitters under each sheet. Drawn as the base board from above, the front pane lowest; the
+ * origin is the left end of the front pane of the first digit. All emitters under a pane show one
+ * cell of the picture: its column is the digit, its row the pane, 0 in front.
+ *
+ * @param digits side by side
+ * @param panesPerDigit one behind the other
+ * @param ledsPerPane evenly under the sheet
+ * @param panePitchMm from sheet to sheet
+ * @param sheetWidthMm of a sheet
+ * @param sheetHeightMm of a sheet, as it stands
+ * @param sheetThicknessMm of a sheet
+ * @param digitPitchMm from digit to digit
+ */
+public record Panes(
+    int digits,
+    int panesPerDigit,
+    int ledsPerPane,
+    double panePitchMm,
+    double sheetWidthMm,
+    double sheetHeightMm,
+    double sheetThicknessMm,
+    double digitPitchMm)
+    implements Shape {
+  /** Allowed digits. */
+  public static final Bounds DIGITS = Bounds.count(1, 16);
+
+  /** Allowed panes of a digit. */
+  public static final Bounds PANES = Bounds.count(1, 32);
+
+  /** Allowed emitters under a pane. */
+  public static final Bounds LEDS = Bounds.count(1, 16);
+
+  /** Allowed pitch of panes. */
+  public static final Bounds PITCH = Bounds.measure(1, 50, "mm");
+
+  /** Allowed side of a sheet and pitch of digits. */
+  public static final Bounds SHEET = Bounds.measure(5, 1000, "mm");
+
+  /** Allowed thickness of a sheet. */
+  public static final Bounds THICKNESS = Bounds.measure(0.5, 20, "mm");
+
+  public Panes {
+    DIGITS.require("digits", digits);
+    PANES.require("panesPerDigit", panesPerDigit);
+    LEDS.require("ledsPerPane", ledsPerPane);
+    PITCH.require("panePitchMm", panePitchMm);
+    SHEET.require("sheetWidthMm", sheetWidthMm);
+    SHEET.require("sheetHeightMm", sheetHeightMm);
+    THICKNESS.require("sheetThicknessMm", sheetThicknessMm);
+    SHEET.require("digitPitchMm", digitPitchMm);
+    if (panePitchMm < sheetThicknessMm) {
+      throw new InputException("panePitchMm", panePitchMm, "no less than the thickness of a sheet");
+    }
+    if (digitPitchMm < sheetWidthMm) {
+      throw new InputException("digitPitchMm", digitPitchMm, "no less than the width of a sheet");
+    }
+  }
+
+  /** Returns the depth from the front of the first sheet to the back of the last (mm). */
+  public double depthMm() {
+    return (panesPerDigit - 1) * panePitchMm + sheetThicknessMm;
+  }
+
+  @Override
+  public int count() {
+    return digits * panesPerDigit * ledsPerPane;
+  }
+
+  @Override
+  public int seenColumns() {
+    return digits;
+  }
+
+  @Override
+  public int seenRows() {
+    return panesPerDigit;
+  }
+
+  @Override
+  public double pitchMm() {
+    double under = sheetWidthMm / ledsPerPane;
+    return panesPerDigit == 1 ? under : Math.min(under, panePitchMm);
+  }
+
+  @Override
+  public Place place(int index) {
+    Objects.checkIndex(index, count());
+    int led = index % ledsPerPane;
+    int pane = index / ledsPerPane % panesPerDigit;
+    int digit = index / (ledsPerPane * panesPerDigit);
+    double x = digit * digitPitchMm + (led + 0.5) * sheetWidthMm / ledsPerPane;
+    return new Place(x, -pane * panePitchMm, digit, pane);
+  }
+
+  /** The base lies at the foot of the sheets and the panes recede from the viewer. */
+  @Override
+  public Spot spot(int index) {
+    Place place = place(index);
+    return new Spot(place.xMm(), sheetHeightMm, place.yMm(), Facing.UP);
+  }
+
+  @Override
+  public String part(int index) {
+    Place place = place(index);
+    return "digit " + (place.column() + 1) + ", pane " + (place.row() + 1);
+  }
+
+  @Override
+  public boolean leapsAfter(int index) {
+    return (index + 1) % (ledsPerPane * panesPerDigit) == 0;
+  }
+
+  @Override
+  public double characterMm() {
+    return sheetHeightMm;
+  }
+
+  @Override
+  public List<Edge> edges() {
+    List<Edge> slots = new ArrayList<>();
+    for (int digit = 0; digit < digits; digit++) {
+      for (int pane = 0; pane < panesPerDigit; pane++) {
+        double left = digit * digitPitchMm;
+        double y = -pane * panePitchMm;
+        double half = sheetThicknessMm / 2;
+        slots.add(Edge.cutRectangle(left, y - half, left + sheetWidthMm, y + half));
+      }
+    }
+    return slots;
+  }
+
+  @Override
+  public List<List<Spot>> body() {
+    List<List<Spot>> sheets = new ArrayList<>();
+    for (int digit = 0; digit < digits; digit++) {
+      for (int pane = 0; pane < panesPerDigit; pane++) {
+        double left = digit * digitPitchMm;
+        double right = left + sheetWidthMm;
+        double z = -pane * panePitchMm;
+        sheets.add(
+            List.of(
+                Spot.corner(left, 0, z),
+                Spot.corner(right, 0, z),
+                Spot.corner(right, sheetHeightMm, z),
+                Spot.corner(left, sheetHeightMm, z),
+                Spot.corner(left, 0, z)));
+      }
+    }
+    return sheets;
+  }
+
+  @Override
+  public String describe() {
+    return "%d edge-lit digit%s of %d panes"
+        .formatted(digits, digits == 1 ? "" : "s", panesPerDigit);
+  }
+}

@@ -1,0 +1,333 @@
+package org.myrialith.layout;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Text;
+
+/**
+ * Segment digits in modules side by side, with points, colons and indicators. The origin is the
+ * left top corner of the first digit, before the slant.
+ *
+ * <p>All emitters of a segment show one cell of the picture: its column is the digit, its row the
+ * segment; below the segments come the point, the colon after the digit, and the indicators, as far
+ * as there are any. The data runs digit by digit: segments, point, colon; indicators last.
+ *
+ * @param style which segments a digit has
+ * @param heightMm of a digit, between the middle lines of its outermost segments
+ * @param widthMm of a digit, likewise
+ * @param slantDegrees by which uprights lean to the right
+ * @param gapMm between the ends of segments that meet
+ * @param modules from left to right
+ * @param digitPitchMm from digit to digit in a module
+ * @param moduleGapMm more than the pitch from one module to the next
+ * @param ledsPerSegment evenly along it
+ * @param series whether those are wired in series; otherwise in parallel
+ * @param decimalPoint whether each digit has one
+ * @param colonsAfter digits, from 1, that a colon of two emitters follows
+ * @param custom segments of a custom digit
+ * @param indicators single emitters of their own
+ */
+public record SegmentDigits(
+    SegmentStyle style,
+    double heightMm,
+    double widthMm,
+    double slantDegrees,
+    double gapMm,
+    List<Module> modules,
+    double digitPitchMm,
+    double moduleGapMm,
+    int ledsPerSegment,
+    boolean series,
+    boolean decimalPoint,
+    List<Integer> colonsAfter,
+    List<Segment> custom,
+    List<Indicator> indicators)
+    implements Shape {
+  /** Allowed height and width of a digit. */
+  public static final Bounds SIDE = Bounds.measure(2, 1000, "mm");
+
+  /** Allowed slant. */
+  public static final Bounds SLANT = Bounds.measure(-30, 30, "°");
+
+  /** Allowed gap between segments. */
+  public static final Bounds GAP = Bounds.measure(0, 100, "mm");
+
+  /** Allowed pitch of digits. */
+  public static final Bounds PITCH = Bounds.measure(2, 2000, "mm");
+
+  /** Allowed gap between modules. */
+  public static final Bounds MODULE_GAP = Bounds.measure(0, 2000, "mm");
+
+  /** Allowed emitters of a segment. */
+  public static final Bounds LEDS = Bounds.count(1, 8);
+
+  /** Most modules. */
+  public static final int MOST_MODULES = 16;
+
+  /** Most colons: one after each digit. */
+  public static final int MOST_COLONS = 128;
+
+  /** Most segments of a custom digit. */
+  public static final int MOST_SEGMENTS = 64;
+
+  /** Most indicators. */
+  public static final int MOST_INDICATORS = 64;
+
+  /**
+   * Digits built as one part.
+   *
+   * @param digits in it
+   * @param name what it shows, such as "hours"
+   */
+  public record Module(int digits, String name) {
+    /** Allowed digits. */
+    public static final Bounds DIGITS = Bounds.count(1, 8);
+
+    public Module {
+      DIGITS.require("digits", digits);
+      name = Text.name("name", name);
+    }
+  }
+
+  /** A single emitter of its own (mm from the origin, not slanted). */
+  public record Indicator(double xMm, double yMm, String name) {
+    public Indicator {
+      Fixture.PLACE.require("xMm", xMm);
+      Fixture.PLACE.require("yMm", yMm);
+      name = Text.name("name", name);
+    }
+  }
+
+  public SegmentDigits {
+    Objects.requireNonNull(style, "style");
+    SIDE.require("heightMm", heightMm);
+    SIDE.require("widthMm", widthMm);
+    SLANT.require("slantDegrees", slantDegrees);
+    GAP.require("gapMm", gapMm);
+    PITCH.require("digitPitchMm", digitPitchMm);
+    MODULE_GAP.require("moduleGapMm", moduleGapMm);
+    LEDS.require("ledsPerSegment", ledsPerSegment);
+    modules = List.copyOf(modules);
+    colonsAfter = List.copyOf(colonsAfter);
+    custom = List.copyOf(custom);
+    indicators = List.copyOf(indicators);
+    requireLength("modules", modules, 1, MOST_MODULES);
+    requireLength("custom", custom, style == SegmentStyle.CUSTOM ? 1 : 0, MOST_SEGMENTS);
+    requireLength("indicators", indicators, 0, MOST_INDICATORS);
+    requireColons(colonsAfter, modules.stream().mapToInt(Module::digits).sum());
+    if (style != SegmentStyle.CUSTOM && !custom.isEmpty()) {
+      throw new InputException(
+          "custom", custom.size() + " segments", "none unless the style is custom");
+    }
+  }
+
+  private static void requireLength(String field, List<?> list, int least, int most) {
+    if (list.size() < least || list.size() > most) {
+      throw new InputException(field, list.size() + " entries", least + " to " + most + " entries");
+    }
+  }
+
+  private static void requireColons(List<Integer> colons, int digits) {
+    for (int after : colons) {
+      Bounds.count(1, digits).require("colonsAfter", after);
+    }
+    if (new HashSet<>(colons).size() != colons.size()) {
+      throw new InputException("colonsAfter", colons, "each digit once");
+    }
+  }
+
+  /** One thing of the display that is on or off, with its emitters. */
+  private record Part(String name, int digit, int row, List<Point> leds) {}
+
+  private List<Segment> segments() {
+    return style == SegmentStyle.CUSTOM ? custom : style.segments(widthMm, heightMm);
+  }
+
+  /** Returns the digits in all modules. */
+  public int digits() {
+    return modules.stream().mapToInt(Module::digits).sum();
+  }
+
+  private int pointRow() {
+    return segments().size();
+  }
+
+  private int colonRow() {
+    return pointRow() + (decimalPoint ? 1 : 0);
+  }
+
+  private int indicatorRow() {
+    return colonRow() + (colonsAfter.isEmpty() ? 0 : 1);
+  }
+
+  private double leftOf(int digit) {
+    double left = 0;
+    int before = 0;
+    for (Module module : modules) {
+      if (digit < before + module.digits()) {
+        return left + (digit - before) * digitPitchMm;
+      }
+      before += module.digits();
+      left += module.digits() * digitPitchMm + moduleGapMm;
+    }
+    throw new IndexOutOfBoundsException(digit);
+  }
+
+  private Point slanted(double x, double y) {
+    return new Point(x + (heightMm - y) * Math.tan(Math.toRadians(slantDegrees)), y);
+  }
+
+  private List<Part> parts() {
+    List<Part> parts = new ArrayList<>();
+    int digit = 0;
+    for (Module module : modules) {
+      for (int in = 1; in <= module.digits(); in++, digit++) {
+        String name = module.name() + (module.digits() == 1 ? "" : " " + in);
+        addDigit(parts, name, digit);
+      }
+    }
+    for (int i = 0; i < indicators.size(); i++) {
+      Indicator one = indicators.get(i);
+      parts.add(
+          new Part(
+              one.name(),
+              i % digits(),
+              indicatorRow() + i / digits(),
+              List.of(new Point(one.xMm(), one.yMm()))));
+    }
+    return parts;
+  }
+
+  private void addDigit(List<Part> parts, String name, int digit) {
+    double left = leftOf(digit);
+    List<Segment> segments = segments();
+    for (int s = 0; s < segments.size(); s++) {
+      Segment segment = segments.get(s);
+      parts.add(new Part(name + " " + segment.name(), digit, s, along(segment, left)));
+    }
+    // a fifth of the width to the right of the digit, on its base line
+    if (decimalPoint) {
+      parts.add(
+          new Part(
+              name + " point",
+              digit,
+              pointRow(),
+              List.of(slanted(left + 1.2 * widthMm, heightMm))));
+    }
+    if (colonsAfter.contains(digit + 1)) {
+      double x = left + (widthMm + Math.max(digitPitchMm, widthMm)) / 2;
+      parts.add(
+          new Part(
+              name + " colon",
+              digit,
+              colonRow(),
+              List.of(slanted(x, heightMm / 3), slanted(x, 2 * heightMm / 3))));
+    }
+  }
+
+  private List<Point> along(Segment segment, double left) {
+    List<Point> leds = new ArrayList<>();
+    int number = segment.point() ? 1 : ledsPerSegment;
+    double usable = Math.max(0, segment.lengthMm() - gapMm);
+    for (int i = 0; i < number; i++) {
+      double share =
+          segment.point() ? 0 : 0.5 + ((i + 0.5) / number - 0.5) * usable / segment.lengthMm();
+      leds.add(
+          slanted(
+              left + segment.x1Mm() + (segment.x2Mm() - segment.x1Mm()) * share,
+              segment.y1Mm() + (segment.y2Mm() - segment.y1Mm()) * share));
+    }
+    return leds;
+  }
+
+  /** All at once: the parts are worked out only here. */
+  @Override
+  public List<Seat> seats() {
+    List<Seat> seats = new ArrayList<>(count());
+    List<Part> parts = parts();
+    for (int p = 0; p < parts.size(); p++) {
+      Part part = parts.get(p);
+      boolean ends = p + 1 < parts.size() && parts.get(p + 1).digit() != part.digit();
+      for (int led = 0; led < part.leds().size(); led++) {
+        Point at = part.leds().get(led);
+        Place place = new Place(at.xMm(), at.yMm(), part.digit(), part.row());
+        Spot spot = new Spot(at.xMm(), at.yMm(), 0, Facing.VIEWER);
+        seats.add(new Seat(place, spot, part.name(), ends && led + 1 == part.leds().size()));
+      }
+    }
+    return seats;
+  }
+
+  @Override
+  public int count() {
+    int inDigit =
+        segments().stream().mapToInt(s -> s.point() ? 1 : ledsPerSegment).sum()
+            + (decimalPoint ? 1 : 0);
+    return digits() * inDigit + 2 * colonsAfter.size() + indicators.size();
+  }
+
+  /** Returns the things that are on or off by themselves: segments, points, colons, indicators. */
+  public int switched() {
+    return digits() * (segments().size() + (decimalPoint ? 1 : 0))
+        + colonsAfter.size()
+        + indicators.size();
+  }
+
+  @Override
+  public int seenColumns() {
+    return digits();
+  }
+
+  @Override
+  public int seenRows() {
+    return indicatorRow() + (indicators.size() + digits() - 1) / digits();
+  }
+
+  @Override
+  public Place place(int index) {
+    return seats().get(index).place();
+  }
+
+  @Override
+  public String part(int index) {
+    return seats().get(index).part();
+  }
+
+  @Override
+  public boolean leapsAfter(int index) {
+    return seats().get(index).endsPiece();
+  }
+
+  @Override
+  public double pitchMm() {
+    double shortest = Math.min(widthMm, heightMm) / 2;
+    for (Segment segment : segments()) {
+      if (!segment.point()) {
+        shortest = Math.min(shortest, Math.max(0.5, segment.lengthMm() - gapMm));
+      }
+    }
+    return shortest / ledsPerSegment;
+  }
+
+  @Override
+  public double characterMm() {
+    return heightMm;
+  }
+
+  @Override
+  public String describe() {
+    int digits = digits();
+    String kind =
+        switch (style) {
+          case SEVEN -> "7-segment";
+          case FOURTEEN -> "14-segment";
+          case SIXTEEN -> "16-segment";
+          case CUSTOM -> segments().size() + "-segment";
+        };
+    return "%d %s digit%s".formatted(digits, kind, digits == 1 ? "" : "s");
+  }
+}

@@ -1,0 +1,111 @@
+package org.myrialith.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What a fixture is, in a frame of its own: x to the right, y down, z towards the viewer, all in
+ * millimetres. Immutable.
+ *
+ * <p>A shape that folds or stands up has two places for an emitter: {@link #place}, flat as it is
+ * drawn, cut and drilled, and {@link #spot}, in space as it is built.
+ */
+public sealed interface Shape
+    permits Bar,
+        BoxFaces,
+        LampDigits,
+        Loose,
+        ModulePolygon,
+        Panel,
+        Panes,
+        Ring,
+        SegmentDigits,
+        Stack,
+        Strip {
+  /** Drawn for a single emitter (mm): a usual pitch (common practice). */
+  double LONE_PITCH_MM = 10;
+
+  /** Returns the number of emitters, at least 1. */
+  int count();
+
+  /** Returns the columns of a picture on this shape, as the viewer sees it. */
+  int seenColumns();
+
+  /** Returns the rows of a picture on this shape, as the viewer sees it. */
+  int seenRows();
+
+  /** Returns the flat place of the emitter with that index in data order. */
+  Place place(int index);
+
+  /** Returns the place in space of the emitter with that index, and where it looks. */
+  default Spot spot(int index) {
+    Place place = place(index);
+    return new Spot(place.xMm(), place.yMm(), 0, Facing.VIEWER);
+  }
+
+  /**
+   * Returns the name of what that emitter is a part of, such as "b"; empty when its cell says all.
+   */
+  default String part(int index) {
+    return "";
+  }
+
+  /** Returns the least distance of neighbours (mm), above 0. */
+  double pitchMm();
+
+  /** Returns a few words that describe it, such as "16 × 8 panel". */
+  String describe();
+
+  /**
+   * Returns whether the cells of its picture lie as the viewer sees them, so that a mirror swaps
+   * them.
+   */
+  default boolean pictorial() {
+    return false;
+  }
+
+  /** Returns the x about which a mirrored shape is flipped (mm). */
+  default double middleMm() {
+    double left = Double.POSITIVE_INFINITY;
+    double right = Double.NEGATIVE_INFINITY;
+    for (Seat seat : seats()) {
+      double x = seat.place().xMm();
+      left = Math.min(left, x);
+      right = Math.max(right, x);
+    }
+    return (left + right) / 2;
+  }
+
+  /** Returns the lines to cut and to fold by. */
+  default List<Edge> edges() {
+    return List.of();
+  }
+
+  /** Returns all emitters in data order. */
+  default List<Seat> seats() {
+    List<Seat> all = new ArrayList<>(count());
+    for (int i = 0; i < count(); i++) {
+      all.add(new Seat(place(i), spot(i), part(i), leapsAfter(i)));
+    }
+    return all;
+  }
+
+  /**
+   * Returns whether the chain leaves one piece and enters another between that index and the next.
+   */
+  default boolean leapsAfter(int index) {
+    return false;
+  }
+
+  /** Returns the height of a character that it shows (mm), 0 when it shows none. */
+  default double characterMm() {
+    return 0;
+  }
+
+  /**
+   * Returns lines in space that show its body, to look at; none where the flat drawing shows all.
+   */
+  default List<List<Spot>> body() {
+    return List.of();
+  }
+}

@@ -1,0 +1,168 @@
+package org.myrialith.web.layout;
+
+import java.io.IOException;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.formats.LengthUnit;
+import org.myrialith.formats.SvgDrawing;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Shape;
+import org.myrialith.layout.Strip;
+import org.myrialith.layout.Tracing;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.store.NotThereException;
+import org.myrialith.web.store.Upload;
+import org.myrialith.web.store.Uploads;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Brings in places and lines from files: looked at first, then kept or let go. */
+@Controller
+@RequestMapping("/gadgets/{id}/layout/import")
+class BringInController {
+  private final Desk desk;
+  private final Uploads uploads;
+  private final LayoutPage layout;
+
+  BringInController(Desk desk, Uploads uploads, LayoutPage layout) {
+    this.desk = desk;
+    this.uploads = uploads;
+    this.layout = layout;
+  }
+
+  @PostMapping
+  ModelAndView send(
+      @PathVariable UUID id,
+      @RequestParam MultipartFile file,
+      @RequestParam(defaultValue = "mm") String unit)
+      throws IOException {
+    byte[] bytes = file.getBytes();
+    try {
+      // refused files are not kept
+      BringIn.read(bytes, LengthUnit.of(unit));
+    } catch (InputException e) {
+      ModelAndView page = layout.page(id, null);
+      page.addObject("refused", e.errors());
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+      return page;
+    }
+    String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
+    UUID upload = uploads.keep(id, name, bytes);
+    return new ModelAndView(
+        "redirect:/gadgets/" + id + "/layout/import/" + upload + "?unit=" + known(unit).key());
+  }
+
+  private static LengthUnit known(String unit) {
+    LengthUnit known = LengthUnit.of(unit);
+    return known == null ? LengthUnit.MILLIMETRE : known;
+  }
+
+  @GetMapping("/{upload}")
+  ModelAndView look(
+      @PathVariable UUID id,
+      @PathVariable UUID upload,
+      @RequestParam(defaultValue = "mm") String unit) {
+    return page(id, upload, unit, FormValues.of(Map.of("pixelsPerMetre", "60", "line", "1")));
+  }
+
+  private ModelAndView page(UUID id, UUID upload, String unit, FormValues form) {
+    Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
+    ModelAndView page = desk.page(desk.open(id), Step.LAYOUT);
+    page.setViewName("layout/import");
+    page.addObject("upload", file);
+    page.addObject("unit", known(unit));
+    page.addObject("units", LengthUnit.values());
+    page.addObject("read", BringIn.read(file.bytes(), known(unit)));
+    page.addObject("form", form);
+    return page;
+  }
+
+  @PostMapping("/{upload}/keep")
+  ModelAndView keep(
+      @PathVariable UUID id,
+      @PathVariable UUID upload,
+      @RequestParam int base,
+      @RequestParam String unit,
+      @RequestParam String as,
+      @RequestParam Map<String, String> form) {
+    Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
+    BringIn read = BringIn.read(file.bytes(), known(unit));
+    Gadget now = desk.open(id).plan().gadget();
+    String fixture = as.equals("enclosure") ? "" : now.freeId("f");
+    ModelAndView onward =
+        desk.edit(
+            id,
+            base,
+            "Took in " + file.getName(),
+            taken(read, as, form, file.getName()),
+            "layout?fixture=" + fixture,
+            form,
+            typed -> page(id, upload, unit, typed));
+    if (onward.getStatus() == HttpStatus.SEE_OTHER) {
+      uploads.drop(upload);
+    }
+    return onward;
+  }
+
+  private static UnaryOperator<Gadget> taken(
+      BringIn read, String as, Map<String, String> form, String name) {
+    return gadget ->
+        switch (as) {
+          case "emitters" -> with(gadget, read.beads(), name);
+          case "strip" -> with(gadget, strip(read, form), name);
+          case "enclosure" -> gadget.withSite(gadget.site().within(Tracing.outline(drawing(read))));
+          default -> throw new InputException("as", as, "emitters, strip or enclosure");
+        };
+  }
+
+  private static SvgDrawing drawing(BringIn read) {
+    if (read.drawing() == null) {
+      throw new InputException("file", "a table", "an SVG with a line");
+    }
+    return read.drawing();
+  }
+
+  private static Strip strip(BringIn read, Map<String, String> form) {
+    SvgDrawing drawing = drawing(read);
+    String line = form.getOrDefault("line", "");
+    if (!line.matches("\\d{1,6}")
+        || Integer.parseInt(line) < 1
+        || Integer.parseInt(line) > drawing.lines().size()) {
+      throw new InputException("line", line, "a line from 1 to " + drawing.lines().size());
+    }
+    String density = form.getOrDefault("pixelsPerMetre", "").strip().replace(',', '.');
+    if (!density.matches("\\d{1,4}(\\.\\d{1,6})?")) {
+      throw new InputException("pixelsPerMetre", density, Strip.DENSITY.allowed());
+    }
+    return Tracing.strip(
+        drawing.lines().get(Integer.parseInt(line) - 1), Double.parseDouble(density));
+  }
+
+  /** The shape stays where the file has it. */
+  private static Gadget with(Gadget gadget, Shape shape, String name) {
+    String plain = name.replaceAll("\\.[A-Za-z]{1,4}$", "").replaceAll("\\p{Cntrl}", " ").strip();
+    return gadget.withFixture(
+        Fixture.of(
+            gadget.freeId("f"),
+            LayoutController.shortened(plain.isEmpty() ? "From a file" : plain),
+            shape));
+  }
+
+  @PostMapping("/{upload}/drop")
+  String drop(@PathVariable UUID id, @PathVariable UUID upload) {
+    uploads.find(id, upload).ifPresent(u -> uploads.drop(u.getId()));
+    return "redirect:/gadgets/" + id + "/layout";
+  }
+}

@@ -1,0 +1,164 @@
+package org.myrialith.web.layout;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Arrangement;
+import org.myrialith.layout.Enclosure;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Group;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.store.OwnParts;
+import org.myrialith.web.store.Projects;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Makes the layout page. */
+@Component
+class LayoutPage {
+  private final Desk desk;
+  private final OwnParts parts;
+
+  LayoutPage(Desk desk, OwnParts parts) {
+    this.desk = desk;
+    this.parts = parts;
+  }
+
+  /** Which form of the page was refused. */
+  enum Part {
+    FIXTURE,
+    SITE,
+    ARRANGE,
+    GROUP
+  }
+
+  /**
+   * A group as the page shows it.
+   *
+   * @param members a fixture and a run of indices a line
+   */
+  record GroupForm(String id, String name, int count, String members) {}
+
+  /** A fixture in the order of the gadget with where its picks lead. */
+  record Tab(String id, String name, String what, boolean picked, String toggled) {}
+
+  /** Returns identifiers of fixtures parted by commas. */
+  static List<String> ids(String picked) {
+    return picked == null || picked.isBlank()
+        ? List.of()
+        : Arrays.stream(picked.split(",")).map(String::strip).distinct().toList();
+  }
+
+  /** Returns those fixtures of a gadget that were picked, the first one when none was. */
+  static List<Fixture> picked(Gadget gadget, String ids) {
+    List<Fixture> all = new ArrayList<>();
+    ids(ids).forEach(id -> gadget.fixture(id).ifPresent(all::add));
+    if (all.isEmpty() && !gadget.fixtures().isEmpty()) {
+      all.add(gadget.fixtures().get(0));
+    }
+    return all;
+  }
+
+  ModelAndView page(UUID id, String picked) {
+    return page(id, picked, null, null);
+  }
+
+  /** Returns the page with what was typed in one of its forms and refused. */
+  ModelAndView page(UUID id, String picked, Part part, FormValues typed) {
+    Projects.Opened opened = desk.open(id);
+    GadgetPlan plan = opened.plan();
+    Gadget gadget = plan.gadget();
+    List<Fixture> fixtures = picked(gadget, picked);
+    ModelAndView page = desk.page(opened, Step.LAYOUT);
+    page.addObject("drawing", Drawing.of(plan.layout(), gadget.site().enclosure()));
+    page.addObject("tabs", tabs(gadget, fixtures));
+    page.addObject("pickedIds", String.join(",", fixtures.stream().map(Fixture::id).toList()));
+    page.addObject("several", fixtures.size() > 1);
+    Fixture one = fixtures.isEmpty() ? null : fixtures.get(0);
+    page.addObject("picked", one);
+    page.addObject("kinds", KindNames.ALL);
+    if (one != null) {
+      ObjectNode node = GadgetJson.write(one);
+      page.addObject("slots", ShapeSlots.of(node.get("kind").stringValue()));
+      page.addObject("form", part == Part.FIXTURE ? typed : ShapeText.form(node));
+      page.addObject("classes", classes(gadget));
+    }
+    page.addObject("siteForm", part == Part.SITE ? typed : SiteForm.of(gadget.site()));
+    page.addObject("outlineKept", gadget.site().enclosure() instanceof Enclosure.Outline);
+    page.addObject("arrangeForm", part == Part.ARRANGE ? typed : FormValues.of(Map.of()));
+    page.addObject("groupForm", part == Part.GROUP ? typed : FormValues.of(Map.of()));
+    page.addObject("opened", part == null ? "" : part.name());
+    page.addObject("lines", Arrangement.Line.values());
+    page.addObject("groups", gadget.groups().stream().map(g -> group(gadget, g)).toList());
+    page.addObject("leads", leads(plan));
+    page.addObject("diffused", gadget.site().diffuserMm() > 0 && one != null);
+    return page;
+  }
+
+  private static List<Tab> tabs(Gadget gadget, List<Fixture> picked) {
+    List<String> ids = picked.stream().map(Fixture::id).toList();
+    List<Tab> tabs = new ArrayList<>();
+    for (Fixture fixture : gadget.fixtures()) {
+      List<String> toggled = new ArrayList<>(ids);
+      if (!toggled.remove(fixture.id())) {
+        toggled.add(fixture.id());
+      }
+      tabs.add(
+          new Tab(
+              fixture.id(),
+              fixture.name(),
+              fixture.describe(),
+              ids.contains(fixture.id()),
+              String.join(",", toggled)));
+    }
+    return tabs;
+  }
+
+  /**
+   * Classes to choose from: those that come along, the gadget's own, those kept for all gadgets.
+   */
+  private Map<String, String> classes(Gadget gadget) {
+    Map<String, String> names = new LinkedHashMap<>();
+    EmitterShelf.of(gadget, parts.emitters()).all().forEach(c -> names.put(c.id(), c.name()));
+    return names;
+  }
+
+  private static GroupForm group(Gadget gadget, Group group) {
+    StringBuilder members = new StringBuilder();
+    for (Group.Member member : group.members()) {
+      Fixture fixture = gadget.fixture(member.fixture()).orElseThrow();
+      boolean whole = member.from() == 0 && member.to() == fixture.count() - 1;
+      members
+          .append(member.fixture())
+          .append(whole ? "" : ", " + member.from() + "-" + member.to())
+          .append('\n');
+    }
+    return new GroupForm(group.id(), group.name(), group.count(), members.toString());
+  }
+
+  private static List<String> leads(GadgetPlan plan) {
+    double factor = 1 + plan.gadget().site().slackPercent() / 100.0;
+    return plan.layout().leads().stream()
+        .limit(40)
+        .map(
+            l ->
+                "%s %d to %s %d: %s"
+                    .formatted(
+                        plan.layout().fixtureOf(l.from()).name(),
+                        l.from().index(),
+                        plan.layout().fixtureOf(l.to()).name(),
+                        l.to().index(),
+                        Quantity.text(l.straightMm() * factor, "mm")))
+        .toList();
+  }
+}

@@ -1,0 +1,129 @@
+package org.myrialith.web.layout;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Diffusion;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Spot;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the layout looks like: in space, and through its diffuser. */
+@RestController
+@RequestMapping("/gadgets/{id}/r/{revision}")
+class SpaceController {
+  private static final CacheControl FOR_EVER =
+      CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable();
+
+  private static final int DIFFUSED_WIDTH = 640;
+
+  private final Projects projects;
+
+  SpaceController(Projects projects) {
+    this.projects = projects;
+  }
+
+  /**
+   * Places in space.
+   *
+   * @param emitters x, y, z (mm) and facing x, y, z of each, one after the other
+   * @param lines of bodies: x, y, z (mm) of their corners, one after the other
+   */
+  record Space(double[] emitters, List<double[]> lines) {}
+
+  @GetMapping("/space.json")
+  ResponseEntity<Space> space(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    double[] emitters = new double[plan.layout().emitters().size() * 6];
+    int at = 0;
+    for (Emitter emitter : plan.layout().emitters()) {
+      Spot spot = emitter.spot();
+      emitters[at++] = spot.xMm();
+      emitters[at++] = spot.yMm();
+      emitters[at++] = spot.zMm();
+      emitters[at++] = spot.facing().x();
+      emitters[at++] = spot.facing().y();
+      emitters[at++] = spot.facing().z();
+    }
+    List<double[]> lines =
+        plan.layout().fixtures().stream()
+            .map(Fixture::body)
+            .flatMap(List::stream)
+            .map(SpaceController::corners)
+            .toList();
+    return ResponseEntity.ok().cacheControl(FOR_EVER).body(new Space(emitters, lines));
+  }
+
+  private static double[] corners(List<Spot> line) {
+    return line.stream()
+        .flatMapToDouble(s -> Arrays.stream(new double[] {s.xMm(), s.yMm(), s.zMm()}))
+        .toArray();
+  }
+
+  /**
+   * Returns the front through its diffuser: the first moment of the show, white when it is dark.
+   */
+  @GetMapping(path = "/diffused.png", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> diffused(@PathVariable UUID id, @PathVariable int revision) {
+    GadgetPlan plan = projects.plan(id, revision);
+    double gap = plan.gadget().site().diffuserMm();
+    if (!(gap > 0) || plan.layout().emitters().isEmpty()) {
+      throw new InputException("diffuserMm", gap, "a distance above 0, and something that lights");
+    }
+    Diffusion.View view = Diffusion.view(plan.layout(), light(plan), gap, DIFFUSED_WIDTH);
+    BufferedImage image =
+        new BufferedImage(view.width(), view.height(), BufferedImage.TYPE_INT_RGB);
+    for (int i = 0; i < view.width() * view.height(); i++) {
+      int rgb = 0;
+      for (int channel = 0; channel < 3; channel++) {
+        int level = Math.round(255 * view.light()[3 * i + channel]);
+        rgb = rgb << 8 | LevelTable.screenValue(level);
+      }
+      image.setRGB(i % view.width(), i / view.width(), rgb);
+    }
+    return ResponseEntity.ok().cacheControl(FOR_EVER).body(png(image));
+  }
+
+  private static float[] light(GadgetPlan plan) {
+    List<Emitter> emitters = plan.layout().emitters();
+    byte[] seen = plan.seen(0);
+    boolean dark = true;
+    for (byte value : seen) {
+      dark &= value == 0;
+    }
+    float[] light = new float[emitters.size() * 3];
+    for (int i = 0; i < light.length; i++) {
+      // what the screen shows is encoded; light adds up only when it is not
+      double shown = dark ? 1 : LevelTable.screenLight(seen[i] & 0xff);
+      light[i] = emitters.get(i / 3).dark() ? 0 : (float) shown;
+    }
+    return light;
+  }
+
+  private static byte[] png(BufferedImage image) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try {
+      ImageIO.write(image, "png", bytes);
+    } catch (IOException e) {
+      throw new UncheckedIOException("writing to memory", e);
+    }
+    return bytes.toByteArray();
+  }
+}

@@ -1,0 +1,128 @@
+// What part of the drawing is seen. While it is moved, the picture that is painted already is shifted as a whole; it is
+// painted anew only when it comes to rest, so that thousands of emitters move as smoothly as ten.
+
+const FARTHEST = 40;
+
+export class View {
+  constructor(stage, drawing, key) {
+    this.stage = stage;
+    this.drawing = drawing;
+    this.key = `view ${key}`;
+    this.home = drawing.getAttribute("viewBox");
+    const kept = JSON.parse(sessionStorage.getItem(this.key) ?? "null");
+    if (kept?.moved) {
+      this.set(...kept.box);
+    }
+  }
+
+  box() {
+    const { x, y, width, height } = this.drawing.viewBox.baseVal;
+    return [x, y, width, height];
+  }
+
+  set(x, y, width, height) {
+    this.drawing.setAttribute("viewBox", `${x} ${y} ${width} ${height}`);
+    this.drawing.style.transform = "";
+    const moved = this.drawing.getAttribute("viewBox") !== this.home;
+    sessionStorage.setItem(this.key, JSON.stringify({ moved, box: [x, y, width, height] }));
+  }
+
+  whole() {
+    this.set(...this.home.split(" ").map(Number));
+  }
+
+  /** Where a pointer is, in millimetres. */
+  point(event) {
+    const matrix = this.drawing.getScreenCTM().inverse();
+    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  }
+
+  /** Millimetres to a pixel of the screen. */
+  scale() {
+    return 1 / this.drawing.getScreenCTM().a;
+  }
+
+  zoom(factor, about) {
+    const [x, y, width, height] = this.box();
+    const home = this.home.split(" ").map(Number);
+    const wanted = Math.min(home[2] * 4, Math.max(home[2] / FARTHEST, width / factor));
+    const by = wanted / width;
+    const on = about ?? { x: x + width / 2, y: y + height / 2 };
+    this.set(on.x - (on.x - x) * by, on.y - (on.y - y) * by, width * by, height * by);
+  }
+
+  wheel(event) {
+    event.preventDefault();
+    const turns = (this.turns ?? 0) + event.deltaY;
+    this.turns = turns;
+    this.about ??= this.point(event);
+    cancelAnimationFrame(this.ticket);
+    // one painting for all turns of the wheel within a frame
+    this.ticket = requestAnimationFrame(() => {
+      const about = this.about;
+      this.turns = 0;
+      this.about = undefined;
+      this.zoom(Math.exp(-turns / 500), about);
+    });
+  }
+
+  step(dx, dy) {
+    const [x, y, width, height] = this.box();
+    this.set(x + (dx * width) / 10, y + (dy * height) / 10, width, height);
+  }
+
+  pan(event) {
+    event.preventDefault();
+    this.drawing.focus({ preventScroll: true });
+    const scale = this.scale();
+    const from = { x: event.clientX, y: event.clientY };
+    let by = { x: 0, y: 0 };
+    const move = (e) => {
+      by = { x: e.clientX - from.x, y: e.clientY - from.y };
+      this.drawing.style.transform = `translate(${by.x}px, ${by.y}px)`;
+    };
+    const rest = () => {
+      window.removeEventListener("pointermove", move);
+      window.removeEventListener("pointerup", rest);
+      window.removeEventListener("pointercancel", rest);
+      const [x, y, width, height] = this.box();
+      this.set(x - by.x * scale, y - by.y * scale, width, height);
+    };
+    window.addEventListener("pointermove", move);
+    window.addEventListener("pointerup", rest);
+    window.addEventListener("pointercancel", rest);
+  }
+
+  /** Shows a piece and its name elsewhere until the server has placed it. */
+  shift(piece, x, y) {
+    const name = this.drawing.querySelector(`[data-name="${CSS.escape(piece.dataset.fixture)}"]`);
+    for (const each of [piece, name]) {
+      each?.setAttribute("transform", `translate(${x} ${y})`);
+    }
+  }
+
+  /** Takes pieces up into a sheet of their own, which is shifted as a whole. */
+  lift(pieces) {
+    const sheet = this.drawing.cloneNode(false);
+    sheet.classList.add("lifted");
+    sheet.removeAttribute("tabindex");
+    sheet.setAttribute("aria-hidden", "true");
+    for (const piece of pieces) {
+      const copy = piece.cloneNode(true);
+      copy.removeAttribute("href");
+      sheet.append(copy);
+      piece.classList.add("up");
+    }
+    this.stage.append(sheet);
+    const scale = this.scale();
+    return {
+      to: (x, y) => {
+        sheet.style.transform = `translate(${x / scale}px, ${y / scale}px)`;
+      },
+      drop: () => {
+        sheet.remove();
+        pieces.forEach((piece) => piece.classList.remove("up"));
+      },
+    };
+  }
+}
