@@ -9,8 +9,8 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Point;
 
 /**
- * A template as DXF text, release 12, in millimetres: circles on layer HOLES, lines on CUT and
- * FOLD, names on NAMES. DXF has y up, so y is that of the layout with the other sign.
+ * A template as DXF text, release 12, in millimetres: circles on layer HOLES, lines on CUT, FOLD
+ * and GUIDE, names on NAMES. DXF has y up, so y is that of the layout with the other sign.
  *
  * <pre>
  * 0 SECTION, 2 HEADER, $ACADVER AC1009, 0 ENDSEC
@@ -61,7 +61,7 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
     group(dxf, 2, "LAYER");
     group(dxf, 70, "4");
     int colour = 1;
-    for (String layer : List.of("HOLES", "CUT", "FOLD", "NAMES")) {
+    for (String layer : List.of("HOLES", "CUT", "FOLD", "GUIDE", "NAMES")) {
       group(dxf, 0, "LAYER");
       group(dxf, 2, layer);
       group(dxf, 70, "0");

@@ -95,8 +95,13 @@ public record TemplatePdf(Template template, String title) {
     }
 
     private void edge(Edge edge) throws IOException {
-      boolean fold = edge.kind() == Edge.Kind.FOLD;
-      ink.setLineDashPattern(fold ? new float[] {2, 1.5f} : new float[0], 0);
+      ink.setLineDashPattern(
+          switch (edge.kind()) {
+            case CUT -> new float[0];
+            case FOLD -> new float[] {2, 1.5f};
+            case GUIDE -> new float[] {0.4f, 0.8f};
+          },
+          0);
       Point first = edge.points().get(0);
       ink.moveTo(x(first.xMm()), y(first.yMm()));
       for (Point point : edge.points()) {

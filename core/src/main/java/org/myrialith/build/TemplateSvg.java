@@ -68,7 +68,12 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
       path.append(path.isEmpty() ? 'M' : 'L')
           .append(String.format(Locale.ROOT, "%.3f %.3f", point.xMm(), point.yMm()));
     }
-    String dashes = edge.kind() == Edge.Kind.FOLD ? " stroke-dasharray=\"2 1.5\"" : "";
+    String dashes =
+        switch (edge.kind()) {
+          case CUT -> "";
+          case FOLD -> " stroke-dasharray=\"2 1.5\"";
+          case GUIDE -> " stroke-dasharray=\"0.4 0.8\"";
+        };
     return "<path class=\"%s\" d=\"%s\"%s/>%n"
         .formatted(edge.kind().name().toLowerCase(Locale.ROOT), path, dashes);
   }

@@ -139,6 +139,16 @@ public final class DemoGadgets {
     rgb[cell * 3 + 2] = (byte) colour;
   }
 
+  /** Returns a clock with digits of four sorts, laid out only. */
+  public static Gadget quayClock() {
+    return DemoShapes.quayClock();
+  }
+
+  /** Returns a shelf with polygon, rings, bar, box, stack and loose emitters, laid out only. */
+  public static Gadget reefShelf() {
+    return DemoShapes.reefShelf();
+  }
+
   /** Returns a small lamp on a strip round a doorway that holds on a charging port. */
   public static Gadget porchBuoy() {
     Fixture strip =

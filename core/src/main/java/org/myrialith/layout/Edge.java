@@ -12,7 +12,9 @@ public record Edge(Kind kind, List<Point> points) {
   /** What is done along a line. */
   public enum Kind {
     CUT,
-    FOLD
+    FOLD,
+    /** Shows what lights; nothing is done along it. */
+    GUIDE
   }
 
   public Edge {

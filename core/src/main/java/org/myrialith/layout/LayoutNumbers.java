@@ -32,9 +32,9 @@ public record LayoutNumbers(LayoutPlan plan, Site site, ToIntFunction<Fixture> d
     numbers.add(emitters());
     numbers.add(channels());
     size(numbers);
-    wires(numbers);
-    strips(numbers);
     plan.fixtures().stream().limit(MOST_FIXTURES_TOLD).forEach(f -> own(numbers, f));
+    strips(numbers);
+    wires(numbers);
     return List.copyOf(numbers);
   }
 

@@ -111,7 +111,8 @@ public record ModulePolygon(
 
   @Override
   public double pitchMm() {
-    return Math.min(moduleLengthMm / pixelsPerModule, Math.max(jointMm(), 1));
+    // half a pitch on both sides of a joint: neighbours on one board are never farther apart
+    return moduleLengthMm / pixelsPerModule;
   }
 
   private Point onModule(double module, double along, double out) {

@@ -236,10 +236,7 @@ public record SegmentDigits(
     for (int i = 0; i < number; i++) {
       double share =
           segment.point() ? 0 : 0.5 + ((i + 0.5) / number - 0.5) * usable / segment.lengthMm();
-      leds.add(
-          slanted(
-              left + segment.x1Mm() + (segment.x2Mm() - segment.x1Mm()) * share,
-              segment.y1Mm() + (segment.y2Mm() - segment.y1Mm()) * share));
+      leds.add(at(segment, left, share));
     }
     return leds;
   }
@@ -311,6 +308,30 @@ public record SegmentDigits(
       }
     }
     return shortest / ledsPerSegment;
+  }
+
+  /** The segments as lines. */
+  @Override
+  public List<Edge> edges() {
+    List<Edge> lines = new ArrayList<>();
+    for (int digit = 0; digit < digits(); digit++) {
+      double left = leftOf(digit);
+      for (Segment segment : segments()) {
+        if (!segment.point()) {
+          double cut = Math.min(0.45, gapMm / 2 / segment.lengthMm());
+          lines.add(
+              new Edge(
+                  Edge.Kind.GUIDE, List.of(at(segment, left, cut), at(segment, left, 1 - cut))));
+        }
+      }
+    }
+    return lines;
+  }
+
+  private Point at(Segment segment, double left, double share) {
+    return slanted(
+        left + segment.x1Mm() + (segment.x2Mm() - segment.x1Mm()) * share,
+        segment.y1Mm() + (segment.y2Mm() - segment.y1Mm()) * share);
   }
 
   @Override

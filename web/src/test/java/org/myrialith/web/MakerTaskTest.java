@@ -135,9 +135,8 @@ class MakerTaskTest {
     fill("Columns", "16");
     fill("Name", "Harbour");
     button("Add a strip").click();
-    assertThat(page.getByLabel("Pixels", new Page.GetByLabelOptions().setExact(true)))
-        .hasValue("30");
-    fill("Pixels", "40");
+    assertThat(page.locator("#pieces")).hasValue("30");
+    fill("Pieces: one a line: pixels, gap before in mm, turned", "40");
     assertThat(stored().fixtures()).hasSize(2);
     assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("168\u00a0emitters");
 

@@ -41,7 +41,7 @@ class PreviewTest {
     this.application = application;
   }
 
-  private static Strip strip(int count) {
+  private static Fixture strip(int count) {
     return Fixture.of(
         "f1", "Line", new Strip(count, 50, List.of(new Point(0, 0), new Point(20.0 * count, 0))));
   }

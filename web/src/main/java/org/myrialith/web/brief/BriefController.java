@@ -1,16 +1,19 @@
 package org.myrialith.web.brief;
 
+import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
+import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.web.desk.Desk;
@@ -28,6 +31,9 @@ import tools.jackson.databind.node.ObjectNode;
 @org.springframework.stereotype.Controller
 @RequestMapping("/gadgets/{id}/brief")
 class BriefController {
+  private static final double MM_PER_METRE = 1000;
+  private static final Bounds VIEWING = Bounds.measure(0, Site.VIEWING.max() / MM_PER_METRE, "m");
+
   private final Desk desk;
 
   BriefController(Desk desk) {
@@ -53,6 +59,8 @@ class BriefController {
     values.put("title", gadget.title());
     values.put("notes", gadget.notes());
     values.put("controller", gadget.controller().key());
+    double metres = gadget.site().viewingMm() / MM_PER_METRE;
+    values.put("viewing", metres == 0 ? "" : plain(metres));
     gadget
         .supply()
         .ifPresent(
@@ -86,7 +94,25 @@ class BriefController {
               new InputError(
                   "controller", form.getOrDefault("controller", ""), "one of the classes listed")));
     }
-    return named.withController(controller).withSupply(supply(form));
+    return named
+        .withController(controller)
+        .withSupply(supply(form))
+        .withSite(gadget.site().viewedFrom(viewingMm(form)));
+  }
+
+  private static String plain(double value) {
+    return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+  }
+
+  /** Left empty: not said. */
+  private static double viewingMm(Map<String, String> form) {
+    String typed = form.getOrDefault("viewing", "").strip().replace(',', '.');
+    if (typed.isEmpty()) {
+      return 0;
+    }
+    double metres =
+        typed.matches("\\d{1,6}(\\.\\d{1,6})?") ? Double.parseDouble(typed) : Double.NaN;
+    return MM_PER_METRE * VIEWING.require("viewing", metres);
   }
 
   /** All three fields empty: no supply named. */

@@ -21,6 +21,8 @@ class DemoShelf implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments args) {
     if (wanted && projects.count() == 0) {
+      projects.create(DemoGadgets.quayClock(), "Demo gadget");
+      projects.create(DemoGadgets.reefShelf(), "Demo gadget");
       projects.create(DemoGadgets.porchBuoy(), "Demo gadget");
       projects.create(DemoGadgets.tideLantern(), "Demo gadget");
     }

@@ -17,7 +17,8 @@ import org.myrialith.layout.Point;
  * @param viewBox as the attribute has it
  * @param unit a length (mm) that looks the same at every size of gadget: a sixtieth of the
  *     drawing's width
- * @param links dashed leads from the end of one fixture to the start of the next in the data line
+ * @param links dashed leads from the end of one fixture or piece to the start of the next in the
+ *     data line
  * @param open where the last data-out stays open, as {@code x y}; empty when nothing is chained
  * @param enclosure its outline, empty when there is none
  * @param grid distance of the lines of the grid (mm)
@@ -43,6 +44,7 @@ public record Drawing(
    * @param arrows small chevrons along the way, one path
    * @param cuts lines to cut by, one path
    * @param folds lines to fold by, one path
+   * @param guides lines that show what lights, one path
    * @param first where the data enters, {@code x y}
    */
   public record Piece(
@@ -56,6 +58,7 @@ public record Drawing(
       List<String> arrows,
       String cuts,
       String folds,
+      String guides,
       double firstX,
       double firstY,
       double labelX,
@@ -139,9 +142,11 @@ public record Drawing(
     StringBuilder dots = new StringBuilder();
     StringBuilder dark = new StringBuilder();
     LayoutPlan.Box box = new LayoutPlan(List.of(fixture), emitters, List.of()).extent();
+    boolean leaps = true;
     for (Emitter emitter : emitters) {
       String at = numbers(emitter.place().xMm(), emitter.place().yMm());
-      path.append(path.isEmpty() ? "M" : "L").append(at);
+      path.append(leaps ? "M" : "L").append(at);
+      leaps = emitter.seat().endsPiece();
       (emitter.dark() ? dark : dots).append('M').append(at).append("h0");
     }
     Place first = emitters.get(0).place();
@@ -159,6 +164,7 @@ public record Drawing(
         arrows(emitters, fixture.pitchMm(), unit),
         edges(fixture, Edge.Kind.CUT),
         edges(fixture, Edge.Kind.FOLD),
+        edges(fixture, Edge.Kind.GUIDE),
         first.xMm(),
         first.yMm(),
         box.leftMm() - grow,
@@ -196,8 +202,8 @@ public record Drawing(
       Place a = emitters.get(i).place();
       Place b = emitters.get(i + 1).place();
       double length = Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm());
-      if (length < 1e-9) {
-        continue; // one above the other
+      if (length < 1e-9 || emitters.get(i).seat().endsPiece()) {
+        continue; // one above the other, or a lead, which is drawn by itself
       }
       double dx = (b.xMm() - a.xMm()) / length * size;
       double dy = (b.yMm() - a.yMm()) / length * size;
@@ -219,9 +225,7 @@ public record Drawing(
     for (LayoutPlan.Lead lead : plan.leads()) {
       Place from = lead.from().place();
       Place to = lead.to().place();
-      if (lead.from().fixture() != lead.to().fixture()) {
-        links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
-      }
+      links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
     }
     return links;
   }

@@ -56,7 +56,7 @@ class LayoutController {
         "layout?fixture=" + fixture.id());
   }
 
-  /** Returns a fixture of usual size below everything that is there. */
+  /** Returns a fixture of usual size beside everything that is there. */
   private static Fixture fresh(Gadget gadget, String kind) {
     Shape shape = UsualShapes.BY_KIND.get(kind);
     if (shape == null) {
@@ -68,15 +68,31 @@ class LayoutController {
             + word.substring(1)
             + " "
             + (gadget.fixtures().size() + 1);
-    return below(gadget, Fixture.of(gadget.freeId("f"), name, shape));
+    return beside(gadget, Fixture.of(gadget.freeId("f"), name, shape));
   }
 
-  /** Returns a fixture moved below everything that is there, in line with its left edge. */
-  static Fixture below(Gadget gadget, Fixture fixture) {
+  /** The drawing is about so many times as wide as high. */
+  private static final double DRAWN_SHAPE = 16.0 / 9;
+
+  /**
+   * Returns a fixture moved beside everything that is there: below, or to the right once the whole
+   * is taller than the drawing.
+   */
+  static Fixture beside(Gadget gadget, Fixture fixture) {
     LayoutPlan.Box there = LayoutPlan.of(gadget.fixtures(), List.of()).extent();
     LayoutPlan.Box own = LayoutPlan.of(List.of(fixture), List.of()).extent();
-    double top = gadget.fixtures().isEmpty() ? 0 : there.topMm() + there.heightMm() + GAP_MM;
-    return fixture.movedBy(Math.rint(there.leftMm() - own.leftMm()), Math.rint(top - own.topMm()));
+    double left = there.leftMm();
+    double top = there.topMm();
+    boolean tall = there.heightMm() * DRAWN_SHAPE > there.widthMm();
+    if (gadget.fixtures().isEmpty()) {
+      top = 0;
+      left = 0;
+    } else if (tall) {
+      left += there.widthMm() + GAP_MM;
+    } else {
+      top += there.heightMm() + GAP_MM;
+    }
+    return fixture.movedBy(Math.rint(left - own.leftMm()), Math.rint(top - own.topMm()));
   }
 
   @PostMapping("/fixture/{fixture}")

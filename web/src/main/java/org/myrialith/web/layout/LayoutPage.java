@@ -89,8 +89,9 @@ class LayoutPage {
     page.addObject("kinds", KindNames.ALL);
     if (one != null) {
       ObjectNode node = GadgetJson.write(one);
-      page.addObject("slots", ShapeSlots.of(node.get("kind").stringValue()));
-      page.addObject("form", part == Part.FIXTURE ? typed : ShapeText.form(node));
+      FormValues form = part == Part.FIXTURE ? typed : ShapeText.form(node);
+      page.addObject("form", form);
+      page.addObject("slots", ShapeSlots.of(node.get("kind").stringValue(), form));
       page.addObject("classes", classes(gadget));
     }
     page.addObject("siteForm", part == Part.SITE ? typed : SiteForm.of(gadget.site()));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.myrialith.web.desk.FormValues;
 
 /** The fields of the form of each kind of fixture, in the order a maker asks for them. */
 final class ShapeSlots {
@@ -22,9 +23,11 @@ final class ShapeSlots {
 
   private ShapeSlots() {}
 
-  /** Returns the fields that a kind has of its own. */
-  static List<Slot> of(String kind) {
-    return KINDS.getOrDefault(kind, List.of());
+  /** Returns the fields that a kind has of its own; segments are drawn only for a custom digit. */
+  static List<Slot> of(String kind, FormValues form) {
+    return KINDS.getOrDefault(kind, List.of()).stream()
+        .filter(slot -> !slot.name().equals("custom") || form.value("style").equals("custom"))
+        .toList();
   }
 
   private static Slot entry(String name, String label, String unit) {

@@ -115,7 +115,9 @@ final class ShapeText {
         texts.add(value == null ? "" : text(value));
       }
     }
-    while (columns.get(texts.size() - 1).optional() && texts.get(texts.size() - 1).isEmpty()) {
+    // what may be left out and says nothing is left out
+    while (columns.get(texts.size() - 1).optional()
+        && List.of("", "0").contains(texts.get(texts.size() - 1))) {
       texts.remove(texts.size() - 1);
     }
     return String.join(", ", texts);

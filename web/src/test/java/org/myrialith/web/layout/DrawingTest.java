@@ -9,11 +9,12 @@ import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.LayoutPlan;
 
 class DrawingTest {
   private static final Drawing LANTERN =
-      Drawing.of(GadgetPlan.of(DemoGadgets.tideLantern()).layout());
+      Drawing.of(GadgetPlan.of(DemoGadgets.tideLantern()).layout(), new Enclosure.Unbounded());
 
   @Test
   void everyEmitterIsADotAndAStepOfTheWay() {
@@ -56,7 +57,9 @@ class DrawingTest {
 
   @Test
   void nothingIsDrawnForNothing() {
-    Drawing empty = Drawing.of(LayoutPlan.of(Gadget.blank("Empty").fixtures(), List.of()));
+    Drawing empty =
+        Drawing.of(
+            LayoutPlan.of(Gadget.blank("Empty").fixtures(), List.of()), new Enclosure.Unbounded());
     assertThat(empty.pieces()).isEmpty();
     assertThat(empty.viewBox()).doesNotContain("NaN", "Infinity");
   }
