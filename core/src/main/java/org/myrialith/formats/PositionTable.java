@@ -226,7 +226,7 @@ public record PositionTable(
       String cell = cell(line, column);
       String bare = cell.replaceAll("(?i) *(mm|in|\")$", "");
       String plain = separator == ',' ? bare : bare.replace(',', '.');
-      if (plain.matches("[-+]?(\\d{1,9}\\.?\\d{0,12}|\\.\\d{1,12})([eE][-+]?\\d{1,2})?")) {
+      if (plain.matches("[-+]?(\\d{1,9}\\.?\\d{0,40}|\\.\\d{1,40})([eE][-+]?\\d{1,2})?")) {
         return Double.parseDouble(plain) * unit(column).millimetres();
       }
       errors.add(

@@ -223,12 +223,18 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
       return number.isEmpty() ? 0 : Double.parseDouble(number) * unit;
     }
 
+    private static double inUserUnits(String length) {
+      if (!length.matches(".*[0-9.]\\s*(mm|cm|in|pt|pc|px)")) {
+        throw new NumberFormatException(length);
+      }
+      return length(length) / MM_PER_USER_UNIT;
+    }
+
     private double number(String attribute) {
       String text = xml.getAttributeValue(null, attribute);
       String bare = text == null ? "" : text.strip();
       if (bare.matches(".*[a-z]$")) {
-        // a length with a unit of its own, in user units
-        return length(bare) / MM_PER_USER_UNIT;
+        return inUserUnits(bare);
       }
       return bare.isEmpty() ? 0 : Double.parseDouble(bare);
     }

@@ -1,16 +1,22 @@
 package org.myrialith.build;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.formats.PositionTable;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Mount;
+import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.tool.OutsideTool;
@@ -69,5 +75,49 @@ class EmitterMapTest {
                 .get("chain")
                 .isNull())
         .isTrue();
+  }
+
+  /** Read back and turned into millimetres by the standard library of another language. */
+  @Test
+  void machinesPlaceFromTheLeftBottom(@TempDir Path folder) throws Exception {
+    Fixture panel =
+        new Fixture(
+            "f1",
+            "Panel",
+            new Panel(3, 2, 10, 20, Corner.TOP_LEFT, false, true, 0),
+            new Mount(100, 200, 0, 90, false, false, List.of(), Mount.USUAL_EMITTER));
+    Files.writeString(
+        folder.resolve("p.csv"),
+        new EmitterMap(LayoutPlan.of(List.of(panel), List.of()), f -> "")
+            .pickAndPlace(f -> "pixel"));
+    Files.writeString(
+        folder.resolve("read.py"),
+        """
+        import csv
+        for r in csv.DictReader(open('p.csv', newline='')):
+            print(r['Designator'], r['Value'], float(r['Mid X (mm)']), float(r['Mid Y (mm)']), r['Layer'], float(r['Rotation']))
+        """);
+    // a quarter turn clockwise of a board: its first row runs down the right side, its second back
+    // up
+    assertThat(OutsideTool.runClean(folder, "/usr/bin/python3", "read.py").text().lines())
+        .containsExactly(
+            "D_f1_0 pixel 20.0 20.0 Top 270.0",
+            "D_f1_1 pixel 20.0 10.0 Top 270.0",
+            "D_f1_2 pixel 20.0 0.0 Top 270.0",
+            "D_f1_3 pixel 0.0 0.0 Top 270.0",
+            "D_f1_4 pixel 0.0 10.0 Top 270.0",
+            "D_f1_5 pixel 0.0 20.0 Top 270.0");
+  }
+
+  /** The whole map, read as positions again, is the same places. */
+  @Test
+  void theMapIsAPositionTableToo() {
+    byte[] csv = new EmitterMap(LANTERN, f -> "c1").csv().getBytes(StandardCharsets.UTF_8);
+    PositionTable table = PositionTable.read(csv, null, 8192);
+    assertThat(table.rows()).hasSize(168);
+    for (int i = 0; i < 168; i++) {
+      assertThat(table.rows().get(i).xMm())
+          .isCloseTo(LANTERN.emitters().get(i).place().xMm(), within(0.0006));
+    }
   }
 }

@@ -11,22 +11,26 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Mount;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Place;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
+import org.myrialith.layout.UsualShapes;
 import org.myrialith.tool.OutsideTool;
 
 /**
@@ -149,6 +153,37 @@ class TemplateTest {
     double from = inkX(page, Template.MARGIN_MM, barY);
     double to = inkX(page, Template.MARGIN_MM + 100, barY);
     assertThat(to - from).isCloseTo(100, within(0.1));
+  }
+
+  static Stream<String> kinds() {
+    return UsualShapes.BY_KIND.keySet().stream();
+  }
+
+  /** On paper of every kind of fixture, mirrored and turned, the holes are where they belong. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void everyKindMeasuresRightOnPaper(String kind) throws IOException {
+    Mount mount = new Mount(12.3, 45.6, 0, 10, true, true, List.of(), Mount.USUAL_EMITTER);
+    Fixture fixture = new Fixture("f1", kind, UsualShapes.BY_KIND.get(kind), mount);
+    LayoutPlan layout = LayoutPlan.of(List.of(fixture), List.of());
+    Template template = new Template(layout, 4, Paper.A3);
+    write(template);
+    Template.Sheet sheet = template.sheets().get(0);
+    BufferedImage page = page(1);
+    int measured = 0;
+    for (var emitter : Holes.of(layout)) {
+      double x = Template.MARGIN_MM + emitter.place().xMm() - sheet.leftMm();
+      double y = Template.MARGIN_MM + emitter.place().yMm() - sheet.topMm();
+      boolean onSheet =
+          x < Template.MARGIN_MM + template.windowWidthMm() - 3
+              && y < Template.MARGIN_MM + template.windowHeightMm() - 3;
+      if (onSheet) {
+        assertThat(inkX(page, x, y)).isCloseTo(x, within(0.1));
+        assertThat(inkY(page, x, y)).isCloseTo(y, within(0.1));
+        measured++;
+      }
+    }
+    assertThat(measured).isGreaterThan(2);
   }
 
   @Test

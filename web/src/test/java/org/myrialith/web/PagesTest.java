@@ -287,7 +287,7 @@ class PagesTest {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = Screen.open(address(id, "layout"))) {
       Page page = screen.page();
-      Locator said = page.locator(".walk output");
+      Locator said = page.locator(".walk-said");
       page.locator(".walk-on").click();
       assertThat(said).hasText("0: Harbour window, index 0, column 0, row 0");
       page.locator(".walk-back").click();

@@ -1,0 +1,229 @@
+package org.myrialith.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Verdict;
+
+class LayoutJudgementTest {
+  private static final GeometryFactory JTS = new GeometryFactory();
+
+  private static LayoutPlan plan(Shape... shapes) {
+    List<Fixture> fixtures = new ArrayList<>();
+    List<String> chain = new ArrayList<>();
+    for (Shape shape : shapes) {
+      String id = "f" + (fixtures.size() + 1);
+      fixtures.add(Fixture.of(id, "Fixture " + (fixtures.size() + 1), shape));
+      chain.add(id);
+    }
+    return LayoutPlan.of(fixtures, chain);
+  }
+
+  private static List<Finding> judge(LayoutPlan plan, Site site, double bodyMm) {
+    return new LayoutJudgement(plan, site, f -> bodyMm).findings();
+  }
+
+  private static Finding finding(List<Finding> findings, String key) {
+    return findings.stream()
+        .filter(f -> f.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError(key + " is not among " + findings));
+  }
+
+  private static Panel grid(int columns, int rows, double pitch) {
+    return new Panel(columns, rows, pitch, pitch, Corner.TOP_LEFT, false, true, 0);
+  }
+
+  private static LayoutPlan cloud(long seed, int count) {
+    Random random = new Random(seed);
+    List<Loose.Bead> beads = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      beads.add(
+          new Loose.Bead(
+              random.nextDouble() * 60 - 30,
+              random.nextDouble() * 60 - 30,
+              random.nextDouble() * 20 - 10,
+              ""));
+    }
+    return plan(new Loose(beads.subList(0, count / 2)), new Loose(beads.subList(count / 2, count)));
+  }
+
+  /** Every pair and no other, against comparing all with all. */
+  @Property(tries = 60)
+  void neighboursAreThoseThatComparingAllWithAllFinds(
+      @ForAll @IntRange(min = 4, max = 300) int count, @ForAll long seed) {
+    List<Emitter> emitters = cloud(seed, count).emitters();
+    double[] half = {1.5, 0.4};
+    Set<Set<Integer>> wanted = new HashSet<>();
+    for (int i = 0; i < emitters.size(); i++) {
+      for (int j = 0; j < i; j++) {
+        double needed = half[emitters.get(i).fixture()] + half[emitters.get(j).fixture()];
+        if (emitters.get(i).spot().distanceTo(emitters.get(j).spot()) < needed) {
+          wanted.add(Set.of(i, j));
+        }
+      }
+    }
+    Set<Set<Integer>> found = new HashSet<>();
+    for (Neighbours.Pair pair : Neighbours.tooNear(emitters, f -> half[f])) {
+      found.add(Set.of(emitters.indexOf(pair.one()), emitters.indexOf(pair.two())));
+    }
+    assertThat(found).isEqualTo(wanted);
+  }
+
+  @Test
+  void overlapTouchAndOnePlaceAreToldApart() {
+    List<Finding> apart = judge(plan(grid(4, 4, 6)), Site.USUAL, 5);
+    assertThat(apart).extracting(Finding::key).doesNotContain("overlap", "touch", "same-place");
+    Finding touch = finding(judge(plan(grid(2, 1, 5)), Site.USUAL, 5), "touch");
+    assertThat(touch.verdict()).isEqualTo(Verdict.TIGHT);
+    Finding overlap = finding(judge(plan(grid(4, 4, 4)), Site.USUAL, 5), "overlap");
+    assertThat(overlap.verdict()).isEqualTo(Verdict.BREAKS);
+    // 24 sides of the grid of 4 × 4; its diagonals are 5.66 mm
+    assertThat(overlap.says()).startsWith("24 pairs of emitters overlap");
+    Finding same =
+        finding(judge(plan(grid(1, 1, 10), grid(2, 1, 10)), Site.USUAL, 1), "same-place");
+    assertThat(same.says()).contains("Two fixtures claim one place", "Fixture 1", "Fixture 2");
+    assertThat(same.verdict()).isEqualTo(Verdict.BREAKS);
+  }
+
+  @Test
+  void emittersAboveEachOtherAreNotInOnePlace() {
+    List<Finding> findings = judge(plan(new Stack(2, 2, 3, 20, 15, 5)), Site.USUAL, 5);
+    assertThat(findings).extracting(Finding::key).doesNotContain("overlap", "touch", "same-place");
+  }
+
+  /** Inside an outline with a bay, by a geometry library. */
+  @Property(tries = 40)
+  void whatLiesOutsideIsCountedAsALibraryCounts(@ForAll long seed) {
+    Enclosure.Outline outline =
+        new Enclosure.Outline(
+            List.of(
+                new Point(-20, -25),
+                new Point(25, -10),
+                new Point(2, 3),
+                new Point(20, 25),
+                new Point(-28, 14)));
+    Coordinate[] ring =
+        outline.outline().stream()
+            .map(p -> new Coordinate(p.xMm(), p.yMm()))
+            .toArray(Coordinate[]::new);
+    Geometry polygon = JTS.createPolygon(ring);
+    LayoutPlan plan = cloud(seed, 50);
+    long out =
+        plan.emitters().stream()
+            .filter(
+                e ->
+                    !polygon.covers(
+                        JTS.createPoint(new Coordinate(e.spot().xMm(), e.spot().yMm()))))
+            .count();
+    assertThat(out).isBetween(1L, 49L);
+    Finding finding = finding(judge(plan, Site.USUAL.within(outline), 0.5), "enclosure");
+    assertThat(finding.says()).startsWith(out + " of 50 emitters lie outside");
+  }
+
+  @Test
+  void rectanglesCirclesAndBoxesHoldWhatTheyShould() {
+    Enclosure.Rectangle front = new Enclosure.Rectangle(0, 0, 30, 20);
+    Spot edge = new Spot(30, 20, 0, Facing.VIEWER);
+    assertThat(front.holds(edge)).isTrue();
+    assertThat(front.holds(new Spot(30.1, 20, 0, Facing.VIEWER))).isFalse();
+    Enclosure.Box box = new Enclosure.Box(front, 10);
+    assertThat(box.holds(edge)).isTrue();
+    assertThat(box.holds(new Spot(5, 5, -10.5, Facing.VIEWER))).isFalse();
+    assertThat(box.holds(new Spot(5, 5, 0.5, Facing.VIEWER))).isFalse();
+    Enclosure.Circle circle = new Enclosure.Circle(10, 10, 5);
+    assertThat(circle.holds(new Spot(13, 14, 0, Facing.VIEWER))).isTrue();
+    assertThat(circle.holds(new Spot(13.1, 14, 0, Facing.VIEWER))).isFalse();
+    Finding holds = finding(judge(plan(grid(3, 2, 10)), Site.USUAL.within(front), 1), "enclosure");
+    assertThat(holds.verdict()).isEqualTo(Verdict.HOLDS);
+  }
+
+  /**
+   * 20/20 acuity, one arc minute: pitch × 3438 (from memory); a metre for each millimetre of pitch
+   * (common practice).
+   */
+  @ParameterizedTest
+  @CsvSource({"10, 34.38", "2.5, 8.59", "33.3, 114.48"})
+  void pixelsMergeFromOneArcMinute(double pitch, double metres) {
+    assertThat(Viewing.mergesFromMm(pitch) / 1000).isCloseTo(metres, within(0.01));
+    Finding reads = finding(judge(plan(grid(8, 8, pitch)), Site.USUAL, 1), "reads");
+    assertThat(reads.verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(reads.reckonings().get(0).value()).isCloseTo(pitch, within(1e-9));
+    assertThat(reads.reckonings().get(1).value()).isCloseTo(metres, within(0.01));
+  }
+
+  @Test
+  void aGridThatIsLookedAtFromTooNearIsSaid() {
+    LayoutPlan plan = plan(grid(8, 8, 10));
+    assertThat(finding(judge(plan, Site.USUAL.viewedFrom(9_900), 1), "reads").verdict())
+        .isEqualTo(Verdict.TIGHT);
+    assertThat(finding(judge(plan, Site.USUAL.viewedFrom(10_000), 1), "reads").verdict())
+        .isEqualTo(Verdict.HOLDS);
+  }
+
+  /** 20 and 16 arc minutes, ISO 9241-303 (from memory): 56 mm are 20 minutes high from 9.63 m. */
+  @ParameterizedTest
+  @CsvSource({"9600, HOLDS", "9650, TIGHT", "12000, TIGHT", "12100, BREAKS"})
+  void charactersAreJudgedByTheirAngle(double distance, Verdict verdict) {
+    LayoutPlan plan = plan(UsualShapes.BY_KIND.get("segments"));
+    Finding finding = finding(judge(plan, Site.USUAL.viewedFrom(distance), 1), "character-height");
+    assertThat(finding.verdict()).isEqualTo(verdict);
+    double minutes = finding.reckonings().get(0).value();
+    assertThat(minutes).isCloseTo(Math.toDegrees(Math.atan(56 / distance)) * 60, within(1e-6));
+  }
+
+  @Test
+  void aDiffuserMeltsTheSpotsAtAboutOnePitch() {
+    LayoutPlan plan = plan(grid(8, 8, 10));
+    Site near = new Site(0, 9, 25, 5000, new Enclosure.Unbounded());
+    Site far = new Site(0, 10, 25, 5000, new Enclosure.Unbounded());
+    assertThat(finding(judge(plan, near, 1), "diffuser").verdict()).isEqualTo(Verdict.TIGHT);
+    assertThat(finding(judge(plan, far, 1), "diffuser").verdict()).isEqualTo(Verdict.HOLDS);
+  }
+
+  @Test
+  void innerEmittersOfAStackAreToTestBeforeBuilding() {
+    Finding finding =
+        finding(judge(plan(new Stack(4, 5, 3, 20, 20, 20)), Site.USUAL, 5), "enclosed-f1");
+    // 2 × 3 × 1 have a neighbour on every side
+    assertThat(finding.says()).startsWith("6 of the emitters");
+    assertThat(finding.advice()).contains("Test every emitter");
+  }
+
+  @Test
+  void theOpenDataOutIsNamed() {
+    Finding finding =
+        finding(judge(plan(grid(3, 2, 10), grid(2, 2, 9)), Site.USUAL, 1), "data-out");
+    assertThat(finding.says()).contains("Fixture 2 index 3");
+  }
+
+  @Test
+  void aBoxSaysWhatRoomItLeavesForACell() {
+    Finding finding =
+        finding(judge(plan(UsualShapes.BY_KIND.get("box")), Site.USUAL, 3), "inside-f1");
+    assertThat(finding.says()).contains("36.8 × 36.8 × 36.8");
+    assertThat(finding.advice()).contains("lithium");
+  }
+
+  @Test
+  void nothingIsAnOpenQuestion() {
+    assertThat(judge(plan(), Site.USUAL, 1))
+        .extracting(Finding::key, Finding::verdict)
+        .containsExactly(org.assertj.core.groups.Tuple.tuple("no-fixtures", Verdict.OPEN));
+  }
+}
