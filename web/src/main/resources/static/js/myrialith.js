@@ -1,4 +1,5 @@
 // What every page needs: one revision for all forms, and the drawing elements.
+import "./folds.js";
 import "./plan.js";
 import "./space.js";
 import "./lamp.js";

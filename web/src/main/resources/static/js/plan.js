@@ -2,6 +2,7 @@
 
 import { Walk } from "./walk.js";
 import { View } from "./view.js";
+import "./order.js";
 
 const SEVERAL = 350; // presses within so many milliseconds are one move
 
@@ -20,6 +21,7 @@ class LitPlan extends HTMLElement {
     this.querySelector(".zoom-out").addEventListener("click", () => this.view.zoom(1 / 1.4));
     this.querySelector(".zoom-all").addEventListener("click", () => this.view.whole());
     this.rememberGrid();
+    this.placing();
     this.space();
     this.restoreFocus();
     const walk = this.querySelector(".walk");
@@ -35,24 +37,71 @@ class LitPlan extends HTMLElement {
     this.grid.addEventListener("change", () => sessionStorage.setItem("plan-grid", this.grid.value));
   }
 
+  /** While placing, a click on the drawing sets an emitter, and one that is picked can be dragged. */
+  placing() {
+    const button = this.querySelector(".place-go");
+    const show = () => {
+      const on = sessionStorage.getItem("plan-placing") === this.dataset.base;
+      button.setAttribute("aria-pressed", on);
+      this.drawing.classList.toggle("placing", on);
+      return on;
+    };
+    this.places = show();
+    button.addEventListener("click", () => {
+      sessionStorage.setItem("plan-placing", this.places ? "" : this.dataset.base);
+      this.places = show();
+    });
+  }
+
+  place(event) {
+    event.preventDefault();
+    const from = this.view.point(event);
+    const dot = this.dotAt(from);
+    const set = (e) => {
+      window.removeEventListener("pointerup", set);
+      const to = this.view.point(e);
+      const form = this.querySelector("form.plan-place");
+      form.elements.x.value = this.snapped(to.x);
+      form.elements.y.value = this.snapped(to.y);
+      form.elements.fromX.value = dot ? dot.x : "";
+      form.elements.fromY.value = dot ? dot.y : "";
+      if (!dot || Math.hypot(to.x - from.x, to.y - from.y) > this.view.unit / 4) {
+        form.requestSubmit();
+      }
+    };
+    window.addEventListener("pointerup", set);
+  }
+
+  /** The emitter of what is picked under a point, if there is one. */
+  dotAt(point) {
+    const dots = this.drawing.querySelector(".piece-picked .dots");
+    const all = [...(dots?.getAttribute("d") ?? "").matchAll(/M([-\d.]+) ([-\d.]+)/g)].map(([, x, y]) => ({ x: Number(x), y: Number(y) }));
+    return all.find((d) => Math.hypot(d.x - point.x, d.y - point.y) < Number(dots.getAttribute("stroke-width")) * 0.7);
+  }
+
   /** Whole steps of the grid. */
   snapped(mm) {
     const step = Number(this.grid.value.replace(",", "."));
     return step > 0 && step < 1000 ? Number((Math.round(mm / step) * step).toFixed(4)) : Math.round(mm * 1000) / 1000;
   }
 
+  /** Stays as it is while values are changed. */
   space() {
     const button = this.querySelector(".space-turn");
     const space = this.querySelector("lit-space");
-    button?.addEventListener("click", () => {
-      const on = space.hidden;
+    const show = (on) => {
       space.hidden = !on;
       this.drawing.classList.toggle("away", on);
       button.setAttribute("aria-pressed", on);
+      sessionStorage.setItem("plan-space", on ? this.dataset.base : "");
       if (on) {
         space.show();
       }
-    });
+    };
+    button?.addEventListener("click", () => show(space.hidden));
+    if (button && sessionStorage.getItem("plan-space") === this.dataset.base) {
+      customElements.whenDefined("lit-space").then(() => show(true));
+    }
   }
 
   restoreFocus() {
@@ -78,6 +127,10 @@ class LitPlan extends HTMLElement {
     if (event.button !== 0) {
       return;
     }
+    if (this.places) {
+      this.place(event);
+      return;
+    }
     const piece = event.target.closest(".piece");
     if (event.shiftKey && !piece) {
       this.band(event);
@@ -91,11 +144,11 @@ class LitPlan extends HTMLElement {
   /** A click after a drag is no click; with Shift it picks more. */
   click(event) {
     const piece = event.target.closest(".piece");
-    if (this.dragged || (piece && event.shiftKey)) {
+    if (this.dragged || this.places || (piece && event.shiftKey)) {
       event.preventDefault();
       event.stopPropagation();
     }
-    if (!this.dragged && piece && event.shiftKey) {
+    if (!this.dragged && !this.places && piece && event.shiftKey) {
       this.go(piece.dataset.toggled);
     }
     this.dragged = false;

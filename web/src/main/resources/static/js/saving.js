@@ -4,7 +4,7 @@
 let busy = false;
 let sent = new Map();
 let typedMeanwhile = new Map();
-let waiting;
+let waiting = [];
 let idlers = [];
 
 const FIELDS = 'input:not([type="hidden"]):not([type="file"]):not([type="radio"]):not([type="checkbox"]), textarea, select';
@@ -32,16 +32,12 @@ export function end() {
   busy = false;
   const typed = typedMeanwhile;
   typedMeanwhile = new Map();
-  const unsaved = layBack(typed);
-  const go = waiting;
-  waiting = undefined;
-  if (unsaved) {
-    // what was typed goes first, what was pressed after it
-    waiting = go;
-    unsaved.requestSubmit();
-  } else if (go) {
-    go();
-  } else {
+  // what was typed goes first, what was pressed after it, in its order
+  layBack(typed)?.requestSubmit();
+  while (!busy && waiting.length > 0) {
+    waiting.shift()();
+  }
+  if (!busy) {
     idlers.shift()?.();
   }
 }
@@ -78,13 +74,13 @@ document.addEventListener("change", (event) => {
   } else if (form && event.target.type === "radio") {
     const { name, value } = event.target;
     const action = form.getAttribute("action");
-    waiting = () => {
+    waiting.push(() => {
       const fresh = document.querySelector(`form[action="${CSS.escape(action)}"] input[name="${name}"][value="${CSS.escape(value)}"]`);
       if (fresh) {
         fresh.checked = true;
         fresh.form.requestSubmit();
       }
-    };
+    });
   }
 });
 
@@ -98,11 +94,19 @@ document.addEventListener(
     event.stopImmediatePropagation();
     const action = event.target.getAttribute("action");
     const { name, value } = event.submitter ?? {};
-    waiting = () => {
-      const form = document.querySelector(`form[action="${CSS.escape(action)}"]`) ?? event.target;
+    waiting.push(() => {
+      const form = document.querySelector(`form[action="${CSS.escape(action)}"]`);
+      if (!form) {
+        return;
+      }
       const button = name ? [...form.querySelectorAll("button")].find((b) => b.name === name && b.value === value) : undefined;
-      form.requestSubmit(button);
-    };
+      // a click, not requestSubmit(button): the exchange only sends the value of a button that was clicked
+      if (button) {
+        button.click();
+      } else {
+        form.requestSubmit();
+      }
+    });
   },
   true,
 );
@@ -110,11 +114,17 @@ document.addEventListener(
 document.addEventListener(
   "click",
   (event) => {
+    if (busy && event.detail > 1 && event.target.closest?.("button")) {
+      // the second click of a double click is no second wish: it would remove two things
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      return;
+    }
     const link = event.target.closest?.("a[href]");
     if (busy && link && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
       event.preventDefault();
       event.stopImmediatePropagation();
-      waiting = () => window.location.assign(link.href);
+      waiting.push(() => window.location.assign(link.href));
     }
   },
   true,
@@ -141,7 +151,7 @@ document.addEventListener("htmx:afterSettle", () => {
 
 document.addEventListener("htmx:sendError", () => {
   busy = false;
-  waiting = undefined;
+  waiting = [];
   const notice = document.getElementById("notice");
   if (notice) {
     notice.className = "notice";

@@ -2,11 +2,16 @@
 
 class LitSpace extends HTMLElement {
   connectedCallback() {
-    this.turn = -30;
-    this.tilt = 25;
+    const kept = JSON.parse(sessionStorage.getItem("space") ?? "{}");
+    this.turn = kept.turn ?? -30;
+    this.tilt = kept.tilt ?? 25;
     this.innerHTML = `<canvas tabindex="0" role="img" aria-label="The layout in space; arrow keys turn it"></canvas>
       <div class="space-acts"><label>turn <input type="range" class="space-turn-by" min="-180" max="180" step="1"></label>
-      <label>tilt <input type="range" class="space-tilt-by" min="-90" max="90" step="1"></label><output></output></div>`;
+      <label>tilt <input type="range" class="space-tilt-by" min="-90" max="90" step="1"></label>
+      <label><input type="checkbox" class="space-only"> only what is picked</label><output></output></div>`;
+    this.only = this.querySelector(".space-only");
+    this.only.checked = kept.only ?? false;
+    this.only.addEventListener("change", () => this.show());
     this.canvas = this.querySelector("canvas");
     this.said = this.querySelector("output");
     this.sliders = [this.querySelector(".space-turn-by"), this.querySelector(".space-tilt-by")];
@@ -29,7 +34,8 @@ class LitSpace extends HTMLElement {
   }
 
   async show() {
-    this.scene ??= await (await fetch(this.dataset.source)).json();
+    const only = this.only.checked ? `?only=${encodeURIComponent(this.dataset.picked)}` : "";
+    this.scene = await (await fetch(this.dataset.source + only)).json();
     this.centre();
     this.look(this.turn, this.tilt);
   }
@@ -56,6 +62,7 @@ class LitSpace extends HTMLElement {
     this.tilt = Math.max(-90, Math.min(90, tilt));
     this.sliders[0].value = this.turn;
     this.sliders[1].value = this.tilt;
+    sessionStorage.setItem("space", JSON.stringify({ turn: this.turn, tilt: this.tilt, only: this.only.checked }));
     this.said.textContent = `turned ${Math.round(this.turn)}°, tilted ${Math.round(this.tilt)}°`;
     cancelAnimationFrame(this.ticket);
     this.ticket = requestAnimationFrame(() => this.draw());

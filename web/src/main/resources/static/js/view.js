@@ -3,12 +3,20 @@
 
 const FARTHEST = 40;
 
+/** The next length of 1, 2 or 5 times a power of ten. */
+function nice(length) {
+  const power = 10 ** Math.floor(Math.log10(length));
+  return [1, 2, 5, 10].map((n) => n * power).find((n) => n >= length);
+}
+
 export class View {
   constructor(stage, drawing, key) {
     this.stage = stage;
     this.drawing = drawing;
     this.key = `view ${key}`;
     this.home = drawing.getAttribute("viewBox");
+    this.unit = Number(drawing.dataset.unit);
+    new ResizeObserver(() => this.dress()).observe(stage);
     const kept = JSON.parse(sessionStorage.getItem(this.key) ?? "null");
     if (kept?.moved) {
       this.set(...kept.box);
@@ -25,6 +33,63 @@ export class View {
     this.drawing.style.transform = "";
     const moved = this.drawing.getAttribute("viewBox") !== this.home;
     sessionStorage.setItem(this.key, JSON.stringify({ moved, box: [x, y, width, height] }));
+    this.dress();
+  }
+
+  /** Names, ruler and grid keep their size on screen however far the view is zoomed. */
+  dress() {
+    const home = this.home.split(" ").map(Number);
+    const factor = this.drawing.viewBox.baseVal.width / home[2];
+    const unit = this.unit * factor;
+    this.names(factor);
+    this.ruler(unit);
+    const step = nice(2 * unit);
+    const pattern = this.drawing.querySelector("pattern");
+    pattern.setAttribute("width", step);
+    pattern.setAttribute("height", step);
+    const line = pattern.querySelector("path");
+    line.setAttribute("d", `M0 0H${step}M0 0V${step}`);
+    line.setAttribute("stroke-width", unit * 0.05);
+  }
+
+  /** A name that would run into another one is left out; those of what is picked come first. */
+  names(factor) {
+    const texts = [...this.drawing.querySelectorAll(".names text")];
+    const picked = (text) => this.drawing.querySelector(`.piece-picked[data-fixture="${CSS.escape(text.dataset.name)}"]`) !== null;
+    texts.sort((a, b) => picked(b) - picked(a));
+    const shown = [];
+    for (const text of texts) {
+      text.setAttribute("font-size", text.dataset.size * factor);
+      text.setAttribute("stroke-width", text.dataset.size * factor * 0.43);
+      const box = text.getBBox();
+      const crowded = shown.some((s) => s.x < box.x + box.width && box.x < s.x + s.width && s.y < box.y + box.height && box.y < s.y + s.height);
+      text.classList.toggle("crowded", crowded);
+      if (!crowded) {
+        shown.push(box);
+      }
+    }
+  }
+
+  /** In the left bottom corner of what is seen. */
+  ruler(unit) {
+    const matrix = this.drawing.getScreenCTM();
+    if (!matrix) {
+      return;
+    }
+    const seen = this.stage.getBoundingClientRect();
+    const corner = new DOMPoint(seen.left, seen.bottom).matrixTransform(matrix.inverse());
+    const length = nice(6 * unit);
+    const [x, y] = [corner.x + unit, corner.y - unit];
+    const ruler = this.drawing.querySelector(".ruler");
+    const path = ruler.querySelector("path");
+    path.setAttribute("d", `M${x} ${y - unit * 0.5}v${unit * 0.5}h${length}v${-0.5 * unit}`);
+    path.setAttribute("stroke-width", unit * 0.12);
+    const text = ruler.querySelector("text");
+    text.setAttribute("x", x + unit * 0.5);
+    text.setAttribute("y", y - unit * 0.5);
+    text.setAttribute("font-size", unit);
+    text.setAttribute("stroke-width", unit * 0.4);
+    text.textContent = `${length} mm`;
   }
 
   whole() {

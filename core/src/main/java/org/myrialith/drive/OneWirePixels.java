@@ -1,5 +1,6 @@
 package org.myrialith.drive;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -54,6 +55,19 @@ public record OneWirePixels(
   public static OneWirePixels usual(String id, List<String> fixtures) {
     return new OneWirePixels(
         id, "Data line", "B0", ColourOrder.GRB, 300, fixtures, PixelClass.USUAL);
+  }
+
+  /**
+   * Returns the chain with one of its fixtures at another place, or put in there.
+   *
+   * @param place from 1
+   */
+  public OneWirePixels with(String fixture, int place) {
+    List<String> ids = new ArrayList<>(fixtures);
+    ids.remove(fixture);
+    Bounds.count(1, ids.size() + 1).require("place", place);
+    ids.add(place - 1, fixture);
+    return withFixtures(ids);
   }
 
   @Override

@@ -184,7 +184,7 @@ public record PositionTable(
         if (!at.containsKey(needed)) {
           throw new InputException(
               "column " + needed,
-              "headers " + String.join(", ", ignored) + taken,
+              "the headers " + String.join(", ", head),
               "a header line that names x and y, such as x_mm, y_mm, name");
         }
       }

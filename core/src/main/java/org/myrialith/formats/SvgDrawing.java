@@ -79,13 +79,19 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
    * @param closed whether it ends where it began
    */
   public record Line(String name, double[] xMm, double[] yMm, boolean closed) {
-    /** Returns the length (mm). */
+    /** Returns the length, back to where it began if it is closed (mm). */
     public double lengthMm() {
       double length = 0;
       for (int i = 1; i < xMm.length; i++) {
         length += Math.hypot(xMm[i] - xMm[i - 1], yMm[i] - yMm[i - 1]);
       }
-      return length;
+      return closed ? length + closingMm() : length;
+    }
+
+    /** Returns how far its ends are apart (mm). */
+    public double closingMm() {
+      int last = xMm.length - 1;
+      return Math.hypot(xMm[last] - xMm[0], yMm[last] - yMm[0]);
     }
   }
 

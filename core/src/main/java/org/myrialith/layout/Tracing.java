@@ -53,7 +53,7 @@ public final class Tracing {
   public static Strip strip(SvgDrawing.Line line, double pixelsPerMetre) {
     Strip.DENSITY.require("pixelsPerMetre", pixelsPerMetre);
     List<Point> path = corners(line, Strip.MOST_POINTS);
-    double length = line.lengthMm() + (line.closed() ? closing(line) : 0);
+    double length = line.lengthMm();
     // a hair longer, so that a line of just so many pixels holds them all
     int pixels = (int) Math.floor((length + 1e-6) * pixelsPerMetre / 1000);
     if (pixels < 1) {
@@ -63,11 +63,6 @@ public final class Tracing {
           "a line as long as one pixel or longer");
     }
     return new Strip(Math.min(pixels, Fixture.MOST_EMITTERS), pixelsPerMetre, path);
-  }
-
-  private static double closing(SvgDrawing.Line line) {
-    int last = line.xMm().length - 1;
-    return Math.hypot(line.xMm()[last] - line.xMm()[0], line.yMm()[last] - line.yMm()[0]);
   }
 
   /**
@@ -98,7 +93,7 @@ public final class Tracing {
     for (int i = 0; i < line.xMm().length; i++) {
       all.add(new Point(line.xMm()[i], line.yMm()[i]));
     }
-    if (line.closed() && closing(line) > 0) {
+    if (line.closed() && line.closingMm() > 0) {
       all.add(all.get(0));
     }
     List<Point> kept = all;

@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.Test;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,9 +44,14 @@ class FuzzTest {
     this.application = application;
   }
 
-  @Test
-  void noBentGadgetIsAnErrorOfTheServer() {
-    String lantern = GadgetJson.write(DemoGadgets.porchBuoy());
+  static Stream<Gadget> gadgets() {
+    return Stream.of(DemoGadgets.porchBuoy(), DemoGadgets.quayClock(), DemoGadgets.reefShelf());
+  }
+
+  @ParameterizedTest
+  @MethodSource("gadgets")
+  void noBentGadgetIsAnErrorOfTheServer(Gadget gadget) {
+    String lantern = GadgetJson.write(gadget);
     Random random = new Random(20);
     int planned = 0;
     for (int round = 0; round < 400; round++) {

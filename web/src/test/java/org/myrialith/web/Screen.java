@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** A page in a real browser. Whatever the page's console complains of fails the test at the end. */
-final class Screen implements AutoCloseable {
+public final class Screen implements AutoCloseable {
   private static final class Holder {
     private static final Browser BROWSER =
         Playwright.create()
@@ -55,7 +55,7 @@ final class Screen implements AutoCloseable {
         });
   }
 
-  static Screen open(String address) {
+  public static Screen open(String address) {
     Screen screen =
         new Screen(
             Holder.BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)));
@@ -64,7 +64,7 @@ final class Screen implements AutoCloseable {
   }
 
   /** Opens a page in a browser that runs no scripts. */
-  static Screen withoutScripts(String address) {
+  public static Screen withoutScripts(String address) {
     Screen screen =
         new Screen(
             Holder.BROWSER.newContext(
@@ -76,18 +76,18 @@ final class Screen implements AutoCloseable {
   }
 
   /** Opens another tab of the same browser session. */
-  Screen tab(String address) {
+  public Screen tab(String address) {
     Screen other = new Screen(context);
     other.page.navigate(address);
     return other;
   }
 
-  Page page() {
+  public Page page() {
     return page;
   }
 
   /** Holds the page against the machine-checkable rules of WCAG 2.2 A and AA. */
-  void holdAccessible() {
+  public void holdAccessible() {
     var results =
         new AxeBuilder(page)
             .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))

@@ -88,8 +88,9 @@ public record Drawing(
       pieces.add(piece(fixture, plan.emitters().subList(from, from + fixture.count()), unit));
       from += fixture.count();
     }
-    double left = box.leftMm() - edge;
-    double top = box.topMm() - edge;
+    double left = box.middleXMm() - width / 2;
+    // a flat one stands in the middle of its drawing
+    double top = box.topMm() - edge - Math.max(0, 40 - box.heightMm()) / 2;
     Ruler ruler = new Ruler(left + 2 * unit, top + height - unit, rulerLength(width));
     return new Drawing(
         numbers(left, top, width, height),

@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.ToDoubleFunction;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterClass.Die;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.web.desk.Desk;
 import org.myrialith.web.desk.FormValues;
@@ -42,7 +45,29 @@ class EmitterController {
    *
    * @param where {@code comes along}, {@code this gadget} or {@code kept}
    */
-  record Row(EmitterClass emitter, String where, boolean picked) {}
+  record Row(EmitterClass emitter, String where, boolean picked) {
+    /** Returns the forward volts of its dies. */
+    public String volts() {
+      return told(Die::forwardVolts);
+    }
+
+    /** Returns the rated currents of its dies (mA). */
+    public String rated() {
+      return told(Die::ratedMilliamps);
+    }
+
+    /** Returns the intensities of its dies (mcd). */
+    public String candela() {
+      return told(Die::millicandela);
+    }
+
+    /** One value when all dies have the same. */
+    private String told(ToDoubleFunction<Die> value) {
+      List<String> all =
+          emitter.dies().stream().map(d -> Quantity.number(value.applyAsDouble(d))).toList();
+      return all.stream().distinct().count() == 1 ? all.get(0) : String.join(" · ", all);
+    }
+  }
 
   @GetMapping
   ModelAndView show(@PathVariable UUID id, @RequestParam(required = false) String emitter) {

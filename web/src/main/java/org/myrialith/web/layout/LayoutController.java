@@ -9,7 +9,9 @@ import org.myrialith.finding.Text;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.FreePlace;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Shape;
 import org.myrialith.layout.UsualShapes;
 import org.myrialith.web.desk.Desk;
@@ -71,28 +73,12 @@ class LayoutController {
     return beside(gadget, Fixture.of(gadget.freeId("f"), name, shape));
   }
 
-  /** The drawing is about so many times as wide as high. */
-  private static final double DRAWN_SHAPE = 16.0 / 9;
-
-  /**
-   * Returns a fixture moved beside everything that is there: below, or to the right once the whole
-   * is taller than the drawing.
-   */
+  /** Returns a fixture moved to free room beside everything that is there. */
   static Fixture beside(Gadget gadget, Fixture fixture) {
-    LayoutPlan.Box there = LayoutPlan.of(gadget.fixtures(), List.of()).extent();
     LayoutPlan.Box own = LayoutPlan.of(List.of(fixture), List.of()).extent();
-    double left = there.leftMm();
-    double top = there.topMm();
-    boolean tall = there.heightMm() * DRAWN_SHAPE > there.widthMm();
-    if (gadget.fixtures().isEmpty()) {
-      top = 0;
-      left = 0;
-    } else if (tall) {
-      left += there.widthMm() + GAP_MM;
-    } else {
-      top += there.heightMm() + GAP_MM;
-    }
-    return fixture.movedBy(Math.rint(left - own.leftMm()), Math.rint(top - own.topMm()));
+    Point free = FreePlace.beside(gadget.fixtures(), GAP_MM).forBox(own.widthMm(), own.heightMm());
+    return fixture.movedBy(
+        Math.rint(free.xMm() - own.leftMm()), Math.rint(free.yMm() - own.topMm()));
   }
 
   @PostMapping("/fixture/{fixture}")

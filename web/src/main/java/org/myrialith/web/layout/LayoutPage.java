@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
@@ -48,6 +49,15 @@ class LayoutPage {
    * @param members a fixture and a run of indices a line
    */
   record GroupForm(String id, String name, int count, String members) {}
+
+  /**
+   * A fixture in the order of the data line.
+   *
+   * @param place from 1
+   * @param first index in the chain of its first emitter
+   * @param last index in the chain of its last
+   */
+  record Turn(int place, String id, String name, int first, int last, boolean reversed) {}
 
   /** A fixture in the order of the gadget with where its picks lead. */
   record Tab(String id, String name, String what, boolean picked, String toggled) {}
@@ -102,8 +112,23 @@ class LayoutPage {
     page.addObject("lines", Arrangement.Line.values());
     page.addObject("groups", gadget.groups().stream().map(g -> group(gadget, g)).toList());
     page.addObject("leads", leads(plan));
+    page.addObject("turns", turns(gadget));
     page.addObject("diffused", gadget.site().diffuserMm() > 0 && one != null);
     return page;
+  }
+
+  /** The fixtures on the data line in their order. */
+  private static List<Turn> turns(Gadget gadget) {
+    List<Turn> turns = new ArrayList<>();
+    int first = 0;
+    for (String id : gadget.chain().map(OneWirePixels::fixtures).orElse(List.of())) {
+      Fixture fixture = gadget.fixture(id).orElseThrow();
+      int last = first + fixture.count() - 1;
+      turns.add(
+          new Turn(turns.size() + 1, id, fixture.name(), first, last, fixture.mount().reversed()));
+      first = last + 1;
+    }
+    return turns;
   }
 
   private static List<Tab> tabs(Gadget gadget, List<Fixture> picked) {

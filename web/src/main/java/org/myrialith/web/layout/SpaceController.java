@@ -15,6 +15,7 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Diffusion;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Spot;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.CacheControl;
@@ -23,6 +24,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What the layout looks like: in space, and through its diffuser. */
@@ -48,12 +50,19 @@ class SpaceController {
    */
   record Space(double[] emitters, List<double[]> lines) {}
 
+  /** Returns all fixtures, or only those whose identifiers are given, parted by commas. */
   @GetMapping("/space.json")
-  ResponseEntity<Space> space(@PathVariable UUID id, @PathVariable int revision) {
+  ResponseEntity<Space> space(
+      @PathVariable UUID id,
+      @PathVariable int revision,
+      @RequestParam(defaultValue = "") String only) {
     GadgetPlan plan = projects.plan(id, revision);
-    double[] emitters = new double[plan.layout().emitters().size() * 6];
+    List<Fixture> wanted =
+        only.isEmpty() ? plan.gadget().fixtures() : LayoutPage.picked(plan.gadget(), only);
+    List<Emitter> seen = LayoutPlan.of(wanted, List.of()).emitters();
+    double[] emitters = new double[seen.size() * 6];
     int at = 0;
-    for (Emitter emitter : plan.layout().emitters()) {
+    for (Emitter emitter : seen) {
       Spot spot = emitter.spot();
       emitters[at++] = spot.xMm();
       emitters[at++] = spot.yMm();
@@ -63,7 +72,7 @@ class SpaceController {
       emitters[at++] = spot.facing().z();
     }
     List<double[]> lines =
-        plan.layout().fixtures().stream()
+        wanted.stream()
             .map(Fixture::body)
             .flatMap(List::stream)
             .map(SpaceController::corners)

@@ -1,0 +1,65 @@
+package org.myrialith.web.layout;
+
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.desk.Desk;
+import org.myrialith.web.store.NotThereException;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The order of the fixtures on the data line, dragged, by keys or by number. */
+@Controller
+@RequestMapping("/gadgets/{id}/layout/order")
+class OrderController {
+  private final Desk desk;
+  private final LayoutPage page;
+
+  OrderController(Desk desk, LayoutPage page) {
+    this.desk = desk;
+    this.page = page;
+  }
+
+  @PostMapping
+  ModelAndView order(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String fixture,
+      @RequestParam(defaultValue = "") String place,
+      @RequestParam(defaultValue = "") String by,
+      @RequestParam(defaultValue = "") String picked) {
+    return desk.edit(
+        id,
+        base,
+        by.equals("reverse") ? "Reversed the data" : "Changed the order of the data line",
+        g -> changed(g, fixture, place, by),
+        "layout?fixture=" + picked,
+        errors -> page.page(id, picked).addObject("typedTurn", Map.of(fixture, place)));
+  }
+
+  private static Gadget changed(Gadget gadget, String id, String place, String by) {
+    Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
+    OneWirePixels line = gadget.chain().orElseThrow(NotThereException::new);
+    int now = line.fixtures().indexOf(id) + 1;
+    return switch (by) {
+      case "reverse" -> gadget.withFixture(fixture.with(fixture.mount().backwards()));
+      case "earlier" -> gadget.withChain(line.with(id, Math.max(1, now - 1)));
+      case "later" -> gadget.withChain(line.with(id, Math.min(line.fixtures().size(), now + 1)));
+      default -> gadget.withChain(line.with(id, whole(place)));
+    };
+  }
+
+  private static int whole(String place) {
+    if (!place.strip().matches("\\d{1,6}")) {
+      throw new InputException("place", place, "a whole number from 1");
+    }
+    return Integer.parseInt(place.strip());
+  }
+}

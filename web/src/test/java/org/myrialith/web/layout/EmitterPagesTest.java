@@ -1,0 +1,111 @@
+package org.myrialith.web.layout;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Bar;
+import org.myrialith.layout.Fixture;
+import org.myrialith.parts.EmitterKind;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** Classes of emitters: their data changed, made anew, kept for other gadgets. */
+@ExtendWith(RunningApplication.Extension.class)
+class EmitterPagesTest {
+  private final RunningApplication application;
+
+  EmitterPagesTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private String address(String id, String rest) {
+    return application.address() + "/gadgets/" + id + "/layout" + rest;
+  }
+
+  private static void press(Page page, String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
+  private static Locator labelled(Page page, String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  @Test
+  void aClassIsChangedForOneGadgetAndChangesItsFindings() {
+    Gadget gadget =
+        Gadget.blank("Tight bar").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0)));
+    String id = application.bring(gadget);
+    try (Screen screen = Screen.open(address(id, ""))) {
+      Page page = screen.page();
+      assertThat(page.locator("#findings")).not().containsText("overlap");
+      page.getByText("Data of these emitters").click();
+      labelled(page, "Package width").fill("8");
+      labelled(page, "Package height").fill("7");
+      press(page, "Save for this gadget");
+      assertThat(page.locator("#findings")).containsText("4 pairs of emitters overlap");
+      assertThat(application.stored(id).emitters()).hasSize(1);
+      screen.holdAccessible();
+      labelled(page, "Viewing angle").fill("0");
+      press(page, "Save for this gadget");
+      assertThat(page.locator("#notice")).containsText("1 to 360");
+      assertThat(labelled(page, "Viewing angle")).hasValue("0");
+      assertThat(application.head(id)).isEqualTo(2);
+    }
+  }
+
+  @Test
+  void aClassOfOnesOwnIsKeptForOtherGadgets() {
+    String id = application.bring(Gadget.blank("First"));
+    try (Screen screen = Screen.open(address(id, "/emitters?emitter=single-red"))) {
+      Page page = screen.page();
+      labelled(page, "Name").fill("Deep red, 3 mm, from the drawer");
+      labelled(page, "Package width").fill("3");
+      labelled(page, "Package height").fill("3");
+      page.getByLabel("Dies: colour").fill("deep red, 1.9, 15");
+      press(page, "Save, and keep for other gadgets");
+      assertThat(page.locator("#notice")).containsText("dies");
+      assertThat(page.getByLabel("Dies: colour")).hasValue("deep red, 1.9, 15");
+      page.getByLabel("Dies: colour").fill("deep red, 1.9, 15, 60, 320");
+      press(page, "Save, and keep for other gadgets");
+      assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
+      // in another gadget
+      String other =
+          application.bring(
+              Gadget.blank("Second").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0))));
+      page.navigate(address(other, ""));
+      labelled(page, "Emitters")
+          .selectOption(
+              new com.microsoft.playwright.options.SelectOption()
+                  .setLabel("Deep red, 3 mm, from the drawer"));
+      assertThat(page.locator(".revision b")).hasText("2");
+      Gadget stored = application.stored(other);
+      assertThat(stored.emitters()).hasSize(1);
+      assertThat(stored.emitters().get(0).kind()).isEqualTo(EmitterKind.SINGLE);
+      assertThat(stored.emitters().get(0).dies().get(0).forwardVolts()).isEqualTo(1.9);
+      assertThat(page.locator("#reckonings")).containsText("5\u00a0channels");
+      // forgotten for others, it stays where it is used
+      page.getByText("Data of these emitters").click();
+      press(page, "No longer keep it for other gadgets");
+      assertThat(application.stored(other).emitters()).hasSize(1);
+      page.navigate(address(id, "/emitters"));
+      screen.holdAccessible();
+    }
+  }
+
+  @Test
+  void dangerousClassesSaySo() {
+    String id = application.bring(Gadget.blank("Bright"));
+    try (Screen screen = Screen.open(address(id, "/emitters?emitter=high-power"))) {
+      assertThat(screen.page().locator(".caution")).containsText("hurt eyes");
+      screen.page().navigate(address(id, "/emitters?emitter=filament"));
+      assertThat(screen.page().locator(".caution")).containsText("licensed hands");
+    }
+  }
+}
