@@ -20,7 +20,7 @@ public final class Tracing {
   public static Loose beads(PositionTable table) {
     List<Loose.Bead> beads = new ArrayList<>();
     for (PositionTable.Row row : table.rows()) {
-      beads.add(new Loose.Bead(row.xMm(), row.yMm(), row.zMm(), shortened(row.name())));
+      beads.add(bead(beads.size(), row.xMm(), row.yMm(), row.zMm(), row.name()));
     }
     return new Loose(beads);
   }
@@ -34,10 +34,20 @@ public final class Tracing {
     if (drawing.circles().isEmpty()) {
       throw new InputException("file", "no circle", "an SVG with a circle for each emitter");
     }
-    return new Loose(
-        drawing.circles().stream()
-            .map(c -> new Loose.Bead(c.xMm(), c.yMm(), 0, shortened(c.name())))
-            .toList());
+    List<Loose.Bead> beads = new ArrayList<>();
+    for (SvgDrawing.Circle circle : drawing.circles()) {
+      beads.add(bead(beads.size(), circle.xMm(), circle.yMm(), 0, circle.name()));
+    }
+    return new Loose(beads);
+  }
+
+  private static Loose.Bead bead(int index, double xMm, double yMm, double zMm, String name) {
+    try {
+      return new Loose.Bead(xMm, yMm, zMm, shortened(name));
+    } catch (InputException e) {
+      throw new InputException(
+          e.errors().stream().map(error -> error.below("emitters[" + index + "]")).toList());
+    }
   }
 
   private static String shortened(String name) {

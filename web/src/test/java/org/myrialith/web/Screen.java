@@ -40,8 +40,9 @@ public final class Screen implements AutoCloseable {
     this.context = context;
     this.page = context.newPage();
     // generous: a busy machine is no fault of the page
-    page.setDefaultTimeout(90_000);
-    com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
+    page.setDefaultTimeout(2 * Integer.getInteger("patience", 45_000));
+    com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(
+        Integer.getInteger("patience", 45_000));
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {

@@ -35,9 +35,16 @@ record BringIn(PositionTable table, SvgDrawing drawing) {
         new String(file, 0, Math.min(file.length, 400), java.nio.charset.StandardCharsets.UTF_8)
             .replace("\0", "")
             .replaceFirst("^[^<\\p{Alnum}\"']*", "");
-    return head.startsWith("<")
-        ? new BringIn(null, SvgDrawing.read(file))
-        : new BringIn(PositionTable.read(file, unit, Fixture.MOST_EMITTERS), null);
+    if (!head.startsWith("<")) {
+      PositionTable table = PositionTable.read(file, unit, Fixture.MOST_EMITTERS);
+      Tracing.beads(table); // so that a place out of bounds is told before anything is looked at
+      return new BringIn(table, null);
+    }
+    SvgDrawing drawing = SvgDrawing.read(file);
+    if (drawing.circles().isEmpty() && drawing.lines().isEmpty()) {
+      throw new InputException("file", "a drawing of nothing", "an SVG with circles or lines");
+    }
+    return new BringIn(null, drawing);
   }
 
   /** Returns how the file was read, in sentences. */

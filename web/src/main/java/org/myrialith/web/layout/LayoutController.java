@@ -162,7 +162,7 @@ class LayoutController {
         id,
         base,
         "Changed enclosure, diffuser or wire",
-        g -> g.withSite(SiteForm.read(g.site(), form)),
+        g -> g.withSite(SiteForm.read(g, form)),
         "layout?fixture=" + picked + "#site",
         form,
         typed -> page.page(id, picked, LayoutPage.Part.SITE, typed));

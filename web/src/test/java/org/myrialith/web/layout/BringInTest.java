@@ -79,7 +79,7 @@ class BringInTest {
       assertThat(page.locator(".notes")).containsText("2 rows, UTF-16LE");
       assertThat(page.locator(".notes")).containsText("semicolon");
       assertThat(page.locator(".notes")).containsText("Not used: note");
-      assertThat(page.locator("h2")).hasText("<i>nest.csv");
+      assertThat(page.locator("h2").first()).hasText("<i>nest.csv");
       screen.holdAccessible();
       page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in in")).click();
       assertThat(page.locator(".figures tbody tr").first()).containsText("50.800");
@@ -101,7 +101,7 @@ class BringInTest {
     try (Screen screen = open(id)) {
       bring(screen.page(), "map.csv", map);
       press(screen.page(), "Keep as 168 loose emitters");
-      assertThat(screen.page().locator("#findings")).containsText("claim one place");
+      assertThat(screen.page().locator("#reckonings")).containsText("claim one place");
       assertThat(application.stored(id).fixtures()).hasSize(3);
     }
   }

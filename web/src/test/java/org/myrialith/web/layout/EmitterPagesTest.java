@@ -44,12 +44,12 @@ class EmitterPagesTest {
     String id = application.bring(gadget);
     try (Screen screen = Screen.open(address(id, ""))) {
       Page page = screen.page();
-      assertThat(page.locator("#findings")).not().containsText("overlap");
+      assertThat(page.locator("#reckonings")).not().containsText("overlap");
       page.getByText("Data of these emitters").click();
       labelled(page, "Package width").fill("8");
       labelled(page, "Package height").fill("7");
       press(page, "Save for this gadget");
-      assertThat(page.locator("#findings")).containsText("4 pairs of emitters overlap");
+      assertThat(page.locator("#reckonings")).containsText("4 pairs of emitters overlap");
       assertThat(application.stored(id).emitters()).hasSize(1);
       screen.holdAccessible();
       labelled(page, "Viewing angle").fill("0");
@@ -80,7 +80,7 @@ class EmitterPagesTest {
           application.bring(
               Gadget.blank("Second").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0))));
       page.navigate(address(other, ""));
-      labelled(page, "Emitters")
+      labelled(page, "Emitter class")
           .selectOption(
               new com.microsoft.playwright.options.SelectOption()
                   .setLabel("Deep red, 3 mm, from the drawer"));

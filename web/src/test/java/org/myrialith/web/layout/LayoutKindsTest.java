@@ -24,7 +24,7 @@ class LayoutKindsTest {
   }
 
   private static void type(Page page, String label, String value) {
-    page.getByLabel(label).first().fill(value);
+    page.locator(".fixture-form").getByLabel(label).first().fill(value);
     page.keyboard().press("Tab");
   }
 
@@ -76,7 +76,7 @@ class LayoutKindsTest {
       takeAway(id, emitters);
       type(page, label, bad);
       assertThat(page.locator("#notice")).containsText(allowed);
-      assertThat(page.getByLabel(label).first()).hasValue(bad);
+      assertThat(page.locator(".fixture-form").getByLabel(label).first()).hasValue(bad);
       assertThat(application.head(id)).isEqualTo(3);
       screen.holdAccessible();
       comesBack(id);
