@@ -67,6 +67,35 @@ function layBack(typed) {
   return unsaved;
 }
 
+/** Fields that each page fills for itself. */
+const OWN = ["base", "_csrf"];
+
+const kindOf = (form) => [...form.classList].filter((name) => !name.startsWith("htmx-")).join(" ");
+
+/** What a form of several alike is about, such as a fixture of a list. */
+const aboutOf = (form) =>
+  [...form.querySelectorAll('input[type="hidden"]')]
+    .filter((field) => !OWN.includes(field.name) && field.name !== "picked")
+    .map((field) => `${field.name}=${field.value}`)
+    .join("&");
+
+/** The form of the page that came meanwhile which stands where a form stood. */
+function freshOf(form, about) {
+  const same = `form[action="${CSS.escape(form.getAttribute("action"))}"]`;
+  const all = [...document.querySelectorAll(same)].filter((f) => kindOf(f) === kindOf(form));
+  return all.find((f) => aboutOf(f) === about) ?? (all.length === 1 ? all[0] : undefined);
+}
+
+/** Lays what was meant when a button was pressed into a fresh form, which has its own base. */
+function fill(form, values) {
+  for (const [name, value] of values) {
+    const field = form.elements.namedItem(name);
+    if (!OWN.includes(name) && typeof value === "string" && field instanceof HTMLElement && !["checkbox", "radio", "file"].includes(field.type)) {
+      field.value = value;
+    }
+  }
+}
+
 document.addEventListener("change", (event) => {
   const form = event.target.closest("form.autosave");
   if (form && !busy) {
@@ -92,13 +121,16 @@ document.addEventListener(
     }
     event.preventDefault();
     event.stopImmediatePropagation();
-    const action = event.target.getAttribute("action");
+    const pressed = event.target;
     const { name, value } = event.submitter ?? {};
+    const filled = new FormData(pressed);
+    const about = aboutOf(pressed);
     waiting.push(() => {
-      const form = document.querySelector(`form[action="${CSS.escape(action)}"]`);
+      const form = freshOf(pressed, about);
       if (!form) {
         return;
       }
+      fill(form, filled);
       const button = name ? [...form.querySelectorAll("button")].find((b) => b.name === name && b.value === value) : undefined;
       // a click, not requestSubmit(button): the exchange only sends the value of a button that was clicked
       if (button) {

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -293,7 +294,7 @@ class PagesTest {
       page.locator(".walk-back").click();
       assertThat(said).hasText("167: Tide line, index 39, column 39, row 0");
       button(page, "Walk the order").click();
-      assertThat(said).containsText("3: Harbour window");
+      assertThat(said).hasText(Pattern.compile("[3-9]\\d?: Harbour window.*"));
       button(page, "Stop").click();
       assertThat(page.locator(".walker")).not().hasAttribute("r", "0");
     }
