@@ -16,7 +16,7 @@ class LitPlan extends HTMLElement {
     this.drawing.addEventListener("pointerdown", (e) => this.press(e));
     this.drawing.addEventListener("keydown", (e) => this.key(e));
     this.drawing.addEventListener("click", (e) => this.click(e), true);
-    this.drawing.addEventListener("wheel", (e) => this.view.wheel(e), { passive: false });
+    this.stage.addEventListener("wheel", (e) => e.target.closest("lit-space") ?? this.view.wheel(e), { passive: false });
     this.querySelector(".zoom-in").addEventListener("click", () => this.view.zoom(1.4));
     this.querySelector(".zoom-out").addEventListener("click", () => this.view.zoom(1 / 1.4));
     this.querySelector(".zoom-all").addEventListener("click", () => this.view.whole());

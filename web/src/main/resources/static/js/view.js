@@ -2,6 +2,7 @@
 // painted anew only when it comes to rest, so that thousands of emitters move as smoothly as ten.
 
 const FARTHEST = 40;
+const RESTS = 140; // the wheel has come to rest after so many milliseconds
 
 /** The next length of 1, 2 or 5 times a power of ten. */
 function nice(length) {
@@ -13,6 +14,8 @@ export class View {
   constructor(stage, drawing, key) {
     this.stage = stage;
     this.drawing = drawing;
+    // what is shifted is the ground under the drawing: a drawing that is shifted itself would be painted anew
+    this.floor = drawing.parentElement;
     this.key = `view ${key}`;
     this.home = drawing.getAttribute("viewBox");
     this.unit = Number(drawing.dataset.unit);
@@ -30,7 +33,7 @@ export class View {
 
   set(x, y, width, height) {
     this.drawing.setAttribute("viewBox", `${x} ${y} ${width} ${height}`);
-    this.drawing.style.transform = "";
+    this.floor.style.transform = "";
     const moved = this.drawing.getAttribute("viewBox") !== this.home;
     sessionStorage.setItem(this.key, JSON.stringify({ moved, box: [x, y, width, height] }));
     this.dress();
@@ -38,6 +41,9 @@ export class View {
 
   /** Names, ruler and grid keep their size on screen however far the view is zoomed. */
   dress() {
+    if (!this.drawing.isConnected) {
+      return;
+    }
     const home = this.home.split(" ").map(Number);
     const factor = this.drawing.viewBox.baseVal.width / home[2];
     const unit = this.unit * factor;
@@ -107,28 +113,37 @@ export class View {
     return 1 / this.drawing.getScreenCTM().a;
   }
 
+  /** As much of a factor as keeps the view within its bounds. */
+  allowed(factor) {
+    const width = this.drawing.viewBox.baseVal.width;
+    const home = Number(this.home.split(" ")[2]);
+    return width / Math.min(home * 4, Math.max(home / FARTHEST, width / factor));
+  }
+
   zoom(factor, about) {
     const [x, y, width, height] = this.box();
-    const home = this.home.split(" ").map(Number);
-    const wanted = Math.min(home[2] * 4, Math.max(home[2] / FARTHEST, width / factor));
-    const by = wanted / width;
+    const by = 1 / this.allowed(factor);
     const on = about ?? { x: x + width / 2, y: y + height / 2 };
     this.set(on.x - (on.x - x) * by, on.y - (on.y - y) * by, width * by, height * by);
   }
 
   wheel(event) {
     event.preventDefault();
-    const turns = (this.turns ?? 0) + event.deltaY;
-    this.turns = turns;
-    this.about ??= this.point(event);
-    cancelAnimationFrame(this.ticket);
-    // one painting for all turns of the wheel within a frame
-    this.ticket = requestAnimationFrame(() => {
-      const about = this.about;
-      this.turns = 0;
-      this.about = undefined;
-      this.zoom(Math.exp(-turns / 500), about);
-    });
+    const stage = this.drawing.getBoundingClientRect();
+    this.wheeling ??= { about: this.point(event), x: event.clientX - stage.left, y: event.clientY - stage.top, turns: 0 };
+    const { about, x, y } = this.wheeling;
+    this.wheeling.turns += event.deltaY;
+    const factor = Math.exp(-this.wheeling.turns / 500);
+    this.floor.style.transformOrigin = `${x}px ${y}px`;
+    this.floor.style.transform = `scale(${this.allowed(factor)})`;
+    this.stage.classList.add("stage-moves");
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      this.stage.classList.remove("stage-moves");
+      this.wheeling = undefined;
+      this.floor.style.transformOrigin = "";
+      this.zoom(factor, about);
+    }, RESTS);
   }
 
   step(dx, dy) {
@@ -142,14 +157,16 @@ export class View {
     const scale = this.scale();
     const from = { x: event.clientX, y: event.clientY };
     let by = { x: 0, y: 0 };
+    this.stage.classList.add("stage-moves");
     const move = (e) => {
       by = { x: e.clientX - from.x, y: e.clientY - from.y };
-      this.drawing.style.transform = `translate(${by.x}px, ${by.y}px)`;
+      this.floor.style.transform = `translate(${by.x}px, ${by.y}px)`;
     };
     const rest = () => {
       window.removeEventListener("pointermove", move);
       window.removeEventListener("pointerup", rest);
       window.removeEventListener("pointercancel", rest);
+      this.stage.classList.remove("stage-moves");
       const [x, y, width, height] = this.box();
       this.set(x - by.x * scale, y - by.y * scale, width, height);
     };

@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LayoutJudgement;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Site;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -27,6 +29,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 3, time = 1)
 public class LayoutGrowth {
+  private static final double BODY_MM = 1.6;
+
   /** Emitters, in panels of 1 000. */
   @Param({"1000", "10000", "100000"})
   public int emitters;
@@ -62,6 +66,6 @@ public class LayoutGrowth {
   /** Judges, overlap check and all. */
   @Benchmark
   public Object findings() {
-    return plan.findings();
+    return new LayoutJudgement(plan, Site.USUAL, f -> BODY_MM).findings();
   }
 }

@@ -25,22 +25,34 @@ final class Neighbours {
   static final int MOST_PAIRS = 1000;
 
   private final List<Emitter> emitters;
-  private final IntToDoubleFunction halfMm;
+  private final double[] x;
+  private final double[] y;
+  private final double[] z;
+  private final double[] half;
   private final double cube;
   private final int[] first;
   private final int[] next;
   private final List<Pair> pairs = new ArrayList<>();
 
   private Neighbours(List<Emitter> emitters, IntToDoubleFunction halfMm) {
+    int count = emitters.size();
     this.emitters = emitters;
-    this.halfMm = halfMm;
+    this.x = new double[count];
+    this.y = new double[count];
+    this.z = new double[count];
+    this.half = new double[count];
     double widest = 0;
-    for (Emitter emitter : emitters) {
-      widest = Math.max(widest, halfMm.applyAsDouble(emitter.fixture()));
+    for (int i = 0; i < count; i++) {
+      Spot spot = emitters.get(i).spot();
+      x[i] = spot.xMm();
+      y[i] = spot.yMm();
+      z[i] = spot.zMm();
+      half[i] = halfMm.applyAsDouble(emitters.get(i).fixture());
+      widest = Math.max(widest, half[i]);
     }
     this.cube = Math.max(0.01, 2 * widest);
-    this.first = new int[Math.max(16, Integer.highestOneBit(Math.max(1, emitters.size())) * 4)];
-    this.next = new int[emitters.size()];
+    this.first = new int[Math.max(16, Integer.highestOneBit(Math.max(1, count)) * 4)];
+    this.next = new int[count];
     Arrays.fill(first, -1);
   }
 
@@ -68,35 +80,34 @@ final class Neighbours {
   }
 
   private void meet(int at) {
-    Spot spot = emitters.get(at).spot();
-    int x = cell(spot.xMm());
-    int y = cell(spot.yMm());
-    int z = cell(spot.zMm());
+    int cx = cell(x[at]);
+    int cy = cell(y[at]);
+    int cz = cell(z[at]);
     for (int dx = -1; dx <= 1; dx++) {
       for (int dy = -1; dy <= 1; dy++) {
         for (int dz = -1; dz <= 1; dz++) {
-          look(at, spot, x + dx, y + dy, z + dz);
+          look(at, cx + dx, cy + dy, cz + dz);
         }
       }
     }
-    int slot = slot(x, y, z);
+    int slot = slot(cx, cy, cz);
     next[at] = first[slot];
     first[slot] = at;
   }
 
-  private void look(int at, Spot spot, int x, int y, int z) {
-    for (int i = first[slot(x, y, z)]; i >= 0 && pairs.size() < MOST_PAIRS; i = next[i]) {
-      Spot other = emitters.get(i).spot();
+  private void look(int at, int cx, int cy, int cz) {
+    for (int i = first[slot(cx, cy, cz)]; i >= 0 && pairs.size() < MOST_PAIRS; i = next[i]) {
       // cubes that share a slot by chance are told apart here, so no pair counts twice
-      if (cell(other.xMm()) != x || cell(other.yMm()) != y || cell(other.zMm()) != z) {
+      if (cell(x[i]) != cx || cell(y[i]) != cy || cell(z[i]) != cz) {
         continue;
       }
-      double needed =
-          halfMm.applyAsDouble(emitters.get(i).fixture())
-              + halfMm.applyAsDouble(emitters.get(at).fixture());
-      double apart = other.distanceTo(spot);
-      if (apart < needed) {
-        pairs.add(new Pair(emitters.get(i), emitters.get(at), apart, needed));
+      double needed = half[i] + half[at];
+      double dx = x[i] - x[at];
+      double dy = y[i] - y[at];
+      double dz = z[i] - z[at];
+      double squared = dx * dx + dy * dy + dz * dz;
+      if (squared < needed * needed) {
+        pairs.add(new Pair(emitters.get(i), emitters.get(at), Math.sqrt(squared), needed));
       }
     }
   }
