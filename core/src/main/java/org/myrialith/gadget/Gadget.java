@@ -6,16 +6,14 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.OneWirePixels;
-import org.myrialith.finding.Bounds;
-import org.myrialith.finding.InputException;
 import org.myrialith.finding.Text;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
-import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Site;
@@ -79,11 +77,7 @@ public record Gadget(
     Objects.requireNonNull(site, "site");
     groups = List.copyOf(groups);
     emitters = List.copyOf(emitters);
-    requireClasses(emitters, fixtures);
-    requireFixtures(fixtures);
-    requireCircuits(circuits, fixtures);
-    requireClips(clips, fixtures);
-    requireGroups(groups, fixtures);
+    new Bonds(fixtures).hold(circuits, clips, groups, emitters);
   }
 
   /** Makes a gadget with nothing said about its site, without groups and classes of its own. */
@@ -110,96 +104,6 @@ public record Gadget(
         Site.USUAL,
         List.of(),
         List.of());
-  }
-
-  private static void requireClasses(List<EmitterClass> emitters, List<Fixture> fixtures) {
-    requireUnique("emitters", emitters, EmitterClass::id);
-    for (int i = 0; i < fixtures.size(); i++) {
-      String id = fixtures.get(i).mount().emitter();
-      if (emitters.stream().noneMatch(e -> e.id().equals(id)) && EmitterClasses.of(id).isEmpty()) {
-        throw new InputException(
-            "fixtures[" + i + "].emitter",
-            id,
-            "the id of a class that comes along or of one of this gadget");
-      }
-    }
-  }
-
-  private static void requireGroups(List<Group> groups, List<Fixture> fixtures) {
-    requireUnique("groups", groups, Group::id);
-    for (int g = 0; g < groups.size(); g++) {
-      List<Group.Member> members = groups.get(g).members();
-      for (int m = 0; m < members.size(); m++) {
-        Group.Member member = members.get(m);
-        String at = "groups[" + g + "].members[" + m + "]";
-        Fixture fixture =
-            fixtures.stream().filter(f -> f.id().equals(member.fixture())).findFirst().orElse(null);
-        if (fixture == null) {
-          throw new InputException(
-              at + ".fixture", member.fixture(), "the id of a fixture of this gadget");
-        }
-        Bounds.count(0, fixture.count() - 1).require(at + ".to", member.to());
-      }
-    }
-  }
-
-  private static void requireFixtures(List<Fixture> fixtures) {
-    requireUnique("fixtures", fixtures, Fixture::id);
-    if (fixtures.size() > MOST_FIXTURES) {
-      throw new InputException(
-          "fixtures", fixtures.size() + " fixtures", "at most " + MOST_FIXTURES);
-    }
-    int emitters = fixtures.stream().mapToInt(Fixture::count).sum();
-    if (emitters > MOST_EMITTERS) {
-      throw new InputException(
-          "fixtures", emitters + " emitters", "at most " + MOST_EMITTERS + " emitters in a gadget");
-    }
-  }
-
-  private static void requireCircuits(List<Circuit> circuits, List<Fixture> fixtures) {
-    if (circuits.size() > 1) {
-      throw new InputException(
-          "circuits", circuits.size() + " circuits", "one data line in this version");
-    }
-    for (int c = 0; c < circuits.size(); c++) {
-      for (String id : circuits.get(c).fixtures()) {
-        if (fixtures.stream().noneMatch(f -> f.id().equals(id))) {
-          throw new InputException(
-              "circuits[" + c + "].fixtures", id, "the id of a fixture of this gadget");
-        }
-      }
-    }
-  }
-
-  private static void requireClips(List<Clip> clips, List<Fixture> fixtures) {
-    requireUnique("clips", clips, Clip::id);
-    requireUnique("clips", clips, Clip::fixture);
-    for (int i = 0; i < clips.size(); i++) {
-      Clip clip = clips.get(i);
-      Fixture fixture =
-          fixtures.stream().filter(f -> f.id().equals(clip.fixture())).findFirst().orElse(null);
-      if (fixture == null) {
-        throw new InputException(
-            "clips[" + i + "].fixture", clip.fixture(), "the id of a fixture of this gadget");
-      }
-      Picture picture = clip.frames().get(0).picture();
-      if (picture.columns() != fixture.seenColumns() || picture.rows() != fixture.seenRows()) {
-        throw new InputException(
-            "clips[" + i + "].frames",
-            picture.columns() + " × " + picture.rows(),
-            "the size of its fixture, " + fixture.seenColumns() + " × " + fixture.seenRows());
-      }
-    }
-  }
-
-  private static <T> void requireUnique(String field, List<T> all, Function<T, String> key) {
-    Set<String> seen = new HashSet<>();
-    for (int i = 0; i < all.size(); i++) {
-      if (!seen.add(key.apply(all.get(i)))) {
-        throw new InputException(
-            field + "[" + i + "]", key.apply(all.get(i)), "each id and each fixture once");
-      }
-    }
   }
 
   /** Returns a gadget with nothing in it but an empty data line. */
@@ -264,113 +168,94 @@ public record Gadget(
     return prefix + number;
   }
 
+  /** The parts while some of them are replaced. Mutable, lives within one call. */
+  private static final class Draft {
+    private String title;
+    private String notes;
+    private Controller controller;
+    private Optional<Supply> supply;
+    private List<Fixture> fixtures;
+    private List<Circuit> circuits;
+    private ColourSettings colour;
+    private PowerSettings power;
+    private List<Clip> clips;
+    private Site site;
+    private List<Group> groups;
+    private List<EmitterClass> emitters;
+  }
+
+  private Gadget with(Consumer<Draft> change) {
+    Draft d = new Draft();
+    d.title = title;
+    d.notes = notes;
+    d.controller = controller;
+    d.supply = supply;
+    d.fixtures = fixtures;
+    d.circuits = circuits;
+    d.colour = colour;
+    d.power = power;
+    d.clips = clips;
+    d.site = site;
+    d.groups = groups;
+    d.emitters = emitters;
+    change.accept(d);
+    return new Gadget(
+        d.title,
+        d.notes,
+        d.controller,
+        d.supply,
+        d.fixtures,
+        d.circuits,
+        d.colour,
+        d.power,
+        d.clips,
+        d.site,
+        d.groups,
+        d.emitters);
+  }
+
   /** Returns the gadget with another title and notes. */
   public Gadget withWords(String newTitle, String newNotes) {
-    return new Gadget(
-        newTitle,
-        newNotes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        colour,
-        power,
-        clips,
-        site,
-        groups,
-        emitters);
+    return with(
+        d -> {
+          d.title = newTitle;
+          d.notes = newNotes;
+        });
   }
 
   /** Returns the gadget with another controller. */
   public Gadget withController(Controller other) {
-    return new Gadget(
-        title, notes, other, supply, fixtures, circuits, colour, power, clips, site, groups,
-        emitters);
+    return with(d -> d.controller = other);
   }
 
   /** Returns the gadget with another supply. */
   public Gadget withSupply(Optional<Supply> other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        other,
-        fixtures,
-        circuits,
-        colour,
-        power,
-        clips,
-        site,
-        groups,
-        emitters);
+    return with(d -> d.supply = other);
   }
 
   /** Returns the gadget with other colour settings. */
   public Gadget withColour(ColourSettings other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        other,
-        power,
-        clips,
-        site,
-        groups,
-        emitters);
+    return with(d -> d.colour = other);
   }
 
   /** Returns the gadget with other power settings. */
   public Gadget withPower(PowerSettings other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        colour,
-        other,
-        clips,
-        site,
-        groups,
-        emitters);
+    return with(d -> d.power = other);
   }
 
   /** Returns the gadget with another data line. */
   public Gadget withChain(OneWirePixels other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        List.of(other),
-        colour,
-        power,
-        clips,
-        site,
-        groups,
-        emitters);
+    return with(d -> d.circuits = List.of(other));
   }
 
   private Gadget with(List<Fixture> newFixtures, List<Circuit> newCircuits, List<Clip> newClips) {
-    List<Group> kept = groups.stream().flatMap(g -> within(g, newFixtures).stream()).toList();
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        newFixtures,
-        newCircuits,
-        colour,
-        power,
-        newClips,
-        site,
-        kept,
-        emitters);
+    return with(
+        d -> {
+          d.fixtures = newFixtures;
+          d.circuits = newCircuits;
+          d.clips = newClips;
+          d.groups = groups.stream().flatMap(g -> within(g, newFixtures).stream()).toList();
+        });
   }
 
   /** What is left of a group when fixtures went or shrank; nothing when no member is left. */
@@ -393,19 +278,7 @@ public record Gadget(
 
   /** Returns the gadget with another site. */
   public Gadget withSite(Site other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        colour,
-        power,
-        clips,
-        other,
-        groups,
-        emitters);
+    return with(d -> d.site = other);
   }
 
   /**
@@ -421,36 +294,12 @@ public record Gadget(
   }
 
   private Gadget withGroups(List<Group> other) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        colour,
-        power,
-        clips,
-        site,
-        other,
-        emitters);
+    return with(d -> d.groups = other);
   }
 
   /** Returns the gadget with a class of its own, in place of the one of the same identifier. */
   public Gadget withEmitter(EmitterClass emitter) {
-    return new Gadget(
-        title,
-        notes,
-        controller,
-        supply,
-        fixtures,
-        circuits,
-        colour,
-        power,
-        clips,
-        site,
-        groups,
-        put(emitters, emitter, EmitterClass::id));
+    return with(d -> d.emitters = put(emitters, emitter, EmitterClass::id));
   }
 
   private static <T> List<T> put(List<T> all, T one, Function<T, String> key) {

@@ -85,8 +85,10 @@ final class ShapeReader {
     }
     String id = fields.text("id");
     String name = fields.text("name");
-    double x = fields.numberOr("xMm", Fixture.PLACE, 0);
-    double y = fields.numberOr("yMm", Fixture.PLACE, 0);
+    // rings of the first days were placed by their centre, which is their origin now
+    boolean centred = fields.has("centreXMm");
+    double x = fields.numberOr(centred ? "centreXMm" : "xMm", Fixture.PLACE, 0);
+    double y = fields.numberOr(centred ? "centreYMm" : "yMm", Fixture.PLACE, 0);
     double z = fields.numberOr("zMm", Fixture.PLACE, 0);
     double turn = fields.numberOr("turnDegrees", Mount.TURN, 0);
     boolean mirrored = fields.flagOr("mirrored", false);

@@ -199,6 +199,10 @@ public record LayoutNumbers(LayoutPlan plan, Site site, ToIntFunction<Fixture> d
     Shape shape = fixture.shape();
     if (shape instanceof Strip strip) {
       ofStrip(numbers, fixture, strip);
+    } else if (shape instanceof Bar bar && bar.count() > 1) {
+      numbers.add(perMetre(fixture, bar.pitchMm()));
+    } else if (shape instanceof Panel panel && panel.count() > 1) {
+      numbers.add(perMetre(fixture, panel.pitchMm()));
     } else if (shape instanceof Ring ring) {
       ring.circles().stream()
           .filter(c -> c.count() > 1)
@@ -228,6 +232,17 @@ public record LayoutNumbers(LayoutPlan plan, Site site, ToIntFunction<Fixture> d
     } else if (shape instanceof BoxFaces box) {
       ofBox(numbers, fixture, box);
     }
+  }
+
+  private static Reckoning perMetre(Fixture fixture, double pitchMm) {
+    return new Reckoning(
+        "per-metre-" + fixture.id(),
+        "Density of " + fixture.name(),
+        1000 / pitchMm,
+        "per metre",
+        "1000 mm ÷ pitch",
+        List.of(given("pitch", pitchMm, "mm")),
+        Source.ARITHMETIC);
   }
 
   private static void ofStrip(List<Reckoning> numbers, Fixture fixture, Strip strip) {

@@ -32,6 +32,7 @@ import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Ring;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -211,6 +212,23 @@ class GadgetJsonTest {
     strip.put("count", 40).remove(List.of("pieces", "cutEvery", "dark", "emitter", "zMm"));
     assertThat(schemaTakes(root.toString())).isTrue();
     assertThat(GadgetJson.read(root.toString())).isEqualTo(DemoGadgets.tideLantern());
+  }
+
+  @Test
+  void aRingOfTheFirstDaysIsStillRead() {
+    Fixture ring =
+        Fixture.of("f2", "Ring", new Ring(List.of(new Ring.Circle(9, 40)), 12, 360, true), 60, 55);
+    Gadget gadget = Gadget.blank("Old").withFixture(ring);
+    ObjectNode root = (ObjectNode) MAPPER.readTree(GadgetJson.write(gadget));
+    ObjectNode node = at(root, "/fixtures/0");
+    node.remove(
+        List.of("xMm", "yMm", "zMm", "turnDegrees", "mirrored", "reversed", "dark", "emitter"));
+    node.put("centreXMm", 60).put("centreYMm", 55);
+    assertThat(schemaTakes(root.toString())).isTrue();
+    assertThat(GadgetJson.read(root.toString())).isEqualTo(gadget);
+    node.put("xMm", 60);
+    assertThat(schemaTakes(root.toString())).isFalse();
+    assertThatThrownBy(() -> GadgetJson.read(root.toString())).hasMessageContaining("xMm");
   }
 
   /** What a schema can't say, the code does. */

@@ -36,6 +36,12 @@ class LayoutNumbersTest {
   }
 
   @Test
+  void densitiesAreTold() {
+    assertThat(number(of(1, Site.USUAL, Fixture.of("f1", "Bar", new Bar(4, 8, 0))), "per-metre-f1"))
+        .isCloseTo(125, within(1e-9));
+  }
+
+  @Test
   void wireHasTheSlackThatIsAskedFor() {
     Panel dot = new Panel(1, 1, 10, 10, Corner.TOP_LEFT, false, true, 0);
     Fixture first = Fixture.of("f1", "A", dot);

@@ -126,7 +126,6 @@ class BringInTest {
     try (Screen screen = open(id)) {
       bring(screen.page(), name, text.getBytes(StandardCharsets.UTF_8));
       assertThat(screen.page().locator("#notice")).containsText(says);
-      screen.holdAccessible();
       assertThat(application.head(id)).isEqualTo(1);
     }
   }

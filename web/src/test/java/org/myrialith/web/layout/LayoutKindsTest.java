@@ -2,13 +2,19 @@ package org.myrialith.web.layout;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.RunningApplication;
@@ -17,6 +23,9 @@ import org.myrialith.web.Screen;
 /** Each kind of fixture from zero through the page: added, changed, refused, drawn, taken away. */
 @ExtendWith(RunningApplication.Extension.class)
 class LayoutKindsTest {
+  /** A CSS pixel is 1/96 inch. */
+  private static final double MM = 25.4 / 96;
+
   private final RunningApplication application;
 
   LayoutKindsTest(RunningApplication application) {
@@ -72,7 +81,6 @@ class LayoutKindsTest {
       Object dots =
           page.locator(".dots").evaluate("e => e.getAttribute('d').split('M').length - 1");
       assertThat(dots).isEqualTo(emitters);
-      screen.holdAccessible();
       takeAway(id, emitters);
       type(page, label, bad);
       assertThat(page.locator("#notice")).containsText(allowed);
@@ -106,5 +114,51 @@ class LayoutKindsTest {
     var answer = application.send("POST", "/api/v1/projects", "application/json", file);
     String copy = RunningApplication.tree(answer).get("id").stringValue();
     assertThat(application.stored(copy)).isEqualTo(application.stored(id));
+  }
+
+  /** Of every kind, each mark of the SVG stands in the browser where the map says, at 1:1. */
+  @ParameterizedTest
+  @MethodSource("demos")
+  void theTemplateMeasuresRightInTheBrowser(Gadget gadget) {
+    String at = "/gadgets/" + application.bring(gadget) + "/r/1/";
+    var map = RunningApplication.tree(application.json("GET", at + "map.json", null));
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      page.setContent(new String(application.bytes(at + "template.svg"), StandardCharsets.UTF_8));
+      Map<?, ?> marks =
+          (Map<?, ?>)
+              page.evaluate(
+                  """
+                  () => Object.fromEntries([...document.querySelectorAll('svg [id]')].filter((e) => /^f\\d+-\\d+$/.test(e.id)).map((e) => {
+                    const b = e.getBBox(), m = e.getScreenCTM();
+                    return [e.id, [(b.x + b.width / 2) * m.a + m.e, (b.y + b.height / 2) * m.d + m.f]]; }))
+                  """);
+      double[] first = null;
+      int measured = 0;
+      for (var emitter : map) {
+        Object mark =
+            marks.get(emitter.get("fixture").stringValue() + "-" + emitter.get("index").intValue());
+        if (mark == null) {
+          continue; // dark, or above another one of a stack
+        }
+        double[] there = {
+          number(mark, 0) * MM - emitter.get("xMm").doubleValue(),
+          number(mark, 1) * MM - emitter.get("yMm").doubleValue()
+        };
+        first = first == null ? there : first;
+        assertThat(there[0]).isCloseTo(first[0], within(0.1));
+        assertThat(there[1]).isCloseTo(first[1], within(0.1));
+        measured++;
+      }
+      assertThat(measured).isGreaterThan(map.size() / 2);
+    }
+  }
+
+  static Stream<Gadget> demos() {
+    return Stream.of(DemoGadgets.tideLantern(), DemoGadgets.quayClock(), DemoGadgets.reefShelf());
+  }
+
+  private static double number(Object pair, int at) {
+    return ((Number) ((List<?>) pair).get(at)).doubleValue();
   }
 }
