@@ -1,5 +1,7 @@
 // The layout in space, turned by dragging, by keys and by two sliders. Places come from the server; this looks at them.
 
+const FOOT = 44; // pixels
+
 class LitSpace extends HTMLElement {
   connectedCallback() {
     const kept = JSON.parse(sessionStorage.getItem("space") ?? "{}");
@@ -90,7 +92,8 @@ class LitSpace extends HTMLElement {
     this.canvas.height = Math.round(height * fine);
     const pen = this.canvas.getContext("2d");
     pen.setTransform(fine, 0, 0, fine, 0, 0);
-    const scale = Math.min(width, height) / 2.2 / this.reach;
+    // the sliders keep their room at the foot
+    const scale = Math.min(width, height - FOOT) / 2.2 / this.reach;
     const a = (this.turn * Math.PI) / 180;
     const b = (this.tilt * Math.PI) / 180;
     const [ca, sa, cb, sb] = [Math.cos(a), Math.sin(a), Math.cos(b), Math.sin(b)];
@@ -101,7 +104,7 @@ class LitSpace extends HTMLElement {
     };
     const seen = (x, y, z) => {
       const [px, py, pz] = spun(x - this.middle[0], y - this.middle[1], z - this.middle[2]);
-      return [width / 2 + px * scale, height / 2 + py * scale, pz];
+      return [width / 2 + px * scale, (height - FOOT) / 2 + py * scale, pz];
     };
     this.lines(pen, seen);
     this.dots(pen, seen, spun, scale);

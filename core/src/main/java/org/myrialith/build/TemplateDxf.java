@@ -26,6 +26,7 @@ import org.myrialith.layout.Point;
  */
 public record TemplateDxf(LayoutPlan layout, double holeMm) {
   private static final double LETTER_MM = 3.5;
+  private static final double NOTE_MM = 2.4;
 
   public TemplateDxf {
     Template.HOLE.require("hole", holeMm);
@@ -48,6 +49,7 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
     for (Fixture fixture : layout.fixtures()) {
       fixture.edges().forEach(edge -> line(dxf, edge));
       name(dxf, fixture);
+      fixture.notes().forEach(n -> words(dxf, n.at().xMm(), n.at().yMm(), NOTE_MM, n.text()));
     }
     group(dxf, 0, "ENDSEC");
     group(dxf, 0, "EOF");
@@ -96,11 +98,15 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
 
   private void name(StringBuilder dxf, Fixture fixture) {
     LayoutPlan.Box box = LayoutPlan.boxOf(List.of(fixture));
+    words(dxf, box.leftMm(), box.topMm() - holeMm - 1, LETTER_MM, fixture.name());
+  }
+
+  private static void words(StringBuilder dxf, double x, double y, double sizeMm, String text) {
     group(dxf, 0, "TEXT");
     group(dxf, 8, "NAMES");
-    at(dxf, box.leftMm(), box.topMm() - holeMm - 1);
-    group(dxf, 40, number(LETTER_MM));
-    group(dxf, 1, fixture.name().replaceAll("[^\\x20-\\x7e]", "?"));
+    at(dxf, x, y);
+    group(dxf, 40, number(sizeMm));
+    group(dxf, 1, text.replaceAll("[^\\x20-\\x7e]", "?"));
   }
 
   private static void at(StringBuilder dxf, double x, double y) {

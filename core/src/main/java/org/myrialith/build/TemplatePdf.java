@@ -12,9 +12,11 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.util.Matrix;
+import org.myrialith.finding.Quantity;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Note;
 import org.myrialith.layout.Point;
 
 /**
@@ -29,6 +31,7 @@ public record TemplatePdf(Template template, String title) {
   private static final float HAIR_MM = 0.1f;
   private static final float CROSS_MM = 2f;
   private static final float CHECK_MM = 100f;
+  private static final float NOTE_MM = 2.4f;
 
   /** Handles of a Bézier quarter circle. */
   private static final float ROUND = 0.5522848f;
@@ -87,6 +90,9 @@ public record TemplatePdf(Template template, String title) {
       for (Fixture fixture : template.layout().fixtures()) {
         for (Edge edge : fixture.edges()) {
           edge(edge);
+        }
+        for (Note note : fixture.notes()) {
+          centred(x(note.at().xMm()), y(note.at().yMm()), NOTE_MM, note.text());
         }
       }
       for (Emitter emitter : Holes.of(template.layout())) {
@@ -174,9 +180,10 @@ public record TemplatePdf(Template template, String title) {
           left,
           base + 5.5f,
           3.2f,
-          "%s   sheet %d of %d, column %d, row %d"
+          "%s   holes %s   sheet %d of %d, column %d, row %d"
               .formatted(
                   title,
+                  Quantity.text(template.holeMm(), "mm"),
                   sheet.row() * template.columns() + sheet.column() + 1,
                   template.columns() * template.rows(),
                   sheet.column() + 1,
@@ -217,6 +224,11 @@ public record TemplatePdf(Template template, String title) {
       ink.newLineAtOffset(x, y);
       ink.showText(plain(text));
       ink.endText();
+    }
+
+    private void centred(float x, float y, float sizeMm, String text) throws IOException {
+      float width = font.getStringWidth(plain(text)) / 1000 * sizeMm;
+      words(x - width / 2, y - 0.35f * sizeMm, sizeMm, text);
     }
 
     /** The fonts that every reader has know Latin letters only; others become a dot. */

@@ -1,10 +1,13 @@
 package org.myrialith.build;
 
+import java.util.List;
 import java.util.Locale;
+import org.myrialith.finding.Quantity;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Note;
 import org.myrialith.layout.Point;
 
 /**
@@ -49,9 +52,22 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
               emitter.place().yMm(),
               holeMm / 2));
     }
+    svg.append("<path id=\"centres\" d=\"");
+    for (Emitter emitter : Holes.of(layout)) {
+      svg.append(
+          String.format(
+              Locale.ROOT,
+              "M%.3f %.3fh2M%.3f %.3fv2",
+              emitter.place().xMm() - 1,
+              emitter.place().yMm(),
+              emitter.place().xMm(),
+              emitter.place().yMm() - 1));
+    }
+    svg.append("\"/>\n");
     for (Fixture fixture : layout.fixtures()) {
       fixture.edges().forEach(edge -> svg.append(line(edge)));
     }
+    names(svg);
     double barTop = top + height - EDGE_MM;
     svg.append(
         String.format(
@@ -60,6 +76,37 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
             box.leftMm(),
             barTop));
     return svg.append("</svg>\n").toString();
+  }
+
+  private void names(StringBuilder svg) {
+    svg.append(
+        "<g id=\"names\" fill=\"#000\" stroke=\"none\" font-family=\"sans-serif\" font-size=\"3.2\">\n");
+    for (Fixture fixture : layout.fixtures()) {
+      LayoutPlan.Box own = LayoutPlan.boxOf(List.of(fixture));
+      word(svg, "", own.leftMm(), own.topMm() - holeMm / 2 - 1, fixture.name());
+      for (Note note : fixture.notes()) {
+        word(
+            svg,
+            " text-anchor=\"middle\" font-size=\"2.4\"",
+            note.at().xMm(),
+            note.at().yMm() + 0.8,
+            note.text());
+      }
+    }
+    LayoutPlan.Box box = layout.extent();
+    String holes = "holes " + Quantity.text(holeMm, "mm") + ", the bar is 100 mm";
+    word(svg, "", box.leftMm(), box.topMm() + box.heightMm() + EDGE_MM - 4, holes);
+    svg.append("</g>\n");
+  }
+
+  private static void word(StringBuilder svg, String with, double x, double y, String text) {
+    svg.append(
+        String.format(
+            Locale.ROOT, "<text x=\"%.3f\" y=\"%.3f\"%s>%s</text>%n", x, y, with, escaped(text)));
+  }
+
+  private static String escaped(String text) {
+    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
   }
 
   private static String line(Edge edge) {

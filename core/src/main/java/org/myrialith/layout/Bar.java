@@ -27,16 +27,6 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
   }
 
   @Override
-  public int seenColumns() {
-    return count;
-  }
-
-  @Override
-  public int seenRows() {
-    return 1;
-  }
-
-  @Override
   public Place place(int index) {
     Objects.checkIndex(index, count);
     double along = (index - (count - 1) / 2.0) * pitchMm;

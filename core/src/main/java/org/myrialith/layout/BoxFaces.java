@@ -43,6 +43,8 @@ public record BoxFaces(
   /** Allowed pitch. */
   public static final Bounds PITCH = Bounds.measure(1, 200, "mm");
 
+  private static final double NOTE_DOWN_MM = 3;
+
   /** Names of the faces in data order. */
   public static final List<String> NAMES =
       List.of("front", "right", "back", "left", "top", "bottom");
@@ -151,19 +153,22 @@ public record BoxFaces(
     return new double[] {size[0] / 2 + cell[0] * pitchMm / 2, size[1] / 2 + cell[1] * pitchMm / 2};
   }
 
+  /** Names each face near its upper edge in the net. */
+  @Override
+  public List<Note> notes() {
+    List<Note> notes = new ArrayList<>();
+    for (int face = 0; face < NAMES.size(); face++) {
+      double[] corner = corner(face);
+      double[] size = sizeOf(face, widthMm, heightMm, depthMm);
+      notes.add(
+          new Note(NAMES.get(face), new Point(corner[0] + size[0] / 2, corner[1] + NOTE_DOWN_MM)));
+    }
+    return notes;
+  }
+
   @Override
   public int count() {
     return faces.stream().mapToInt(BoxFaces::cells).sum();
-  }
-
-  @Override
-  public int seenColumns() {
-    return count();
-  }
-
-  @Override
-  public int seenRows() {
-    return 1;
   }
 
   @Override

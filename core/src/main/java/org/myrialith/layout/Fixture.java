@@ -117,6 +117,12 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
         .toList();
   }
 
+  /** Returns words that help to build it. */
+  public List<Note> notes() {
+    Frame frame = new Frame(this);
+    return shape.notes().stream().map(n -> new Note(n.text(), frame.point(n.at()))).toList();
+  }
+
   /** Returns lines in space that show its body. */
   public List<List<Spot>> body() {
     Frame frame = new Frame(this);

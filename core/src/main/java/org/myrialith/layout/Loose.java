@@ -43,16 +43,6 @@ public record Loose(List<Bead> emitters) implements Shape {
   }
 
   @Override
-  public int seenColumns() {
-    return emitters.size();
-  }
-
-  @Override
-  public int seenRows() {
-    return 1;
-  }
-
-  @Override
   public Place place(int index) {
     Bead bead = emitters.get(index);
     return new Place(bead.xMm(), bead.yMm(), index, 0);

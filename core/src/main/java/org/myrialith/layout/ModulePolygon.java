@@ -37,6 +37,8 @@ public record ModulePolygon(
     int controllerModule,
     boolean clockwise)
     implements Shape {
+  private static final double NOTE_IN_MM = 4;
+
   /** Allowed sides. */
   public static final Bounds SIDES = Bounds.count(3, 128);
 
@@ -100,16 +102,6 @@ public record ModulePolygon(
   }
 
   @Override
-  public int seenColumns() {
-    return count();
-  }
-
-  @Override
-  public int seenRows() {
-    return 1;
-  }
-
-  @Override
   public double pitchMm() {
     // half a pitch on both sides of a joint: neighbours on one board are never farther apart
     return moduleLengthMm / pixelsPerModule;
@@ -121,6 +113,12 @@ public record ModulePolygon(
     return new Point(
         along * Math.cos(angle) + apothem * Math.sin(angle),
         along * Math.sin(angle) - apothem * Math.cos(angle));
+  }
+
+  /** Names the module with the controller, inside the polygon. */
+  @Override
+  public List<Note> notes() {
+    return List.of(new Note("controller", onModule(controllerModule - 1, 0, -NOTE_IN_MM)));
   }
 
   @Override

@@ -28,11 +28,18 @@ public sealed interface Shape
   /** Returns the number of emitters, at least 1. */
   int count();
 
-  /** Returns the columns of a picture on this shape, as the viewer sees it. */
-  int seenColumns();
+  /**
+   * Returns the columns of a picture on this shape, as the viewer sees it: in one row, unless the
+   * shape says otherwise.
+   */
+  default int seenColumns() {
+    return count();
+  }
 
   /** Returns the rows of a picture on this shape, as the viewer sees it. */
-  int seenRows();
+  default int seenRows() {
+    return 1;
+  }
 
   /** Returns the flat place of the emitter with that index in data order. */
   Place place(int index);
@@ -78,6 +85,11 @@ public sealed interface Shape
 
   /** Returns the lines to cut and to fold by. */
   default List<Edge> edges() {
+    return List.of();
+  }
+
+  /** Returns words that help to build it, in its own frame. */
+  default List<Note> notes() {
     return List.of();
   }
 

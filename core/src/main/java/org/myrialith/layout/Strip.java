@@ -20,6 +20,8 @@ import org.myrialith.finding.InputException;
  */
 public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, List<Point> path)
     implements Shape {
+  private static final double NOTE_OUT_MM = 3;
+
   /** Allowed pixels of a piece. */
   public static final Bounds COUNT = Bounds.count(1, Fixture.MOST_EMITTERS);
 
@@ -137,16 +139,6 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   }
 
   @Override
-  public int seenColumns() {
-    return count();
-  }
-
-  @Override
-  public int seenRows() {
-    return 1;
-  }
-
-  @Override
   public Place place(int index) {
     Objects.checkIndex(index, count());
     int first = 0;
@@ -215,6 +207,27 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   }
 
   /** A short line across the strip where it is cut. */
+  /** Numbers the pieces beside their starts, when there are several. */
+  @Override
+  public List<Note> notes() {
+    List<Note> notes = new ArrayList<>();
+    double start = 0;
+    for (int i = 0; pieces.size() > 1 && i < pieces.size(); i++) {
+      start += pieces.get(i).gapMm();
+      Point foot = mark(start).points().get(0);
+      Point head = mark(start).points().get(1);
+      double out = NOTE_OUT_MM / foot.distanceTo(head);
+      notes.add(
+          new Note(
+              Integer.toString(i + 1),
+              new Point(
+                  head.xMm() + (head.xMm() - foot.xMm()) * out,
+                  head.yMm() + (head.yMm() - foot.yMm()) * out)));
+      start += cutMm(pieces.get(i));
+    }
+    return notes;
+  }
+
   private Edge mark(double distanceMm) {
     Point before = along(Math.max(0, distanceMm - 0.01));
     Point after = along(distanceMm + 0.01);

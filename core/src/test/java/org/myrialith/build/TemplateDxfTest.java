@@ -92,7 +92,9 @@ class TemplateDxfTest {
           .isCloseTo(-edges.get(i).points().get(0).yMm(), within(1e-4));
     }
     assertThat(back.get("texts").get(0).stringValue()).isEqualTo("Kind panel ?");
-    assertThat(back.get("texts")).hasSize(UsualShapes.BY_KIND.size());
+    long words = layout.fixtures().stream().mapToLong(f -> 1 + f.notes().size()).sum();
+    assertThat(back.get("texts")).hasSize((int) words);
+    assertThat(back.get("texts").toString()).contains("\"bottom\"", "\"controller\"");
   }
 
   @Test

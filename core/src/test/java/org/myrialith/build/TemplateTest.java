@@ -223,6 +223,10 @@ class TemplateTest {
     String text = OutsideTool.runClean(folder, "pdftotext", "-layout", "t.pdf", "-").text();
     assertThat(text)
         .contains("Harbour window", "Tide line", "sheet 1 of 1", "100 mm", "Tide lantern ·");
+    Fixture die = Fixture.of("f1", "Die", UsualShapes.BY_KIND.get("box"));
+    write(new Template(LayoutPlan.of(List.of(die), List.of()), 4.5, Paper.LETTER));
+    assertThat(OutsideTool.runClean(folder, "pdftotext", "-layout", "t.pdf", "-").text())
+        .contains("front", "right", "back", "left", "top", "bottom", "holes 4.5");
   }
 
   @Test

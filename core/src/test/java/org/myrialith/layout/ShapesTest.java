@@ -302,6 +302,33 @@ class ShapesTest {
     return hinges;
   }
 
+  @Test
+  void wordsStandBesideWhatTheyName() {
+    BoxFaces box = new BoxFaces(40, 44, 50, 1.6, 8, List.of("3", "2", "6", "5", "4", "1"));
+    assertThat(box.notes())
+        .extracting(Note::text)
+        .containsExactly("front", "right", "back", "left", "top", "bottom");
+    assertThat(box.notes().get(3).at()).isEqualTo(new Point(-25, 3));
+    Strip strip =
+        new Strip(
+            List.of(new Strip.Piece(2, 5, false), new Strip.Piece(2, 10, false)),
+            1,
+            100,
+            List.of(new Point(0, 0), new Point(100, 0)));
+    assertThat(strip.notes()).extracting(Note::text).containsExactly("1", "2");
+    assertThat(strip.notes().get(1).at().xMm()).isCloseTo(35, within(1e-9));
+    assertThat(strip.notes().get(1).at().yMm()).isNegative();
+    // a turned fixture carries its words along
+    Fixture turned =
+        new Fixture(
+            "f1",
+            "Die",
+            box,
+            new Mount(10, 20, 0, 90, false, false, List.of(), Mount.USUAL_EMITTER));
+    assertThat(turned.notes().get(3).at().xMm()).isCloseTo(7, within(1e-9));
+    assertThat(turned.notes().get(3).at().yMm()).isCloseTo(-5, within(1e-9));
+  }
+
   /** Opposite faces of a die add up to seven: 21 pips in all (common practice). */
   @Test
   void aDieHasTwentyOnePips() {

@@ -8,6 +8,7 @@ import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Note;
 import org.myrialith.layout.Place;
 import org.myrialith.layout.Point;
 
@@ -45,6 +46,7 @@ public record Drawing(
    * @param cuts lines to cut by, one path
    * @param folds lines to fold by, one path
    * @param guides lines that show what lights, one path
+   * @param notes words that help to build it
    * @param first where the data enters, {@code x y}
    */
   public record Piece(
@@ -59,6 +61,7 @@ public record Drawing(
       String cuts,
       String folds,
       String guides,
+      List<Note> notes,
       double firstX,
       double firstY,
       double labelX,
@@ -166,6 +169,7 @@ public record Drawing(
         edges(fixture, Edge.Kind.CUT),
         edges(fixture, Edge.Kind.FOLD),
         edges(fixture, Edge.Kind.GUIDE),
+        fixture.notes(),
         first.xMm(),
         first.yMm(),
         box.leftMm() - grow,

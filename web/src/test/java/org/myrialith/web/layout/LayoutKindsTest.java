@@ -151,6 +151,7 @@ class LayoutKindsTest {
         measured++;
       }
       assertThat(measured).isGreaterThan(map.size() / 2);
+      assertThat(page.locator("#names")).containsText(gadget.fixtures().get(0).name());
     }
   }
 
