@@ -50,7 +50,11 @@ export class Walk {
     const emitter = order[this.at];
     this.mark.setAttribute("cx", emitter.xMm);
     this.mark.setAttribute("cy", emitter.yMm);
-    this.mark.setAttribute("r", Number(this.mark.ownerSVGElement.dataset.unit) * 0.7);
+    // as large on screen however far the view is zoomed
+    const { width, height } = this.mark.ownerSVGElement.viewBox.baseVal;
+    const unit = Math.max(width, (height * 16) / 9) / 60;
+    this.mark.setAttribute("r", unit * 0.7);
+    this.mark.setAttribute("stroke-width", unit * 0.3);
     const part = emitter.part ? `, ${emitter.part}` : "";
     const dark = emitter.dark ? ", stays dark" : "";
     const chain = emitter.chain === null ? "in no chain" : `${emitter.chain}`;

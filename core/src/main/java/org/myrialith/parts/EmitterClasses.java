@@ -11,11 +11,13 @@ import org.myrialith.parts.EmitterClass.Die;
  */
 public final class EmitterClasses {
   private static final Die RED = new Die("red", 2.0, 20, 100, 200);
+  private static final Die ORANGE = new Die("orange", 2.1, 20, 100, 300);
   private static final Die AMBER = new Die("amber", 2.1, 20, 100, 200);
   private static final Die YELLOW = new Die("yellow", 2.1, 20, 100, 200);
   private static final Die GREEN = new Die("green", 3.1, 20, 100, 800);
   private static final Die BLUE = new Die("blue", 3.2, 20, 100, 250);
   private static final Die WARM_WHITE = new Die("warm white", 3.1, 20, 100, 1500);
+  private static final Die NEUTRAL_WHITE = new Die("neutral white", 3.2, 20, 100, 1800);
   private static final Die COOL_WHITE = new Die("cool white", 3.2, 20, 100, 2000);
 
   /** All classes, in the order of the list that makers choose from. */
@@ -29,7 +31,8 @@ public final class EmitterClasses {
     all.add(pixel("one-wire-rgbw", "One-wire RGBW pixel, 5 V", EmitterKind.ONE_WIRE_RGBW));
     all.add(pixel("clocked-rgb", "Clocked RGB pixel, 5 V", EmitterKind.CLOCKED_RGB));
     all.add(pixel("clocked-rgbw", "Clocked RGBW pixel, 5 V", EmitterKind.CLOCKED_RGBW));
-    for (Die die : List.of(RED, AMBER, YELLOW, GREEN, BLUE, WARM_WHITE, COOL_WHITE)) {
+    for (Die die :
+        List.of(RED, ORANGE, AMBER, YELLOW, GREEN, BLUE, WARM_WHITE, NEUTRAL_WHITE, COOL_WHITE)) {
       String word = die.colour().replace(' ', '-');
       all.add(
           new EmitterClass(
