@@ -1,9 +1,11 @@
 package org.myrialith.web.layout;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.formats.LengthUnit;
@@ -49,12 +51,11 @@ class BringInController {
       @RequestParam(defaultValue = "mm") String unit)
       throws IOException {
     byte[] bytes = file.getBytes();
-    try {
-      // refused files are not kept
-      BringIn.read(bytes, LengthUnit.of(unit));
-    } catch (InputException e) {
+    // refused files are not kept
+    List<InputError> refused = faults(bytes, known(unit));
+    if (!refused.isEmpty()) {
       ModelAndView page = layout.page(id, null);
-      page.addObject("refused", e.errors());
+      page.addObject("refused", refused);
       page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
       return page;
     }
@@ -77,15 +78,35 @@ class BringInController {
     return page(id, upload, unit, FormValues.of(Map.of("pixelsPerMetre", "60", "line", "1")));
   }
 
+  private static List<InputError> faults(byte[] file, LengthUnit unit) {
+    try {
+      BringIn.read(file, unit);
+      return List.of();
+    } catch (InputException e) {
+      return e.errors();
+    }
+  }
+
   private ModelAndView page(UUID id, UUID upload, String unit, FormValues form) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     ModelAndView page = desk.page(desk.open(id), Step.LAYOUT);
     page.setViewName("layout/import");
     page.addObject("upload", file);
-    page.addObject("unit", known(unit));
     page.addObject("units", LengthUnit.values());
-    page.addObject("read", BringIn.read(file.bytes(), known(unit)));
     page.addObject("form", form);
+    LengthUnit shown = known(unit);
+    List<InputError> refused = faults(file.bytes(), shown);
+    if (!refused.isEmpty()) {
+      // it was taken in another unit: one that fits is shown, with what is wrong in this one
+      shown =
+          faults(file.bytes(), LengthUnit.MILLIMETRE).isEmpty()
+              ? LengthUnit.MILLIMETRE
+              : LengthUnit.MIL;
+      page.addObject("refused", refused);
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+    page.addObject("unit", shown);
+    page.addObject("read", BringIn.read(file.bytes(), shown));
     return page;
   }
 

@@ -93,6 +93,20 @@ class BringInTest {
     }
   }
 
+  @Test
+  void aUnitThatMakesPlacesTooFarIsToldAndTheFileStays() {
+    String id = application.bring(Gadget.blank("Too far"));
+    try (Screen screen = open(id)) {
+      Page page = screen.page();
+      bring(page, "wide.csv", "x,y\n0,0\n5000,5\n".getBytes(StandardCharsets.US_ASCII));
+      page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in cm")).click();
+      assertThat(page.locator("#notice")).containsText("emitters[1].xMm");
+      assertThat(page.locator(".tab[aria-current]")).hasText("numbers in mm");
+      press(page, "Keep as 2 loose emitters");
+      assertThat(page.locator(".piece")).hasCount(1);
+    }
+  }
+
   /** What was kept can be taken out as a map and brought in again. */
   @Test
   void theMapOfAGadgetComesBackAsPlaces() {
