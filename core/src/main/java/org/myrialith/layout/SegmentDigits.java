@@ -147,6 +147,31 @@ public record SegmentDigits(
     return style == SegmentStyle.CUSTOM ? custom : style.segments(widthMm, heightMm);
   }
 
+  /**
+   * Returns these digits in another style. An own digit starts with the lines that are there, which
+   * go when it is given up.
+   */
+  public SegmentDigits styled(SegmentStyle other) {
+    if (other == style) {
+      return this;
+    }
+    return new SegmentDigits(
+        other,
+        heightMm,
+        widthMm,
+        slantDegrees,
+        gapMm,
+        modules,
+        digitPitchMm,
+        moduleGapMm,
+        ledsPerSegment,
+        series,
+        decimalPoint,
+        colonsAfter,
+        other == SegmentStyle.CUSTOM ? segments() : List.of(),
+        indicators);
+  }
+
   /** Returns the digits in all modules. */
   public int digits() {
     return modules.stream().mapToInt(Module::digits).sum();

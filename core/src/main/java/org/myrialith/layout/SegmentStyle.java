@@ -30,6 +30,16 @@ public enum SegmentStyle {
     this.segments = parse(lines);
   }
 
+  /** Returns the style that the format has under a name, or null. */
+  public static SegmentStyle of(String key) {
+    for (SegmentStyle style : values()) {
+      if (style.key.equals(key)) {
+        return style;
+      }
+    }
+    return null;
+  }
+
   private static List<Segment> parse(String lines) {
     List<Segment> all = new ArrayList<>();
     for (String line : lines.isEmpty() ? new String[0] : lines.split(", *")) {

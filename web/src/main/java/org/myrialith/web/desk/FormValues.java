@@ -17,6 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
  * @param errors of this form; their fields are those of the form, or parts of them
  */
 public record FormValues(Map<String, String> values, List<InputError> errors) {
+  private static final double MOST_WHOLE = 1e15;
   private static final int LONGEST_NUMBER = 40;
 
   /** Returns the fields of a part as it stands in the gadget. */
@@ -103,7 +104,12 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
     String bare = text.strip().replace(',', '.').replace("\u202f", "");
     try {
       if (bare.length() <= LONGEST_NUMBER) {
-        node.put(field, new BigDecimal(bare).doubleValue());
+        double value = new BigDecimal(bare).doubleValue();
+        if (value == Math.rint(value) && Math.abs(value) < MOST_WHOLE) {
+          node.put(field, (long) value); // so that an error shows 25, not 25.0
+        } else {
+          node.put(field, value);
+        }
         return;
       }
     } catch (NumberFormatException e) {

@@ -12,6 +12,8 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.FreePlace;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Shape;
 import org.myrialith.layout.UsualShapes;
 import org.myrialith.web.desk.Desk;
@@ -103,10 +105,22 @@ class LayoutController {
   }
 
   private static Fixture read(Gadget gadget, String id, Map<String, String> form) {
-    ObjectNode part = GadgetJson.write(gadget.fixture(id).orElseThrow(NotThereException::new));
+    Fixture old = styled(gadget.fixture(id).orElseThrow(NotThereException::new), form);
+    ObjectNode part = GadgetJson.write(old);
     ObjectNode node = ShapeText.over(part, form);
     node.put("kind", part.get("kind").stringValue()).put("id", id);
+    if (old.shape() instanceof SegmentDigits digits && digits.custom().isEmpty()) {
+      node.putArray("custom");
+    }
     return GadgetJson.fixture(node);
+  }
+
+  /** What is drawn goes with the style: a form that changes the style has none for the new one. */
+  private static Fixture styled(Fixture fixture, Map<String, String> form) {
+    SegmentStyle style = SegmentStyle.of(form.getOrDefault("style", ""));
+    return fixture.shape() instanceof SegmentDigits digits && style != null
+        ? fixture.with(digits.styled(style))
+        : fixture;
   }
 
   @PostMapping("/copy")

@@ -9,7 +9,10 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -88,6 +91,35 @@ class LayoutKindsTest {
       assertThat(application.head(id)).isEqualTo(3);
       screen.holdAccessible();
       comesBack(id);
+    }
+  }
+
+  @Test
+  void anOwnDigitStartsFromTheLinesThatAreThere() {
+    String id = application.bring(Gadget.blank("Own digit"));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/layout")) {
+      Page page = screen.page();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a segment digits"))
+          .click();
+      page.getByLabel("Segments", new Page.GetByLabelOptions().setExact(true))
+          .selectOption("custom");
+      assertThat(page.locator(".revision b")).hasText("3");
+      assertThat(page.getByLabel("Own segments").inputValue().lines()).hasSize(7);
+      String thirteen =
+          IntStream.rangeClosed(1, 13)
+              .mapToObj(i -> "filament %d, %d, 0, %d, 56".formatted(i, i, i + 2))
+              .collect(Collectors.joining("\n", "", "\npoint, 30, 56, 30, 56\n"));
+      type(page, "Own segments", thirteen);
+      assertThat(page.locator(".revision b")).hasText("4");
+      assertThat(application.stored(id).fixtures().get(0).describe())
+          .isEqualTo("4 14-segment digits");
+      screen.holdAccessible();
+      page.getByLabel("Segments", new Page.GetByLabelOptions().setExact(true))
+          .selectOption("sixteen");
+      assertThat(page.locator(".revision b")).hasText("5");
+      assertThat(page.getByLabel("Own segments")).hasCount(0);
+      assertThat(application.stored(id).fixtures().get(0).describe())
+          .isEqualTo("4 16-segment digits");
     }
   }
 
