@@ -150,7 +150,9 @@ final class ShapeReader {
   private static Ring.Circle circle(Fields fields) {
     int count = fields.whole("count", Ring.Circle.COUNT);
     double radius = fields.number("radiusMm", Ring.Circle.RADIUS);
-    return fields.make(() -> new Ring.Circle(count, radius));
+    double turn = fields.numberOr("turnDegrees", Ring.START, 0);
+    boolean back = fields.flagOr("back", false);
+    return fields.make(() -> new Ring.Circle(count, radius, turn, back));
   }
 
   private static Shape polygon(Fields fields) {

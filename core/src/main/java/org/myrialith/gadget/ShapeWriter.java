@@ -87,7 +87,14 @@ final class ShapeWriter {
     } else if (shape instanceof Ring ring) {
       ArrayNode circles = node.putArray("circles");
       ring.circles()
-          .forEach(c -> circles.addObject().put("count", c.count()).put("radiusMm", c.radiusMm()));
+          .forEach(
+              c ->
+                  circles
+                      .addObject()
+                      .put("count", c.count())
+                      .put("radiusMm", c.radiusMm())
+                      .put("turnDegrees", c.turnDegrees())
+                      .put("back", c.back()));
       node.put("startDegrees", ring.startDegrees()).put("sweepDegrees", ring.sweepDegrees());
       node.put("direction", keyOf(ShapeReader.DIRECTIONS, ring.clockwise()));
     } else if (shape instanceof ModulePolygon polygon) {

@@ -38,8 +38,10 @@ public record Ring(
    *
    * @param count emitters on it
    * @param radiusMm to their centres; 0 for a single emitter in the middle
+   * @param turnDegrees that it starts further on than the ring says, clockwise
+   * @param back whether its data runs against the way of the ring
    */
-  public record Circle(int count, double radiusMm) {
+  public record Circle(int count, double radiusMm, double turnDegrees, boolean back) {
     /** Allowed count. */
     public static final Bounds COUNT = Bounds.count(1, 2048);
 
@@ -49,6 +51,7 @@ public record Ring(
     public Circle {
       COUNT.require("count", count);
       RADIUS.require("radiusMm", radiusMm);
+      START.require("turnDegrees", turnDegrees);
       if (radiusMm == 0 && count > 1) {
         throw new InputException(
             "radiusMm",
@@ -56,7 +59,14 @@ public record Ring(
             "more than 0 mm for " + count + " emitters; 0 only for a single one in the middle");
       }
     }
+
+    /** Makes a circle that starts and runs as the ring says. */
+    public Circle(int count, double radiusMm) {
+      this(count, radiusMm, 0, false);
+    }
   }
+
+  private record At(Circle circle, int row, int index) {}
 
   public Ring {
     circles = List.copyOf(circles);
@@ -104,8 +114,7 @@ public record Ring(
     return circles.size();
   }
 
-  @Override
-  public Place place(int index) {
+  private At at(int index) {
     Objects.checkIndex(index, count());
     int row = 0;
     int at = index;
@@ -113,11 +122,38 @@ public record Ring(
       at -= circles.get(row).count();
       row++;
     }
-    Circle circle = circles.get(row);
-    double angle = Math.toRadians(startDegrees + (clockwise ? 1 : -1) * at * stepDegrees(circle));
-    int column = (int) ((2L * at + 1) * seenColumns() / (2L * circle.count()));
+    return new At(circles.get(row), row, at);
+  }
+
+  /** Steps from the start of the ring, along its way: what runs back counts down. */
+  private double steps(At at) {
+    if (!at.circle().back()) {
+      return at.index();
+    }
+    return whole() ? -at.index() : at.circle().count() - 1 - at.index();
+  }
+
+  @Override
+  public Place place(int index) {
+    At at = at(index);
+    Circle circle = at.circle();
+    double way = (clockwise ? 1 : -1) * steps(at) * stepDegrees(circle);
+    double angle = Math.toRadians(startDegrees + circle.turnDegrees() + way);
     return new Place(
-        circle.radiusMm() * Math.sin(angle), -circle.radiusMm() * Math.cos(angle), column, row);
+        circle.radiusMm() * Math.sin(angle),
+        -circle.radiusMm() * Math.cos(angle),
+        column(at),
+        at.row());
+  }
+
+  private int column(At at) {
+    int count = at.circle().count();
+    double steps = steps(at);
+    if (whole()) {
+      double turned = (clockwise ? 1 : -1) * at.circle().turnDegrees() / stepDegrees(at.circle());
+      steps = ((steps + turned) % count + count) % count;
+    }
+    return (int) ((2 * steps + 1) * seenColumns() / (2.0 * count)) % seenColumns();
   }
 
   @Override

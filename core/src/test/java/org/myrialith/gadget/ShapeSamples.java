@@ -135,7 +135,12 @@ public final class ShapeSamples {
     List<Ring.Circle> circles = new ArrayList<>();
     circles.add(new Ring.Circle(1, 0));
     for (int i = random.nextInt(4); i > 0; i--) {
-      circles.add(new Ring.Circle(1 + random.nextInt(30), 1 + random.nextDouble() * 200));
+      circles.add(
+          new Ring.Circle(
+              1 + random.nextInt(30),
+              1 + random.nextDouble() * 200,
+              random.nextInt(3) * 12.5,
+              random.nextBoolean()));
     }
     return new Ring(
         circles,

@@ -42,6 +42,33 @@ class RingTest {
     }
   }
 
+  /** A circle of its own start that runs back is the plain one mirrored, then turned. */
+  @Property(tries = 100)
+  void aCircleMayStartFurtherOnAndRunBack(
+      @ForAll @IntRange(min = 1, max = 40) int count,
+      @ForAll @DoubleRange(min = -360, max = 360) double turn,
+      @ForAll boolean clockwise) {
+    Fixture plain = ring(20, 360, !clockwise, new Ring.Circle(count, 50));
+    Fixture back = ring(20, 360, clockwise, new Ring.Circle(count, 50, turn, true));
+    AffineTransformation on = AffineTransformation.rotationInstance(Math.toRadians(turn), 40, -25);
+    for (int i = 0; i < count; i++) {
+      Place from = plain.place(i);
+      Coordinate wanted = on.transform(new Coordinate(from.xMm(), from.yMm()), new Coordinate());
+      assertThat(back.place(i).xMm()).isCloseTo(wanted.x, within(1e-9));
+      assertThat(back.place(i).yMm()).isCloseTo(wanted.y, within(1e-9));
+    }
+  }
+
+  @Test
+  void anArcThatRunsBackCoversTheSamePlaces() {
+    Fixture there = ring(-90, 180, true, new Ring.Circle(5, 100));
+    Fixture back = ring(-90, 180, true, new Ring.Circle(5, 100, 0, true));
+    for (int i = 0; i < 5; i++) {
+      assertThat(back.place(i).xMm()).isCloseTo(there.place(4 - i).xMm(), within(1e-9));
+      assertThat(back.place(i).column()).isEqualTo(there.place(4 - i).column());
+    }
+  }
+
   @Test
   void anArcHasAPixelAtEachEnd() {
     Fixture arc = ring(-90, 180, true, new Ring.Circle(5, 100));
@@ -56,14 +83,16 @@ class RingTest {
   @Property(tries = 100)
   void noTwoEmittersShareACell(
       @ForAll @IntRange(min = 1, max = 40) int inner,
-      @ForAll @IntRange(min = 1, max = 60) int outer) {
+      @ForAll @IntRange(min = 1, max = 60) int outer,
+      @ForAll @DoubleRange(min = -360, max = 360) double turn,
+      @ForAll boolean back) {
     Fixture ring =
         ring(
             0,
             360,
             true,
-            new Ring.Circle(inner, 20),
-            new Ring.Circle(outer, 40),
+            new Ring.Circle(inner, 20, turn, back),
+            new Ring.Circle(outer, 40, -turn, !back),
             new Ring.Circle(1, 0));
     Set<String> cells = new HashSet<>();
     for (int i = 0; i < ring.count(); i++) {

@@ -75,7 +75,9 @@ final class ShapeSlots {
             entry("startDegrees", "First pixel, from up", "°"),
             entry("sweepDegrees", "Sweep, 360 all round", "°"),
             way(),
-            lines("circles", "Circles: one a line: pixels, radius in mm")));
+            lines(
+                "circles",
+                "Circles: one a line: pixels, radius in mm, turned further by °, back")));
     all.put(
         "polygon",
         List.of(

@@ -32,7 +32,8 @@ final class ShapeText {
   private enum Kind {
     NUMBER,
     TEXT,
-    TURNED
+    /** Stands there, as the field is called, or not. */
+    WORD
   }
 
   private static final Map<String, List<Column>> LISTS = lists();
@@ -47,13 +48,19 @@ final class ShapeText {
     Map<String, List<Column>> lists = new LinkedHashMap<>();
     lists.put("path", List.of(number("xMm"), number("yMm")));
     lists.put("points", List.of(number("xMm"), number("yMm")));
-    lists.put("circles", List.of(number("count"), number("radiusMm")));
+    lists.put(
+        "circles",
+        List.of(
+            number("count"),
+            number("radiusMm"),
+            new Column("turnDegrees", Kind.NUMBER, true),
+            new Column("back", Kind.WORD, true)));
     lists.put(
         "pieces",
         List.of(
             number("pixels"),
             new Column("gapMm", Kind.NUMBER, true),
-            new Column("turned", Kind.TURNED, true)));
+            new Column("turned", Kind.WORD, true)));
     lists.put("modules", List.of(number("digits"), new Column("name", Kind.TEXT, false)));
     lists.put(
         "custom",
@@ -109,8 +116,8 @@ final class ShapeText {
     List<String> texts = new ArrayList<>();
     for (Column column : columns) {
       JsonNode value = entry.get(column.field());
-      if (column.kind() == Kind.TURNED) {
-        texts.add(value != null && value.asBoolean() ? "turned" : "");
+      if (column.kind() == Kind.WORD) {
+        texts.add(value != null && value.asBoolean() ? column.field() : "");
       } else {
         texts.add(value == null ? "" : text(value));
       }
@@ -193,15 +200,15 @@ final class ShapeText {
           }
         }
         case TEXT -> entry.put(column.field(), parts[i].strip());
-        case TURNED -> turned(entry, column, at, parts[i], errors);
+        case WORD -> word(entry, column, at, parts[i], errors);
       }
     }
   }
 
-  private static void turned(
+  private static void word(
       ObjectNode entry, Column column, String at, String text, List<InputError> errors) {
-    if (!text.isEmpty() && !text.equals("turned")) {
-      errors.add(new InputError(at, text, "the word turned, or nothing"));
+    if (!text.isEmpty() && !text.equals(column.field())) {
+      errors.add(new InputError(at, text, "the word " + column.field() + ", or nothing"));
       return;
     }
     entry.put(column.field(), !text.isEmpty());
@@ -214,7 +221,7 @@ final class ShapeText {
           switch (column.kind()) {
             case NUMBER -> "a number";
             case TEXT -> "a name";
-            case TURNED -> "the word turned";
+            case WORD -> "the word " + column.field();
           };
       words.add(column.optional() ? word + " if you like" : word);
     }

@@ -49,7 +49,7 @@ class LayoutKindsTest {
       value = {
         "panel | Columns | 16 | 16 × 8 panel | 128 | -1 | 1 to 256",
         "strip | Pieces | '12\n6, 25, turned\n3, 5' | strip of 21 in 3 pieces | 21 | '0' | pieces",
-        "ring | Circles | '1, 0\n8, 12' | 2 rings, 9 in all | 9 | '8, 0' | radiusMm",
+        "ring | Circles | '1, 0\n8, 12, 22.5, back' | 2 rings, 9 in all | 9 | '8, 0' | radiusMm",
         "polygon | Sides | 5 | polygon of 5 modules, 25 pixels | 25 | 2 | 3 to 128",
         "segment digits | LEDs a segment | 1 | 4 7-segment digits | 30 | 9 | 1 to 8",
         "bar | Bend, 0 straight | 120 | curved bar of 10 | 10 | 400 | 350",

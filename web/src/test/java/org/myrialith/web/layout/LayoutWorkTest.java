@@ -301,6 +301,27 @@ class LayoutWorkTest {
   }
 
   @Test
+  void theWheelZoomsAboutThePointer() {
+    String id = application.bring(threeBars());
+    try (Screen screen = open(id, "?fixture=f1")) {
+      Page page = screen.page();
+      Locator drawing = page.locator("svg.drawing");
+      String whole = drawing.getAttribute("viewBox");
+      double[] before = onScreen(page, 215, 74);
+      page.mouse().move(before[0], before[1]);
+      page.mouse().wheel(0, -120);
+      page.mouse().wheel(0, -120);
+      assertThat(drawing).not().hasAttribute("viewBox", whole);
+      double[] after = onScreen(page, 215, 74);
+      assertThat(after[0]).isCloseTo(before[0], within(0.5));
+      assertThat(after[1]).isCloseTo(before[1], within(0.5));
+      double[] beside = onScreen(page, 225, 74);
+      double[] further = onScreen(page, 235, 74);
+      assertThat(further[0] - beside[0]).isCloseTo(beside[0] - after[0], within(0.01));
+    }
+  }
+
+  @Test
   void namesNeverRunIntoEachOther() {
     Gadget gadget = Gadget.blank("Crowd");
     for (int i = 1; i <= 12; i++) {
