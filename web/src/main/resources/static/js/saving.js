@@ -32,6 +32,10 @@ export function end() {
   busy = false;
   const typed = typedMeanwhile;
   typedMeanwhile = new Map();
+  if (document.querySelector("#notice:not(.visually-hidden)")) {
+    // something was refused: its page stays, with what was typed, until the maker has seen it
+    waiting = [];
+  }
   // what was typed goes first, what was pressed after it, in its order
   layBack(typed)?.requestSubmit();
   while (!busy && waiting.length > 0) {

@@ -83,6 +83,22 @@ class SavingTest {
   }
 
   @Test
+  void whatIsRefusedStaysInSightWhateverWasPressedMeanwhile() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen =
+        Screen.open(application.address() + "/gadgets/" + id + "/layout?fixture=f1")) {
+      Page page = screen.page();
+      slow(page, 300);
+      page.getByLabel("Columns").fill("999");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy it")).click();
+      assertThat(page.locator("#notice")).containsText("columns");
+      page.waitForTimeout(900);
+      assertThat(page.getByLabel("Columns")).hasValue("999");
+      assertThat(application.stored(id).fixtures()).hasSize(2);
+    }
+  }
+
+  @Test
   void aLinkFollowedRightAfterTypingLeavesTheValueSaved() {
     String id = application.bring(DemoGadgets.porchBuoy());
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/colour")) {
