@@ -25,11 +25,12 @@ class LitPlan extends HTMLElement {
     this.space();
     this.restoreFocus();
     const walk = this.querySelector(".walk");
-    this.walk = walk && new Walk(walk, this.querySelector(".walker"), this.querySelector(".walk-said"));
+    this.walk = walk && new Walk(walk, this.querySelector(".walker"), this.querySelector(".walk-said"), this.view);
   }
 
   disconnectedCallback() {
     this.walk?.stop();
+    this.view.stop();
   }
 
   rememberGrid() {
@@ -65,7 +66,7 @@ class LitPlan extends HTMLElement {
       form.elements.y.value = this.snapped(to.y);
       form.elements.fromX.value = dot ? dot.x : "";
       form.elements.fromY.value = dot ? dot.y : "";
-      if (!dot || Math.hypot(to.x - from.x, to.y - from.y) > this.view.unit / 4) {
+      if (!dot || Math.hypot(to.x - from.x, to.y - from.y) > this.view.unit() / 4) {
         form.requestSubmit();
       }
     };
@@ -168,13 +169,12 @@ class LitPlan extends HTMLElement {
     piece.focus({ preventScroll: true });
     const pieces = this.together(piece);
     const from = this.view.point(event);
-    const unit = Number(this.drawing.dataset.unit);
     let lifted;
     let by = { x: 0, y: 0 };
     const drag = (e) => {
       const to = this.view.point(e);
       by = { x: this.snapped(to.x - from.x), y: this.snapped(to.y - from.y) };
-      if (!lifted && Math.hypot(to.x - from.x, to.y - from.y) > unit / 4) {
+      if (!lifted && Math.hypot(to.x - from.x, to.y - from.y) > this.view.unit() / 4) {
         lifted = this.view.lift(pieces);
         this.dragged = true;
       }

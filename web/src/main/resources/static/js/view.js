@@ -18,12 +18,27 @@ export class View {
     this.floor = drawing.parentElement;
     this.key = `view ${key}`;
     this.home = drawing.getAttribute("viewBox");
-    this.unit = Number(drawing.dataset.unit);
-    new ResizeObserver(() => this.dress()).observe(stage);
+    this.watcher = new ResizeObserver(() => this.dress());
+    this.watcher.observe(stage);
     const kept = JSON.parse(sessionStorage.getItem(this.key) ?? "null");
     if (kept?.moved) {
       this.set(...kept.box);
     }
+  }
+
+  stop() {
+    this.watcher.disconnect();
+    clearTimeout(this.timer);
+  }
+
+  /** How much of the whole is seen: below 1 when zoomed in. */
+  factor() {
+    return this.drawing.viewBox.baseVal.width / Number(this.home.split(" ")[2]);
+  }
+
+  /** A length (mm) that looks the same however far the view is zoomed. */
+  unit() {
+    return Number(this.drawing.dataset.unit) * this.factor();
   }
 
   box() {
@@ -41,13 +56,11 @@ export class View {
 
   /** Names, ruler and grid keep their size on screen however far the view is zoomed. */
   dress() {
-    if (!this.drawing.isConnected) {
-      return;
+    if (!this.drawing.getScreenCTM()) {
+      return; // not shown, or gone while it was being moved
     }
-    const home = this.home.split(" ").map(Number);
-    const factor = this.drawing.viewBox.baseVal.width / home[2];
-    const unit = this.unit * factor;
-    this.names(factor);
+    const unit = this.unit();
+    this.names(this.factor());
     this.ruler(unit);
     const step = nice(2 * unit);
     const pattern = this.drawing.querySelector("pattern");
@@ -60,9 +73,9 @@ export class View {
 
   /** A name that would run into another one is left out; those of what is picked come first. */
   names(factor) {
+    const picked = new Set([...this.drawing.querySelectorAll(".piece-picked")].map((piece) => piece.dataset.fixture));
     const texts = [...this.drawing.querySelectorAll(".names text")];
-    const picked = (text) => this.drawing.querySelector(`.piece-picked[data-fixture="${CSS.escape(text.dataset.name)}"]`) !== null;
-    texts.sort((a, b) => picked(b) - picked(a));
+    texts.sort((a, b) => picked.has(b.dataset.name) - picked.has(a.dataset.name));
     const shown = [];
     for (const text of texts) {
       text.setAttribute("font-size", text.dataset.size * factor);
@@ -79,9 +92,6 @@ export class View {
   /** In the left bottom corner of what is seen. */
   ruler(unit) {
     const matrix = this.drawing.getScreenCTM();
-    if (!matrix) {
-      return;
-    }
     const seen = this.stage.getBoundingClientRect();
     const corner = new DOMPoint(seen.left, seen.bottom).matrixTransform(matrix.inverse());
     const length = nice(6 * unit);
@@ -115,9 +125,7 @@ export class View {
 
   /** As much of a factor as keeps the view within its bounds. */
   allowed(factor) {
-    const width = this.drawing.viewBox.baseVal.width;
-    const home = Number(this.home.split(" ")[2]);
-    return width / Math.min(home * 4, Math.max(home / FARTHEST, width / factor));
+    return this.factor() / Math.min(4, Math.max(1 / FARTHEST, this.factor() / factor));
   }
 
   zoom(factor, about) {

@@ -1,10 +1,11 @@
 // Lights one emitter after the other in the order of the data, and names it.
 
 export class Walk {
-  constructor(bar, mark, said) {
+  constructor(bar, mark, said, view) {
     this.bar = bar;
     this.mark = mark;
     this.said = said;
+    this.view = view;
     this.go = bar.querySelector(".walk-go");
     this.pace = bar.querySelector("input");
     this.at = -1;
@@ -51,8 +52,7 @@ export class Walk {
     this.mark.setAttribute("cx", emitter.xMm);
     this.mark.setAttribute("cy", emitter.yMm);
     // as large on screen however far the view is zoomed
-    const { width, height } = this.mark.ownerSVGElement.viewBox.baseVal;
-    const unit = Math.max(width, (height * 16) / 9) / 60;
+    const unit = this.view.unit();
     this.mark.setAttribute("r", unit * 0.7);
     this.mark.setAttribute("stroke-width", unit * 0.3);
     const part = emitter.part ? `, ${emitter.part}` : "";

@@ -29,6 +29,12 @@ public record Template(LayoutPlan layout, double holeMm, Paper paper) {
   /** What neighbouring sheets share (mm). */
   static final double OVERLAP_MM = 12;
 
+  /** Height of the letters of a name (mm). */
+  static final double NAME_MM = 3.2;
+
+  /** Height of the letters of a note (mm). */
+  static final double NOTE_MM = 2.4;
+
   /** Room round the outermost centres (mm). */
   static final double EDGE_MM = 15;
 

@@ -25,8 +25,6 @@ import org.myrialith.layout.Point;
  * @param holeMm diameter of the circles
  */
 public record TemplateDxf(LayoutPlan layout, double holeMm) {
-  private static final double LETTER_MM = 3.5;
-  private static final double NOTE_MM = 2.4;
 
   public TemplateDxf {
     Template.HOLE.require("hole", holeMm);
@@ -49,7 +47,9 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
     for (Fixture fixture : layout.fixtures()) {
       fixture.edges().forEach(edge -> line(dxf, edge));
       name(dxf, fixture);
-      fixture.notes().forEach(n -> words(dxf, n.at().xMm(), n.at().yMm(), NOTE_MM, n.text()));
+      fixture
+          .notes()
+          .forEach(n -> words(dxf, n.at().xMm(), n.at().yMm(), Template.NOTE_MM, n.text()));
     }
     group(dxf, 0, "ENDSEC");
     group(dxf, 0, "EOF");
@@ -98,7 +98,7 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
 
   private void name(StringBuilder dxf, Fixture fixture) {
     LayoutPlan.Box box = LayoutPlan.boxOf(List.of(fixture));
-    words(dxf, box.leftMm(), box.topMm() - holeMm - 1, LETTER_MM, fixture.name());
+    words(dxf, box.leftMm(), box.topMm() - holeMm - 1, Template.NAME_MM, fixture.name());
   }
 
   private static void words(StringBuilder dxf, double x, double y, double sizeMm, String text) {

@@ -31,7 +31,6 @@ public record TemplatePdf(Template template, String title) {
   private static final float HAIR_MM = 0.1f;
   private static final float CROSS_MM = 2f;
   private static final float CHECK_MM = 100f;
-  private static final float NOTE_MM = 2.4f;
 
   /** Handles of a Bézier quarter circle. */
   private static final float ROUND = 0.5522848f;
@@ -92,7 +91,7 @@ public record TemplatePdf(Template template, String title) {
           edge(edge);
         }
         for (Note note : fixture.notes()) {
-          centred(x(note.at().xMm()), y(note.at().yMm()), NOTE_MM, note.text());
+          centred(x(note.at().xMm()), y(note.at().yMm()), (float) Template.NOTE_MM, note.text());
         }
       }
       for (Emitter emitter : Holes.of(template.layout())) {
@@ -138,7 +137,7 @@ public record TemplatePdf(Template template, String title) {
         words(
             x + (float) template.holeMm() / 2 + 1,
             y + (float) template.holeMm() / 2 + 1,
-            3.2f,
+            (float) Template.NAME_MM,
             fixture.name());
       }
     }
@@ -179,7 +178,7 @@ public record TemplatePdf(Template template, String title) {
       words(
           left,
           base + 5.5f,
-          3.2f,
+          (float) Template.NAME_MM,
           "%s   holes %s   sheet %d of %d, column %d, row %d"
               .formatted(
                   title,

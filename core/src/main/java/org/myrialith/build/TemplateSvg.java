@@ -79,30 +79,43 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
   }
 
   private void names(StringBuilder svg) {
-    svg.append(
-        "<g id=\"names\" fill=\"#000\" stroke=\"none\" font-family=\"sans-serif\" font-size=\"3.2\">\n");
+    svg.append("<g id=\"names\" fill=\"#000\" stroke=\"none\" font-family=\"sans-serif\">\n");
     for (Fixture fixture : layout.fixtures()) {
       LayoutPlan.Box own = LayoutPlan.boxOf(List.of(fixture));
-      word(svg, "", own.leftMm(), own.topMm() - holeMm / 2 - 1, fixture.name());
+      word(
+          svg,
+          Template.NAME_MM,
+          "start",
+          own.leftMm(),
+          own.topMm() - holeMm / 2 - 1,
+          fixture.name());
       for (Note note : fixture.notes()) {
-        word(
-            svg,
-            " text-anchor=\"middle\" font-size=\"2.4\"",
-            note.at().xMm(),
-            note.at().yMm() + 0.8,
-            note.text());
+        word(svg, Template.NOTE_MM, "middle", note.at().xMm(), note.at().yMm() + 0.8, note.text());
       }
     }
     LayoutPlan.Box box = layout.extent();
     String holes = "holes " + Quantity.text(holeMm, "mm") + ", the bar is 100 mm";
-    word(svg, "", box.leftMm(), box.topMm() + box.heightMm() + EDGE_MM - 4, holes);
+    word(
+        svg,
+        Template.NAME_MM,
+        "start",
+        box.leftMm(),
+        box.topMm() + box.heightMm() + EDGE_MM - 4,
+        holes);
     svg.append("</g>\n");
   }
 
-  private static void word(StringBuilder svg, String with, double x, double y, String text) {
+  private static void word(
+      StringBuilder svg, double sizeMm, String anchor, double x, double y, String text) {
     svg.append(
         String.format(
-            Locale.ROOT, "<text x=\"%.3f\" y=\"%.3f\"%s>%s</text>%n", x, y, with, escaped(text)));
+            Locale.ROOT,
+            "<text x=\"%.3f\" y=\"%.3f\" font-size=\"%.1f\" text-anchor=\"%s\">%s</text>%n",
+            x,
+            y,
+            sizeMm,
+            anchor,
+            escaped(text)));
   }
 
   private static String escaped(String text) {

@@ -15,4 +15,10 @@ public sealed interface Circuit permits OneWirePixels {
 
   /** Returns the circuit with other fixtures. */
   Circuit withFixtures(List<String> ids);
+
+  /** Returns the circuit with a fixture at its end, moved there if it was in it. */
+  Circuit withAtEnd(String fixture);
+
+  /** Returns the circuit without a fixture. */
+  Circuit without(String fixture);
 }

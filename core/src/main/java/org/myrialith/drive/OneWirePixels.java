@@ -70,6 +70,26 @@ public record OneWirePixels(
     return withFixtures(ids);
   }
 
+  /**
+   * Returns the chain with one of its fixtures some places further on, no farther than its ends.
+   *
+   * @param by below 0 for earlier
+   */
+  public OneWirePixels moved(String fixture, int by) {
+    int place = fixtures.indexOf(fixture) + 1;
+    return place == 0 ? this : with(fixture, Math.max(1, Math.min(fixtures.size(), place + by)));
+  }
+
+  @Override
+  public OneWirePixels withAtEnd(String fixture) {
+    return without(fixture).with(fixture, without(fixture).fixtures.size() + 1);
+  }
+
+  @Override
+  public OneWirePixels without(String fixture) {
+    return withFixtures(fixtures.stream().filter(id -> !id.equals(fixture)).toList());
+  }
+
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
     return new OneWirePixels(id, name, dataPin, colourOrder, latchGapMicros, ids, pixel);

@@ -336,7 +336,7 @@ public record Gadget(
     } else {
       all.add(fixture);
       if (emitterOf(fixture).kind() == EmitterKind.ONE_WIRE_RGB) {
-        lines = circuits.stream().map(line -> appended(line, fixture.id())).toList();
+        lines = circuits.stream().map(line -> line.withAtEnd(fixture.id())).toList();
       }
     }
     return with(
@@ -349,12 +349,6 @@ public record Gadget(
 
   private int indexOf(String fixture) {
     return fixtures.stream().map(Fixture::id).toList().indexOf(fixture);
-  }
-
-  private static Circuit appended(Circuit line, String fixture) {
-    List<String> ids = new ArrayList<>(line.fixtures());
-    ids.add(fixture);
-    return line.withFixtures(ids);
   }
 
   private static Clip fitted(Clip clip, Fixture fixture) {
@@ -372,11 +366,7 @@ public record Gadget(
   public Gadget withoutFixture(String id) {
     return with(
         fixtures.stream().filter(f -> !f.id().equals(id)).toList(),
-        circuits.stream()
-            .map(
-                line ->
-                    line.withFixtures(line.fixtures().stream().filter(f -> !f.equals(id)).toList()))
-            .toList(),
+        circuits.stream().map(line -> line.without(id)).toList(),
         clips.stream().filter(c -> !c.fixture().equals(id)).toList());
   }
 

@@ -32,26 +32,29 @@ public record HandPlacing(Fixture fixture) {
 
   /** Returns the fixture with the emitter nearest to one place moved to another, on the bench. */
   public Fixture moved(Point from, Point to) {
+    List<Loose.Bead> beads = levelled();
+    Point own = own(from);
     int nearest = 0;
-    for (int i = 1; i < fixture.count(); i++) {
-      if (distance(i, from) < distance(nearest, from)) {
+    for (int i = 1; i < beads.size(); i++) {
+      if (distance(beads.get(i), own) < distance(beads.get(nearest), own)) {
         nearest = i;
       }
     }
-    List<Loose.Bead> beads = levelled();
     Loose.Bead old = beads.get(nearest);
     beads.set(nearest, bead(to, old.zMm(), old.name()));
     return of(beads);
   }
 
-  private double distance(int index, Point from) {
-    Place place = fixture.place(index);
-    return new Point(place.xMm(), place.yMm()).distanceTo(from);
+  private static double distance(Loose.Bead bead, Point from) {
+    return new Point(bead.xMm(), bead.yMm()).distanceTo(from);
+  }
+
+  private Point own(Point at) {
+    return new Point(at.xMm() - fixture.mount().xMm(), at.yMm() - fixture.mount().yMm());
   }
 
   private Loose.Bead bead(Point at, double zMm, String name) {
-    return new Loose.Bead(
-        at.xMm() - fixture.mount().xMm(), at.yMm() - fixture.mount().yMm(), zMm, name);
+    return new Loose.Bead(own(at).xMm(), own(at).yMm(), zMm, name);
   }
 
   private List<Loose.Bead> levelled() {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,11 +38,6 @@ class PagesTest {
 
   private String address(String id, String step) {
     return application.address() + "/gadgets/" + id + "/" + step;
-  }
-
-  private static Locator button(Page page, String name) {
-    return page.getByRole(
-        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   @ParameterizedTest
@@ -150,7 +144,7 @@ class PagesTest {
       assertThat(two.page().locator(".pairs")).containsText("44");
       two.holdAccessible();
       assertThat(application.stored(id).power().marginPercent()).isEqualTo(35);
-      button(two.page(), "Go on with yours").click();
+      two.button("Go on with yours").click();
       assertThat(two.page().locator(".revision b")).hasText("4");
       assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(44);
       two.page().locator("#undo").click();
@@ -209,7 +203,7 @@ class PagesTest {
         assertThat(picture.colour(column, 0)).isEqualTo(0xff0000);
       }
       // the rest of the page moved on with it
-      button(page, "Copy").click();
+      screen.button("Copy").click();
       assertThat(page.locator(".core li")).hasCount(9);
     }
   }
@@ -252,7 +246,7 @@ class PagesTest {
               List.of(large, "16 MB"))) {
         page.navigate(address(id, "frames"));
         page.locator("input[type=file]").setInputFiles((Path) step.get(0));
-        button(page, "Look at it first").click();
+        screen.button("Look at it first").click();
         assertThat(page.locator("#notice")).containsText((String) step.get(1));
       }
       assertThat(application.head(id)).isEqualTo(1);
@@ -264,7 +258,7 @@ class PagesTest {
     String id = application.bring(Gadget.blank("Rings"));
     try (Screen screen = Screen.open(address(id, "layout"))) {
       Page page = screen.page();
-      button(page, "Add a ring").click();
+      screen.button("Add a ring").click();
       page.getByLabel("Circles").fill("1, 0\n8 12.5\n16, 25\n");
       page.keyboard().press("Tab");
       assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("25\u00a0emitters");
@@ -293,9 +287,9 @@ class PagesTest {
       assertThat(said).hasText("0: Harbour window, index 0, column 0, row 0");
       page.locator(".walk-back").click();
       assertThat(said).hasText("167: Tide line, index 39, column 39, row 0");
-      button(page, "Walk the order").click();
+      screen.button("Walk the order").click();
       assertThat(said).hasText(Pattern.compile("[3-9]\\d?: Harbour window.*"));
-      button(page, "Stop").click();
+      screen.button("Stop").click();
       assertThat(page.locator(".walker")).not().hasAttribute("r", "0");
     }
   }
@@ -384,13 +378,13 @@ class PagesTest {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = Screen.open(address(id, "circuits"))) {
       Page page = screen.page();
-      button(page, "Tide line earlier").click();
+      screen.button("Tide line earlier").click();
       assertThat(page.locator(".chain-link").first()).containsText("Tide line");
       assertThat(application.stored(id).chain().orElseThrow().fixtures())
           .containsExactly("f2", "f1");
-      button(page, "Take Tide line off the line").click();
+      screen.button("Take Tide line off the line").click();
       assertThat(page.locator(".chain-loose")).containsText("Tide line");
-      button(page, "Put on the line").click();
+      screen.button("Put on the line").click();
       assertThat(page.locator(".chain-loose")).hasCount(0);
     }
   }
@@ -403,7 +397,7 @@ class PagesTest {
     try (Screen screen = Screen.open(application.address())) {
       Page page = screen.page();
       page.locator("input[type=file]").setInputFiles(file);
-      button(page, "Bring").click();
+      screen.button("Bring").click();
       assertThat(page.locator(".drawing")).isVisible();
       String copy = page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1");
       assertThat(copy).isNotEqualTo(id);
@@ -411,7 +405,7 @@ class PagesTest {
       page.navigate(application.address());
       Files.writeString(file, "{\"format\":\"myrialith-gadget\",\"version\":2}");
       page.locator("input[type=file]").setInputFiles(file);
-      button(page, "Bring").click();
+      screen.button("Bring").click();
       assertThat(page.locator("#notice")).containsText("version");
     }
   }
@@ -437,16 +431,16 @@ class PagesTest {
     try (Screen screen = Screen.withoutScripts(address(id, "colour"))) {
       Page page = screen.page();
       page.getByLabel("Brightness limit").fill("41");
-      button(page, "Save").click();
+      screen.button("Save").click();
       assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(41);
       page.navigate(address(id, "frames"));
       page.getByText("Paint by numbers").click();
       page.locator("#points").fill("0,0 5,0");
-      button(page, "Paint").click();
+      screen.button("Paint").click();
       assertThat(application.head(id)).isEqualTo(3);
       page.getByText("Paint by numbers").click();
       page.locator("#points").fill("99,0");
-      button(page, "Paint").click();
+      screen.button("Paint").click();
       assertThat(page.locator("#notice")).containsText("0,0 to 15,7");
       assertThat(page.locator("#points")).hasValue("99,0");
     }

@@ -6,8 +6,11 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,8 +44,7 @@ public final class Screen implements AutoCloseable {
     this.page = context.newPage();
     // generous: a busy machine is no fault of the page
     page.setDefaultTimeout(2 * Integer.getInteger("patience", 45_000));
-    com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(
-        Integer.getInteger("patience", 45_000));
+    PlaywrightAssertions.setDefaultAssertionTimeout(Integer.getInteger("patience", 45_000));
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {
@@ -85,6 +87,44 @@ public final class Screen implements AutoCloseable {
 
   public Page page() {
     return page;
+  }
+
+  /** Returns the button of that name. */
+  public Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  /** Returns the field of that label. */
+  public Locator field(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  /** Returns where a place of the bench is on screen (px). */
+  public double[] at(double xMm, double yMm) {
+    Object found =
+        page.locator("svg.drawing")
+            .evaluate(
+                "(e, p) => { const q = new DOMPoint(p[0], p[1]).matrixTransform(e.getScreenCTM()); return [q.x, q.y]; }",
+                List.of(xMm, yMm));
+    List<?> both = (List<?>) found;
+    return new double[] {
+      ((Number) both.get(0)).doubleValue(), ((Number) both.get(1)).doubleValue()
+    };
+  }
+
+  /** Drags the pointer from one place on screen to another (px). */
+  public void drag(double[] from, double[] to) {
+    page.mouse().move(from[0], from[1]);
+    page.mouse().down();
+    page.mouse().move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2);
+    page.mouse().move(to[0], to[1]);
+    page.mouse().up();
+  }
+
+  /** Waits until the page stands on a revision. */
+  public void onRevision(int number) {
+    PlaywrightAssertions.assertThat(page.locator(".revision b")).hasText(Integer.toString(number));
   }
 
   /** Holds the page against the machine-checkable rules of WCAG 2.2 A and AA. */

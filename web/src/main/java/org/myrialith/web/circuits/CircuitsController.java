@@ -1,7 +1,6 @@
 package org.myrialith.web.circuits;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -117,33 +116,18 @@ class CircuitsController {
         id,
         base,
         "Changed the order of the data line",
-        g -> g.withChain(chain(g).withFixtures(moved(chain(g).fixtures(), fixture, to))),
+        g -> g.withChain(moved(chain(g), fixture, to)),
         "circuits");
   }
 
   /** Moves one place, takes off the line, or puts at its end. */
-  private static List<String> moved(List<String> fixtures, String fixture, String to) {
-    List<String> ids = new ArrayList<>(fixtures);
-    int at = ids.indexOf(fixture);
-    switch (to) {
-      case "earlier" -> {
-        if (at > 0) {
-          Collections.swap(ids, at, at - 1);
-        }
-      }
-      case "later" -> {
-        if (at >= 0 && at + 1 < ids.size()) {
-          Collections.swap(ids, at, at + 1);
-        }
-      }
-      case "off" -> ids.remove(fixture);
-      case "on" -> {
-        if (at < 0) {
-          ids.add(fixture);
-        }
-      }
+  private static OneWirePixels moved(OneWirePixels line, String fixture, String to) {
+    return switch (to) {
+      case "earlier" -> line.moved(fixture, -1);
+      case "later" -> line.moved(fixture, 1);
+      case "off" -> line.without(fixture);
+      case "on" -> line.fixtures().contains(fixture) ? line : line.withAtEnd(fixture);
       default -> throw new InputException("to", to, "earlier, later, off or on");
-    }
-    return ids;
+    };
   }
 }

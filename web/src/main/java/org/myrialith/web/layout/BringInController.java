@@ -52,7 +52,7 @@ class BringInController {
       throws IOException {
     byte[] bytes = file.getBytes();
     // refused files are not kept
-    List<InputError> refused = faults(bytes, known(unit));
+    List<InputError> refused = Look.at(bytes, known(unit)).refused();
     if (!refused.isEmpty()) {
       ModelAndView page = layout.page(id, null);
       page.addObject("refused", refused);
@@ -78,12 +78,29 @@ class BringInController {
     return page(id, upload, unit, FormValues.of(Map.of("pixelsPerMetre", "60", "line", "1")));
   }
 
-  private static List<InputError> faults(byte[] file, LengthUnit unit) {
-    try {
-      BringIn.read(file, unit);
-      return List.of();
-    } catch (InputException e) {
-      return e.errors();
+  /**
+   * A file as it is looked at.
+   *
+   * @param unit that its numbers are shown in
+   * @param refused what is wrong in the unit that was asked for; another that fits is shown then
+   */
+  private record Look(BringIn read, LengthUnit unit, List<InputError> refused) {
+    static Look at(byte[] file, LengthUnit wanted) {
+      try {
+        return new Look(BringIn.read(file, wanted), wanted, List.of());
+      } catch (InputException e) {
+        return new Look(null, wanted, e.errors());
+      }
+    }
+
+    /** It was taken in another unit: the longest one that fits is shown. */
+    Look orAnother(byte[] file) {
+      if (read != null) {
+        return this;
+      }
+      Look millimetres = at(file, LengthUnit.MILLIMETRE);
+      Look fits = millimetres.read != null ? millimetres : at(file, LengthUnit.MIL);
+      return new Look(fits.read, fits.unit, refused);
     }
   }
 
@@ -94,19 +111,13 @@ class BringInController {
     page.addObject("upload", file);
     page.addObject("units", LengthUnit.values());
     page.addObject("form", form);
-    LengthUnit shown = known(unit);
-    List<InputError> refused = faults(file.bytes(), shown);
-    if (!refused.isEmpty()) {
-      // it was taken in another unit: one that fits is shown, with what is wrong in this one
-      shown =
-          faults(file.bytes(), LengthUnit.MILLIMETRE).isEmpty()
-              ? LengthUnit.MILLIMETRE
-              : LengthUnit.MIL;
-      page.addObject("refused", refused);
+    Look look = Look.at(file.bytes(), known(unit)).orAnother(file.bytes());
+    if (!look.refused().isEmpty()) {
+      page.addObject("refused", look.refused());
       page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
     }
-    page.addObject("unit", shown);
-    page.addObject("read", BringIn.read(file.bytes(), shown));
+    page.addObject("unit", look.unit());
+    page.addObject("read", look.read());
     return page;
   }
 

@@ -35,6 +35,11 @@ public record Drawing(
     Ruler ruler) {
   private static final int MOST_ARROWS = 16;
 
+  /** Least length of the ruler and step of the grid, as in the script that keeps them. */
+  private static final double RULER_UNITS = 6;
+
+  private static final double GRID_UNITS = 2;
+
   /**
    * One fixture.
    *
@@ -76,7 +81,7 @@ public record Drawing(
 
   /** Draws the layout in its enclosure. */
   public static Drawing of(LayoutPlan plan, Enclosure within) {
-    LayoutPlan.Box box = round(plan.extent(), within.outline(), plan.fixtures().isEmpty());
+    LayoutPlan.Box box = reach(plan.extent(), within.outline(), plan.fixtures().isEmpty());
     double pitch = plan.fixtures().stream().mapToDouble(Fixture::pitchMm).max().orElse(0);
     // room for half a pitch and a name above the topmost fixture
     double edge =
@@ -94,7 +99,7 @@ public record Drawing(
     double left = box.middleXMm() - width / 2;
     // a flat one stands in the middle of its drawing
     double top = box.topMm() - edge - Math.max(0, 40 - box.heightMm()) / 2;
-    Ruler ruler = new Ruler(left + 2 * unit, top + height - unit, rulerLength(width));
+    Ruler ruler = new Ruler(left + 2 * unit, top + height - unit, round(RULER_UNITS * unit));
     return new Drawing(
         numbers(left, top, width, height),
         unit,
@@ -102,11 +107,11 @@ public record Drawing(
         links(plan),
         open(plan),
         line(within.outline()),
-        gridOf(unit),
+        round(GRID_UNITS * unit),
         ruler);
   }
 
-  private static LayoutPlan.Box round(LayoutPlan.Box box, List<Point> outline, boolean empty) {
+  private static LayoutPlan.Box reach(LayoutPlan.Box box, List<Point> outline, boolean empty) {
     double left = empty && !outline.isEmpty() ? Double.POSITIVE_INFINITY : box.leftMm();
     double top = empty && !outline.isEmpty() ? Double.POSITIVE_INFINITY : box.topMm();
     double right =
@@ -122,23 +127,11 @@ public record Drawing(
     return new LayoutPlan.Box(left, top, right - left, bottom - top);
   }
 
-  private static int rulerLength(double width) {
-    for (int length : new int[] {5000, 2000, 1000, 500, 200, 100, 50}) {
-      if (length < width / 3) {
-        return length;
-      }
-    }
-    return 20;
-  }
-
-  /** Lines about two and a half units apart. */
-  private static int gridOf(double unit) {
-    for (int step : new int[] {5, 10, 20, 50, 100, 200, 500}) {
-      if (step >= 2 * unit) {
-        return step;
-      }
-    }
-    return 1000;
+  /** The next length of 1, 2 or 5 times a power of ten. */
+  private static int round(double length) {
+    double power = Math.pow(10, Math.floor(Math.log10(length)));
+    double times = length / power;
+    return (int) Math.round(power * (times <= 1 ? 1 : times <= 2 ? 2 : times <= 5 ? 5 : 10));
   }
 
   private static Piece piece(Fixture fixture, List<Emitter> emitters, double unit) {

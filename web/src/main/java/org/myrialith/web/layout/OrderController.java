@@ -47,11 +47,10 @@ class OrderController {
   private static Gadget changed(Gadget gadget, String id, String place, String by) {
     Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
     OneWirePixels line = gadget.chain().orElseThrow(NotThereException::new);
-    int now = line.fixtures().indexOf(id) + 1;
     return switch (by) {
       case "reverse" -> gadget.withFixture(fixture.with(fixture.mount().backwards()));
-      case "earlier" -> gadget.withChain(line.with(id, Math.max(1, now - 1)));
-      case "later" -> gadget.withChain(line.with(id, Math.min(line.fixtures().size(), now + 1)));
+      case "earlier" -> gadget.withChain(line.moved(id, -1));
+      case "later" -> gadget.withChain(line.moved(id, 1));
       default -> gadget.withChain(line.with(id, whole(place)));
     };
   }

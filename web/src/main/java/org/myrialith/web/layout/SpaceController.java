@@ -7,7 +7,9 @@ import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.InputException;
@@ -15,7 +17,6 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Diffusion;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Spot;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.CacheControl;
@@ -59,7 +60,11 @@ class SpaceController {
     GadgetPlan plan = projects.plan(id, revision);
     List<Fixture> wanted =
         only.isEmpty() ? plan.gadget().fixtures() : LayoutPage.picked(plan.gadget(), only);
-    List<Emitter> seen = LayoutPlan.of(wanted, List.of()).emitters();
+    Set<String> ids = wanted.stream().map(Fixture::id).collect(Collectors.toSet());
+    List<Emitter> seen =
+        plan.layout().emitters().stream()
+            .filter(e -> ids.contains(plan.layout().fixtureOf(e).id()))
+            .toList();
     double[] emitters = new double[seen.size() * 6];
     int at = 0;
     for (Emitter emitter : seen) {

@@ -3,9 +3,7 @@ package org.myrialith.web.layout;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.gadget.Gadget;
@@ -28,15 +26,6 @@ class EmitterPagesTest {
     return application.address() + "/gadgets/" + id + "/layout" + rest;
   }
 
-  private static void press(Page page, String name) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
-        .click();
-  }
-
-  private static Locator labelled(Page page, String label) {
-    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-  }
-
   @Test
   void aClassIsChangedForOneGadgetAndChangesItsFindings() {
     Gadget gadget =
@@ -46,16 +35,16 @@ class EmitterPagesTest {
       Page page = screen.page();
       assertThat(page.locator("#reckonings")).not().containsText("overlap");
       page.getByText("Data of these emitters").click();
-      labelled(page, "Package width").fill("8");
-      labelled(page, "Package height").fill("7");
-      press(page, "Save for this gadget");
+      screen.field("Package width").fill("8");
+      screen.field("Package height").fill("7");
+      screen.button("Save for this gadget").click();
       assertThat(page.locator("#reckonings")).containsText("4 pairs of emitters overlap");
       assertThat(application.stored(id).emitters()).hasSize(1);
       screen.holdAccessible();
-      labelled(page, "Viewing angle").fill("0");
-      press(page, "Save for this gadget");
+      screen.field("Viewing angle").fill("0");
+      screen.button("Save for this gadget").click();
       assertThat(page.locator("#notice")).containsText("1 to 360");
-      assertThat(labelled(page, "Viewing angle")).hasValue("0");
+      assertThat(screen.field("Viewing angle")).hasValue("0");
       assertThat(application.head(id)).isEqualTo(2);
     }
   }
@@ -65,22 +54,23 @@ class EmitterPagesTest {
     String id = application.bring(Gadget.blank("First"));
     try (Screen screen = Screen.open(address(id, "/emitters?emitter=single-red"))) {
       Page page = screen.page();
-      labelled(page, "Name").fill("Deep red, 3 mm, from the drawer");
-      labelled(page, "Package width").fill("3");
-      labelled(page, "Package height").fill("3");
+      screen.field("Name").fill("Deep red, 3 mm, from the drawer");
+      screen.field("Package width").fill("3");
+      screen.field("Package height").fill("3");
       page.getByLabel("Dies: colour").fill("deep red, 1.9, 15");
-      press(page, "Save, and keep for other gadgets");
+      screen.button("Save, and keep for other gadgets").click();
       assertThat(page.locator("#notice")).containsText("dies");
       assertThat(page.getByLabel("Dies: colour")).hasValue("deep red, 1.9, 15");
       page.getByLabel("Dies: colour").fill("deep red, 1.9, 15, 60, 320");
-      press(page, "Save, and keep for other gadgets");
+      screen.button("Save, and keep for other gadgets").click();
       assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
       // in another gadget
       String other =
           application.bring(
               Gadget.blank("Second").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0))));
       page.navigate(address(other, ""));
-      labelled(page, "Emitter class")
+      screen
+          .field("Emitter class")
           .selectOption(
               new com.microsoft.playwright.options.SelectOption()
                   .setLabel("Deep red, 3 mm, from the drawer"));
@@ -92,7 +82,7 @@ class EmitterPagesTest {
       assertThat(page.locator("#reckonings")).containsText("5\u00a0channels");
       // forgotten for others, it stays where it is used
       page.getByText("Data of these emitters").click();
-      press(page, "No longer keep it for other gadgets");
+      screen.button("No longer keep it for other gadgets").click();
       assertThat(application.stored(other).emitters()).hasSize(1);
       page.navigate(address(id, "/emitters"));
       screen.holdAccessible();
