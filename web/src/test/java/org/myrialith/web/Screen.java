@@ -150,6 +150,7 @@ public final class Screen implements AutoCloseable {
 
   @Override
   public void close() {
+    page.unrouteAll(); // a request that is still held back must not meet a closed page
     if (context.pages().size() > 1) {
       page.close();
     } else {
