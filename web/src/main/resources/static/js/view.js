@@ -2,6 +2,7 @@
 // painted anew only when it comes to rest, so that thousands of emitters move as smoothly as ten.
 
 const FARTHEST = 40;
+const LINES = ".hold, .cut, .fold, .grip, .way, .arrow, .first, .open-end, .enclosure, .links path";
 const RESTS = 140; // the wheel has come to rest after so many milliseconds
 
 /** The next length of 1, 2 or 5 times a power of ten. */
@@ -61,6 +62,7 @@ export class View {
     }
     const unit = this.unit();
     this.names(this.factor());
+    this.lines(this.factor());
     this.ruler(unit);
     const step = nice(2 * unit);
     const pattern = this.drawing.querySelector("pattern");
@@ -69,6 +71,18 @@ export class View {
     const line = pattern.querySelector("path");
     line.setAttribute("d", `M0 0H${step}M0 0V${step}`);
     line.setAttribute("stroke-width", unit * 0.05);
+  }
+
+  /** Lines get no heavier when the view is zoomed in. */
+  lines(factor) {
+    for (const line of this.drawing.querySelectorAll(LINES)) {
+      line.dataset.width ??= line.getAttribute("stroke-width");
+      line.setAttribute("stroke-width", line.dataset.width * factor);
+      if (line.hasAttribute("stroke-dasharray")) {
+        line.dataset.dash ??= line.getAttribute("stroke-dasharray");
+        line.setAttribute("stroke-dasharray", line.dataset.dash * factor);
+      }
+    }
   }
 
   /** A name that would run into another one is left out; those of what is picked come first. */

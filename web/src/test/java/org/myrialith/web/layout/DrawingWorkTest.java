@@ -147,6 +147,11 @@ class DrawingWorkTest {
       page.keyboard().press("+");
       page.keyboard().press("ArrowRight");
       String moved = drawing.getAttribute("viewBox");
+      double seen =
+          Double.parseDouble(moved.split(" ")[2]) / Double.parseDouble(whole.split(" ")[2]);
+      double unit = Double.parseDouble(drawing.getAttribute("data-unit"));
+      double way = Double.parseDouble(page.locator(".way").first().getAttribute("stroke-width"));
+      assertThat(way).as("lines get no heavier").isCloseTo(0.1 * unit * seen, within(1e-6));
       assertThat(moved).isNotEqualTo(whole);
       page.getByLabel("At x").fill("101");
       page.keyboard().press("Tab");
