@@ -18,8 +18,9 @@ class FloorsTest {
   private static final List<Set<String>> FLOORS =
       List.of(
           Set.of("finding"),
-          Set.of("formats"),
+          Set.of("formats", "describe"),
           Set.of("parts"),
+          Set.of("brief"),
           Set.of("layout"),
           Set.of("colour"),
           Set.of("drive"),

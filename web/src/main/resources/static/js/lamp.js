@@ -42,7 +42,7 @@ class LitLamp extends HTMLElement {
 
   async load(revision) {
     const folder = `${this.dataset.base}/r/${revision}`;
-    const scene = await (await fetch(`${folder}/scene.json`)).json();
+    const scene = await (await fetch(`${folder}/preview.json`)).json();
     if (this.gone) {
       return;
     }

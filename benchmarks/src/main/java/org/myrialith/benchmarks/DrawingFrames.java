@@ -70,9 +70,7 @@ public final class DrawingFrames {
     Gadget wall = Gadget.blank("Frame times");
     for (int i = 0; i < panels; i++) {
       Panel panel = new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, false, true, 0);
-      wall =
-          wall.withFixture(
-              Fixture.of("f" + (i + 1), "Wall " + (i + 1), panel, i * columns * 11, 0));
+      wall = wall.with(Fixture.of("f" + (i + 1), "Wall " + (i + 1), panel, i * columns * 11, 0));
     }
     return wall;
   }

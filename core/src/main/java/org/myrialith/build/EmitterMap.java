@@ -1,16 +1,20 @@
 package org.myrialith.build;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.Locale;
+import java.util.List;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.myrialith.drive.Wiring;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
-import org.myrialith.layout.Place;
-import org.myrialith.layout.Spot;
+import org.myrialith.layout.Mount;
+import org.myrialith.layout.Pose;
+import org.myrialith.layout.Position;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -20,9 +24,9 @@ import tools.jackson.databind.node.ObjectNode;
  * it is a part of, flat place as drawn and drilled (mm), place in space and facing as built, index
  * in the data chain and circuit (empty when it hangs on none), whether it stays dark.
  *
- * @param circuitOf identifier of the circuit of a fixture, empty when it is in none
+ * @param wiring where the emitters stand on the wires
  */
-public record EmitterMap(LayoutPlan layout, Function<Fixture, String> circuitOf) {
+public record EmitterMap(LayoutPlan layout, Wiring wiring) {
   private static final CSVFormat CSV =
       CSVFormat.RFC4180
           .builder()
@@ -55,14 +59,15 @@ public record EmitterMap(LayoutPlan layout, Function<Fixture, String> circuitOf)
   private static final JsonMapper MAPPER = new JsonMapper();
 
   private interface Rows {
-    void print(CSVPrinter printer, Emitter emitter) throws IOException;
+    void print(CSVPrinter printer, Emitter emitter, Wiring.Spot spot) throws IOException;
   }
 
   private String table(CSVFormat format, Rows rows) {
     StringBuilder text = new StringBuilder();
     try (CSVPrinter printer = new CSVPrinter(text, format)) {
-      for (Emitter emitter : layout.emitters()) {
-        rows.print(printer, emitter);
+      List<Wiring.Spot> spots = wiring.spots();
+      for (int i = 0; i < spots.size(); i++) {
+        rows.print(printer, layout.emitters().get(i), spots.get(i));
       }
     } catch (IOException e) {
       throw new UncheckedIOException("writing to memory", e);
@@ -74,27 +79,27 @@ public record EmitterMap(LayoutPlan layout, Function<Fixture, String> circuitOf)
   public String csv() {
     return table(
         CSV,
-        (printer, emitter) -> {
+        (printer, emitter, wired) -> {
           Fixture fixture = layout.fixtureOf(emitter);
-          Place place = emitter.place();
-          Spot spot = emitter.spot();
+          Position place = emitter.position();
+          Pose pose = emitter.pose();
           printer.printRecord(
               fixture.id(),
               harmless(fixture.name()),
               emitter.index(),
               place.column(),
               place.row(),
-              harmless(emitter.seat().part()),
+              harmless(emitter.placement().part()),
               decimals(place.xMm()),
               decimals(place.yMm()),
-              decimals(spot.xMm()),
-              decimals(spot.yMm()),
-              decimals(spot.zMm()),
-              decimals(spot.facing().x()),
-              decimals(spot.facing().y()),
-              decimals(spot.facing().z()),
-              emitter.chain() < 0 ? "" : emitter.chain(),
-              circuitOf.apply(fixture),
+              decimals(pose.xMm()),
+              decimals(pose.yMm()),
+              decimals(pose.zMm()),
+              decimals(pose.facing().x()),
+              decimals(pose.facing().y()),
+              decimals(pose.facing().z()),
+              wired.wired() ? wired.emitter() : "",
+              circuit(wired),
               emitter.dark() ? "dark" : "");
         });
   }
@@ -109,51 +114,71 @@ public record EmitterMap(LayoutPlan layout, Function<Fixture, String> circuitOf)
     LayoutPlan.Box box = layout.box();
     return table(
         PICK_AND_PLACE,
-        (printer, emitter) -> {
+        (printer, emitter, wired) -> {
           Fixture fixture = layout.fixtureOf(emitter);
-          double turn = -fixture.mount().turnDegrees() % 360;
+          double turn = rotation(fixture);
           printer.printRecord(
               "D_" + fixture.id() + "_" + emitter.index(),
               harmless(classOf.apply(fixture)),
               "Top",
-              decimals(emitter.place().xMm() - box.leftMm()),
-              decimals(box.topMm() + box.heightMm() - emitter.place().yMm()),
+              decimals(emitter.position().xMm() - box.leftMm()),
+              decimals(box.topMm() + box.heightMm() - emitter.position().yMm()),
               decimals(turn < 0 ? turn + 360 : turn));
         });
   }
 
+  private String circuit(Wiring.Spot spot) {
+    return spot.wired() ? wiring.plans().get(spot.circuit()).circuit().id() : "";
+  }
+
+  /**
+   * Where the x axis of a part points, anticlockwise with y up (degrees): turned with its fixture
+   * and by the quarters that a panel lies turned under its picture; mirrored, it points the other
+   * way.
+   */
+  private static double rotation(Fixture fixture) {
+    Mount mount = fixture.mount();
+    double own = 90.0 * fixture.shape().quarters();
+    double clockwise = (mount.mirrored() ? 180 - own : own) + mount.turnDegrees();
+    return -clockwise % 360;
+  }
+
   /** A text that a spreadsheet would take for a formula is marked as text. */
   private static String harmless(String name) {
-    return name.matches("(?s)^[=+\\-@\\t].*") ? "'" + name : name;
+    return name.matches("(?s)(^|.*[;\\t\\n])\\s*[=+\\-@].*") || name.startsWith("\t")
+        ? "'" + name
+        : name;
   }
 
   private static String decimals(double value) {
-    String text = String.format(Locale.ROOT, "%.3f", value);
+    String text = phrase("%.3f", value);
     return text.equals("-0.000") ? "0.000" : text;
   }
 
   /** Returns the map as a JSON list. */
   public String json() {
     ArrayNode list = MAPPER.createArrayNode();
-    for (Emitter emitter : layout.emitters()) {
+    List<Wiring.Spot> spots = wiring.spots();
+    for (int i = 0; i < spots.size(); i++) {
+      Emitter emitter = layout.emitters().get(i);
       Fixture fixture = layout.fixtureOf(emitter);
-      Spot spot = emitter.spot();
+      Pose pose = emitter.pose();
       ObjectNode row = list.addObject();
       row.put("fixture", fixture.id()).put("name", fixture.name()).put("index", emitter.index());
-      row.put("column", emitter.place().column()).put("row", emitter.place().row());
-      row.put("part", emitter.seat().part());
-      row.put("xMm", emitter.place().xMm()).put("yMm", emitter.place().yMm());
-      row.putObject("space").put("xMm", spot.xMm()).put("yMm", spot.yMm()).put("zMm", spot.zMm());
+      row.put("column", emitter.position().column()).put("row", emitter.position().row());
+      row.put("part", emitter.placement().part());
+      row.put("xMm", emitter.position().xMm()).put("yMm", emitter.position().yMm());
+      row.putObject("space").put("xMm", pose.xMm()).put("yMm", pose.yMm()).put("zMm", pose.zMm());
       row.putObject("facing")
-          .put("x", spot.facing().x())
-          .put("y", spot.facing().y())
-          .put("z", spot.facing().z());
-      if (emitter.chain() >= 0) {
-        row.put("chain", emitter.chain());
+          .put("x", pose.facing().x())
+          .put("y", pose.facing().y())
+          .put("z", pose.facing().z());
+      if (spots.get(i).wired()) {
+        row.put("chain", spots.get(i).emitter());
       } else {
         row.putNull("chain");
       }
-      row.put("circuit", circuitOf.apply(fixture)).put("dark", emitter.dark());
+      row.put("circuit", circuit(spots.get(i))).put("dark", emitter.dark());
     }
     return MAPPER.writeValueAsString(list);
   }

@@ -18,8 +18,8 @@ final class Holes {
     List<Emitter> holes = new ArrayList<>();
     Set<Long> taken = new HashSet<>();
     for (Emitter emitter : layout.emitters()) {
-      long x = Math.round(emitter.place().xMm() / SAME_MM);
-      long y = Math.round(emitter.place().yMm() / SAME_MM);
+      long x = Math.round(emitter.position().xMm() / SAME_MM);
+      long y = Math.round(emitter.position().yMm() / SAME_MM);
       if (!emitter.dark() && taken.add(x << 32 ^ (y & 0xffff_ffffL))) {
         holes.add(emitter);
       }

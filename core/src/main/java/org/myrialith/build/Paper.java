@@ -1,5 +1,8 @@
 package org.myrialith.build;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /** Sheets that a template is printed on, upright (mm): ISO 216 and ANSI/ASME Y14.1. */
 public enum Paper {
   A4("a4", "A4", 210, 297),
@@ -18,14 +21,9 @@ public enum Paper {
     this.heightMm = heightMm;
   }
 
-  /** Returns the paper of that key, or null. */
-  public static Paper of(String key) {
-    for (Paper paper : values()) {
-      if (paper.key.equals(key)) {
-        return paper;
-      }
-    }
-    return null;
+  /** Returns the paper of that key. */
+  public static Optional<Paper> of(String key) {
+    return Arrays.stream(values()).filter(paper -> paper.key.equals(key)).findFirst();
   }
 
   /** Returns the name used in requests. */

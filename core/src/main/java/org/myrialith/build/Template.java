@@ -1,5 +1,7 @@
 package org.myrialith.build;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -115,7 +117,7 @@ public record Template(LayoutPlan layout, double holeMm, Paper paper) {
     if (columns() * rows() > MOST_SHEETS) {
       throw new InputException(
           "paper",
-          "%s: %d sheets".formatted(paper.title(), columns() * rows()),
+          phrase("%s: %d sheets", paper.title(), columns() * rows()),
           "at most " + MOST_SHEETS + " sheets; take a larger paper");
     }
     List<Sheet> all = new ArrayList<>();

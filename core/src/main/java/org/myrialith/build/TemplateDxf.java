@@ -1,7 +1,8 @@
 package org.myrialith.build;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.List;
-import java.util.Locale;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
@@ -77,7 +78,7 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
   private void circle(StringBuilder dxf, Emitter emitter) {
     group(dxf, 0, "CIRCLE");
     group(dxf, 8, "HOLES");
-    at(dxf, emitter.place().xMm(), emitter.place().yMm());
+    at(dxf, emitter.position().xMm(), emitter.position().yMm());
     group(dxf, 40, number(holeMm / 2));
   }
 
@@ -115,10 +116,10 @@ public record TemplateDxf(LayoutPlan layout, double holeMm) {
   }
 
   private static void group(StringBuilder dxf, int code, String value) {
-    dxf.append(String.format(Locale.ROOT, "%3d", code)).append('\n').append(value).append('\n');
+    dxf.append(phrase("%3d", code)).append('\n').append(value).append('\n');
   }
 
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%.4f", value + 0.0);
+    return phrase("%.4f", value + 0.0);
   }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.build;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -125,8 +127,8 @@ public record TemplatePdf(Template template, String title) {
     }
 
     private void mark(Emitter emitter) throws IOException {
-      float x = x(emitter.place().xMm());
-      float y = y(emitter.place().yMm());
+      float x = x(emitter.position().xMm());
+      float y = y(emitter.position().yMm());
       boolean first = emitter.index() == 0;
       ink.setLineWidth(first ? 4 * HAIR_MM : HAIR_MM);
       circle(x, y, (float) template.holeMm() / 2);
@@ -179,14 +181,14 @@ public record TemplatePdf(Template template, String title) {
           left,
           base + 5.5f,
           (float) Template.NAME_MM,
-          "%s   holes %s   sheet %d of %d, column %d, row %d"
-              .formatted(
-                  title,
-                  Quantity.text(template.holeMm(), "mm"),
-                  sheet.row() * template.columns() + sheet.column() + 1,
-                  template.columns() * template.rows(),
-                  sheet.column() + 1,
-                  sheet.row() + 1));
+          phrase(
+              "%s   holes %s   sheet %d of %d, column %d, row %d",
+              title,
+              Quantity.text(template.holeMm(), "mm"),
+              sheet.row() * template.columns() + sheet.column() + 1,
+              template.columns() * template.rows(),
+              sheet.column() + 1,
+              sheet.row() + 1));
     }
 
     /** A ringed cross in the middle of each overlap, a quarter and three quarters along. */

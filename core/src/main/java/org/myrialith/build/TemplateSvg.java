@@ -1,5 +1,7 @@
 package org.myrialith.build;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.List;
 import java.util.Locale;
 import org.myrialith.finding.Quantity;
@@ -32,36 +34,28 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
     double height = box.heightMm() + 3 * EDGE_MM;
     StringBuilder svg = new StringBuilder();
     svg.append(
-        String.format(
-            Locale.ROOT,
-            "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.3fmm\" height=\"%.3fmm\" viewBox=\"%.3f %.3f %.3f %.3f\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.1\">%n",
-            width,
-            height,
-            left,
-            top,
-            width,
-            height));
+        phrase(
+            "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.3fmm\" height=\"%.3fmm\" viewBox=\"%.3f %.3f %.3f %.3f\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.1\">\n",
+            width, height, left, top, width, height));
     for (Emitter emitter : Holes.of(layout)) {
       svg.append(
-          String.format(
-              Locale.ROOT,
-              "<circle id=\"%s-%d\" cx=\"%.3f\" cy=\"%.3f\" r=\"%.3f\"/>%n",
+          phrase(
+              "<circle id=\"%s-%d\" cx=\"%.3f\" cy=\"%.3f\" r=\"%.3f\"/>\n",
               layout.fixtures().get(emitter.fixture()).id(),
               emitter.index(),
-              emitter.place().xMm(),
-              emitter.place().yMm(),
+              emitter.position().xMm(),
+              emitter.position().yMm(),
               holeMm / 2));
     }
     svg.append("<path id=\"centres\" d=\"");
     for (Emitter emitter : Holes.of(layout)) {
       svg.append(
-          String.format(
-              Locale.ROOT,
+          phrase(
               "M%.3f %.3fh2M%.3f %.3fv2",
-              emitter.place().xMm() - 1,
-              emitter.place().yMm(),
-              emitter.place().xMm(),
-              emitter.place().yMm() - 1));
+              emitter.position().xMm() - 1,
+              emitter.position().yMm(),
+              emitter.position().xMm(),
+              emitter.position().yMm() - 1));
     }
     svg.append("\"/>\n");
     for (Fixture fixture : layout.fixtures()) {
@@ -70,11 +64,7 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
     names(svg);
     double barTop = top + height - EDGE_MM;
     svg.append(
-        String.format(
-            Locale.ROOT,
-            "<path id=\"check-100mm\" d=\"M%.3f %.3fv-3h100v3\"/>%n",
-            box.leftMm(),
-            barTop));
+        phrase("<path id=\"check-100mm\" d=\"M%.3f %.3fv-3h100v3\"/>\n", box.leftMm(), barTop));
     return svg.append("</svg>\n").toString();
   }
 
@@ -108,14 +98,9 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
   private static void word(
       StringBuilder svg, double sizeMm, String anchor, double x, double y, String text) {
     svg.append(
-        String.format(
-            Locale.ROOT,
-            "<text x=\"%.3f\" y=\"%.3f\" font-size=\"%.1f\" text-anchor=\"%s\">%s</text>%n",
-            x,
-            y,
-            sizeMm,
-            anchor,
-            escaped(text)));
+        phrase(
+            "<text x=\"%.3f\" y=\"%.3f\" font-size=\"%.1f\" text-anchor=\"%s\">%s</text>\n",
+            x, y, sizeMm, anchor, escaped(text)));
   }
 
   private static String escaped(String text) {
@@ -125,8 +110,7 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
   private static String line(Edge edge) {
     StringBuilder path = new StringBuilder();
     for (Point point : edge.points()) {
-      path.append(path.isEmpty() ? 'M' : 'L')
-          .append(String.format(Locale.ROOT, "%.3f %.3f", point.xMm(), point.yMm()));
+      path.append(path.isEmpty() ? 'M' : 'L').append(phrase("%.3f %.3f", point.xMm(), point.yMm()));
     }
     String dashes =
         switch (edge.kind()) {
@@ -134,7 +118,8 @@ public record TemplateSvg(LayoutPlan layout, double holeMm) {
           case FOLD -> " stroke-dasharray=\"2 1.5\"";
           case GUIDE -> " stroke-dasharray=\"0.4 0.8\"";
         };
-    return "<path class=\"%s\" d=\"%s\"%s/>%n"
-        .formatted(edge.kind().name().toLowerCase(Locale.ROOT), path, dashes);
+    return phrase(
+        "<path class=\"%s\" d=\"%s\"%s/>\n",
+        edge.kind().name().toLowerCase(Locale.ROOT), path, dashes);
   }
 }

@@ -1,6 +1,9 @@
 package org.myrialith.colour;
 
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.KindPart;
 import org.myrialith.finding.Bounds;
 
 /**
@@ -14,6 +17,13 @@ public record ColourSettings(Transfer transfer, int brightnessPercent) {
 
   /** sRGB curve, full brightness. */
   public static final ColourSettings USUAL = new ColourSettings(new Transfer.Srgb(), 100);
+
+  /** How they stand in the format. */
+  public static final Description<ColourSettings> DESCRIPTION =
+      Description.of(
+          ColourSettings.class,
+          KindPart.of("transfer", () -> TransferKinds.ALL),
+          Field.count("brightnessPercent", "Brightness limit", BRIGHTNESS));
 
   public ColourSettings {
     Objects.requireNonNull(transfer, "transfer");

@@ -1,5 +1,6 @@
 package org.myrialith.colour;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.Arrays;
@@ -13,7 +14,8 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 
 /**
- * The driver's level for each asked value: {@code level = round(255 · b · Y(v / 255))}, halves up.
+ * The driver's level for each asked value: {@code level = round(full · b · Y(v / 255))}, halves up;
+ * full is 255 for levels of 8 bits.
  *
  * <p>Immutable.
  */
@@ -24,30 +26,57 @@ public final class LevelTable {
   private static final int FULL = SIZE - 1;
   private static final double[] SCREEN_LIGHT = new double[SIZE];
 
+  private static final int[] SCREEN_VALUES = new int[SIZE];
+
   static {
+    Arrays.setAll(
+        SCREEN_VALUES,
+        level -> (int) Math.round(FULL * Transfer.Srgb.encode((double) level / FULL)));
     Arrays.setAll(SCREEN_LIGHT, asked -> new Transfer.Srgb().light((double) asked / FULL));
   }
 
   private final ColourSettings settings;
-  private final byte[] levels = new byte[SIZE];
+  private final int bits;
+  private final int[] levels = new int[SIZE];
 
-  private LevelTable(ColourSettings settings) {
+  private LevelTable(ColourSettings settings, int bits) {
     this.settings = settings;
+    this.bits = bits;
+    int full = (1 << bits) - 1;
     double limit = settings.brightnessPercent() / 100.0;
     for (int asked = 0; asked < SIZE; asked++) {
       double light = settings.transfer().light((double) asked / FULL);
-      levels[asked] = (byte) Math.floor(FULL * limit * light + 0.5);
+      levels[asked] = (int) Math.floor(full * limit * light + 0.5);
     }
   }
 
-  /** Works the table out. */
+  /** Works the table out for levels of 8 bits. */
   public static LevelTable of(ColourSettings settings) {
-    return new LevelTable(settings);
+    return of(settings, 8);
   }
 
-  /** Returns the level (0 to 255) for an asked value (0 to 255). */
+  /**
+   * Works the table out.
+   *
+   * @param bits depth of a level, 8 to 16
+   */
+  public static LevelTable of(ColourSettings settings, int bits) {
+    return new LevelTable(settings, bits);
+  }
+
+  /** Returns the level for an asked value (0 to 255). */
   public int level(int asked) {
-    return levels[asked] & 0xff;
+    return levels[asked];
+  }
+
+  /** Returns the depth of a level (bits). */
+  public int bits() {
+    return bits;
+  }
+
+  /** Returns the highest level. */
+  public int full() {
+    return (1 << bits) - 1;
   }
 
   /** Returns the settings it was made from. */
@@ -81,7 +110,14 @@ public final class LevelTable {
    * beside one at full level: light is proportional to the level.
    */
   public static int screenValue(int level) {
-    return (int) Math.round(FULL * Transfer.Srgb.encode((double) level / FULL));
+    return SCREEN_VALUES[level];
+  }
+
+  /** Returns the same for levels of any depth. */
+  public static int screenValue(int level, int full) {
+    return full == FULL
+        ? SCREEN_VALUES[level]
+        : (int) Math.round(FULL * Transfer.Srgb.encode((double) level / full));
   }
 
   /** Returns the light (0 to 1) that an asked value means on a screen. */
@@ -97,13 +133,14 @@ public final class LevelTable {
             : Source.standard(
                 settings.transfer() instanceof Transfer.Srgb ? "IEC 61966-2-1" : "CIE 15");
     Reckoning.Given limit = given("brightness limit", settings.brightnessPercent(), "%");
-    String formula = "level = round(255 × limit × Y); " + settings.transfer().formula();
+    String formula =
+        phrase("level = round(%d × limit × Y); ", full()) + settings.transfer().formula();
     return List.of(
         new Reckoning(
             "white-level",
             "Level of full white",
             level(FULL),
-            "of 255",
+            "of " + full(),
             formula,
             List.of(limit),
             source),
@@ -134,8 +171,9 @@ public final class LevelTable {
     int dark = darkenedValues();
     Verdict verdict = distinct < FEW_LEVELS ? Verdict.TIGHT : Verdict.HOLDS;
     String says =
-        "%d different levels are left of 256; the %s darkest asked values go dark."
-            .formatted(distinct, Quantity.number(dark));
+        phrase(
+            "%d different levels are left of 256; the %s darkest asked values go dark.",
+            distinct, Quantity.number(dark));
     Finding finding =
         new Finding("levels-left", Step.COLOUR, verdict, says, "", reckonings(), List.of());
     return List.of(

@@ -3,55 +3,83 @@ package org.myrialith.colour;
 import java.util.Arrays;
 
 /**
- * What a driver is sent: one level (0 to 255) per channel, in the order of the wire. Immutable.
- * Never an asked colour.
+ * What a driver is sent: one level per channel, in the order of the wire, of a depth of 8 to 16
+ * bits. Immutable. Never an asked colour.
  */
 public final class Levels {
   private final byte[] wire;
-  private final long sum;
+  private final int bytesEach;
 
-  private Levels(byte[] wire) {
+  private Levels(byte[] wire, int bytesEach) {
     this.wire = wire;
-    long total = 0;
-    for (byte level : wire) {
-      total += level & 0xff;
-    }
-    this.sum = total;
+    this.bytesEach = bytesEach;
   }
 
-  /** Returns levels from wire bytes; the array is copied. */
+  /** Returns levels of 8 bits from wire bytes; the array is copied. */
   public static Levels of(byte[] wire) {
-    return new Levels(wire.clone());
+    return new Levels(wire.clone(), 1);
+  }
+
+  /**
+   * Returns levels of any depth.
+   *
+   * @param bits depth of a level, 8 to 16
+   */
+  public static Levels of(int bits, int[] levels) {
+    int each = bits > 8 ? 2 : 1;
+    byte[] wire = new byte[levels.length * each];
+    for (int i = 0; i < levels.length; i++) {
+      if (each == 2) {
+        wire[2 * i] = (byte) (levels[i] >> 8);
+      }
+      wire[each * i + each - 1] = (byte) levels[i];
+    }
+    return new Levels(wire, each);
   }
 
   /** Returns the number of channels. */
   public int size() {
-    return wire.length;
+    return wire.length / bytesEach;
   }
 
-  /** Returns one level, 0 to 255. */
+  /** Returns one level. */
   public int at(int channel) {
-    return wire[channel] & 0xff;
+    return bytesEach == 1
+        ? wire[channel] & 0xff
+        : (wire[2 * channel] & 0xff) << 8 | wire[2 * channel + 1] & 0xff;
+  }
+
+  /** Returns the sums of the levels by their position among the channels of an emitter. */
+  public long[] sums(int channelsPerEmitter) {
+    long[] sums = new long[channelsPerEmitter];
+    int size = size();
+    for (int i = 0, position = 0; i < size; i++) {
+      sums[position] += at(i);
+      position = position + 1 == channelsPerEmitter ? 0 : position + 1;
+    }
+    return sums;
   }
 
   /** Returns the sum of all levels. */
   public long sum() {
-    return sum;
+    return sums(1)[0];
   }
 
-  /** Returns a copy of the wire bytes. */
+  /** Returns a copy of the bytes: one a level up to 8 bits, two beyond, the high one first. */
   public byte[] toBytes() {
     return wire.clone();
   }
 
-  /** Copies the wire bytes into {@code target} from {@code offset} on. */
+  /** Copies the bytes into {@code target}, {@code offset} channels from its start. */
   public void copyTo(byte[] target, int offset) {
-    System.arraycopy(wire, 0, target, offset, wire.length);
+    System.arraycopy(wire, 0, target, offset * bytesEach, wire.length);
   }
 
   @Override
   public boolean equals(Object other) {
-    return other instanceof Levels that && Arrays.equals(wire, that.wire);
+    return other instanceof Levels that
+        && bytesEach == that.bytesEach
+        && Arrays.equals(wire, that.wire);
   }
 
   @Override
@@ -61,6 +89,6 @@ public final class Levels {
 
   @Override
   public String toString() {
-    return wire.length + " levels, sum " + sum;
+    return size() + " levels, sum " + sum();
   }
 }

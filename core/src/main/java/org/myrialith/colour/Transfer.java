@@ -1,5 +1,7 @@
 package org.myrialith.colour;
 
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Quantity;
 
@@ -24,6 +26,14 @@ public sealed interface Transfer {
     /** Allowed exponent. */
     public static final Bounds EXPONENT = Bounds.measure(1.0, 3.5, "");
 
+    /** How it stands in the format. */
+    public static final Kind<PowerLaw> KIND =
+        Kind.of(
+            "power",
+            "a power law with the exponent below",
+            new PowerLaw(2.2),
+            Field.measure("exponent", "Exponent, 1.0 to 3.5", EXPONENT));
+
     public PowerLaw {
       EXPONENT.require("exponent", exponent);
     }
@@ -46,6 +56,10 @@ public sealed interface Transfer {
 
   /** The curve of IEC 61966-2-1. */
   record Srgb() implements Transfer {
+    /** How it stands in the format. */
+    public static final Kind<Srgb> KIND =
+        Kind.of("srgb", "the sRGB curve: looks as on a screen", new Srgb());
+
     @Override
     public double light(double asked) {
       return asked <= 0.04045 ? asked / 12.92 : Math.pow((asked + 0.055) / 1.055, 2.4);
@@ -69,6 +83,10 @@ public sealed interface Transfer {
 
   /** The asked value is lightness L* ÷ 100 (CIE 15, κ = 24389/27): equal steps look equal. */
   record Lightness() implements Transfer {
+    /** How it stands in the format. */
+    public static final Kind<Lightness> KIND =
+        Kind.of("lightness", "CIE lightness L*: equal steps look equal", new Lightness());
+
     private static final double KAPPA = 24389.0 / 27.0;
 
     @Override

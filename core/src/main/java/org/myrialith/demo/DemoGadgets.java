@@ -3,24 +3,28 @@ package org.myrialith.demo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
+import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
+import org.myrialith.frames.Programme;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.power.School;
 
 /** The gadgets that a first start shows. Drawn by rule, the same at every start. */
 public final class DemoGadgets {
@@ -67,17 +71,19 @@ public final class DemoGadgets {
         new OneWirePixels(
             "c1", "Data line", "B0", ColourOrder.GRB, 300, List.of("f1", "f2"), PixelClass.USUAL);
     return new Gadget(
-        "Tide lantern",
-        "Shows the tide in the harbour: the window fills and empties, the line round it swells. Stands on a shelf, indoors.",
-        Controller.AVR8_32K,
-        Optional.of(new Supply("Adapter from the drawer", 5, 2)),
-        List.of(panel, strip),
-        List.of(chain),
+        new Brief(
+            "Tide lantern",
+            "Shows the tide in the harbour: the window fills and empties, the line round it swells. Stands on a shelf, indoors.",
+            Controller.AVR8_32K,
+            Optional.of(new Supply("Adapter from the drawer", 5, 2))),
+        Layout.EMPTY.withFixtures(List.of(panel, strip)),
+        new Circuits(List.of(chain)),
         new ColourSettings(new Transfer.PowerLaw(2.2), 100),
         PowerSettings.USUAL,
-        List.of(
-            new Clip("k1", "Tide with lighthouse", "f1", harbour()),
-            new Clip("k2", "Swell", "f2", swell())));
+        new Programme(
+            List.of(
+                new Clip("k1", "Tide with lighthouse", "f1", harbour()),
+                new Clip("k2", "Swell", "f2", swell()))));
   }
 
   private static List<Frame> harbour() {
@@ -177,14 +183,15 @@ public final class DemoGadgets {
       frames.add(new Frame(Picture.of(24, 1, rgb), 240));
     }
     return new Gadget(
-        "Porch buoy",
-        "A slow ember round the door, lit from a charging port.",
-        Controller.AVR8_8K,
-        Optional.of(Supply.CLASSES.get(2)),
-        List.of(strip),
-        List.of(chain),
+        new Brief(
+            "Porch buoy",
+            "A slow ember round the door, lit from a charging port.",
+            Controller.AVR8_8K,
+            Optional.of(Supply.CLASSES.get(2))),
+        Layout.EMPTY.withFixtures(List.of(strip)),
+        new Circuits(List.of(chain)),
         new ColourSettings(new Transfer.Srgb(), 60),
-        new PowerSettings(20, School.WORST_CASE, 20),
-        List.of(new Clip("k1", "Ember", "f1", frames)));
+        new PowerSettings(20, PlanningBasis.WORST_CASE, 20),
+        new Programme(List.of(new Clip("k1", "Ember", "f1", frames))));
   }
 }

@@ -2,14 +2,16 @@ package org.myrialith.demo;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import org.myrialith.brief.Brief;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.BoxFaces;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.LampDigits;
-import org.myrialith.layout.Loose;
+import org.myrialith.layout.LooseEmitters;
 import org.myrialith.layout.ModulePolygon;
 import org.myrialith.layout.Mount;
 import org.myrialith.layout.Panes;
@@ -22,6 +24,7 @@ import org.myrialith.layout.Shape;
 import org.myrialith.layout.Site;
 import org.myrialith.layout.Stack;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.Controller;
 
 /** Demo gadgets that are laid out and nothing more yet: between them they have every kind. */
 final class DemoShapes {
@@ -30,6 +33,10 @@ final class DemoShapes {
   private static Fixture fixture(
       String id, String name, Shape shape, double x, double y, String emitter) {
     return new Fixture(id, name, shape, new Mount(x, y, 0, 0, false, false, List.of(), emitter));
+  }
+
+  private static Brief brief(String title, String notes) {
+    return new Brief(title, notes, Controller.AVR8_32K, Optional.empty());
   }
 
   /** Returns a clock with digits of four sorts. */
@@ -56,15 +63,16 @@ final class DemoShapes {
         new LampDigits(List.of("###", "#.#", "#.#", "###", "#.#", "#.#", "###"), 2, 15, 10);
     Panes tide = new Panes(2, 10, 2, 6, 40, 60, 3, 50);
     return Gadget.blank("Quay clock")
-        .withWords(
-            "Quay clock",
-            "Time, berth, height of the tide and the wind, read across the room. Laid out; its circuits come later.")
-        .withSite(Site.USUAL.viewedFrom(6000))
-        .withFixture(fixture("f1", "Time", time, 20, 0, "small-red"))
-        .withFixture(fixture("f2", "Berth", berth, 262, -17, "lamp"))
-        .withFixture(fixture("f3", "Tide", tide, 0, 160, "single-warm-white"))
-        .withFixture(fixture("f4", "Wind", windDigit(), 160, 100, "filament"))
-        .withGroup(new Group("g1", "hours", List.of(new Group.Member("f1", 0, 41))));
+        .with(
+            brief(
+                "Quay clock",
+                "Time, berth, height of the tide and the wind, read across the room. Laid out; its circuits come later."))
+        .with(Site.USUAL.viewedFrom(6000))
+        .with(fixture("f1", "Time", time, 20, 0, "small-red"))
+        .with(fixture("f2", "Berth", berth, 262, -17, "lamp"))
+        .with(fixture("f3", "Tide", tide, 0, 160, "single-warm-white"))
+        .with(fixture("f4", "Wind", windDigit(), 160, 100, "filament"))
+        .with(new Group("g1", "hours", List.of(new Group.Member("f1", 0, 41))));
   }
 
   /** Thirteen filaments and a point: eight spokes, four sides and a mast. */
@@ -113,13 +121,13 @@ final class DemoShapes {
             60,
             List.of(new Point(0, 0), new Point(640, 0)));
     return Gadget.blank("Reef shelf")
-        .withWords(
-            "Reef shelf",
-            "A porthole, a gauge, a die, a coral block and a nest of fireflies on one shelf.")
-        .withSite(Site.USUAL.viewedFrom(2000))
-        .withFixture(
-            Fixture.of("f1", "Porthole", new ModulePolygon(12, 5, 42, 10, 0, 1, true), 95, 100))
-        .withFixture(
+        .with(
+            brief(
+                "Reef shelf",
+                "A porthole, a gauge, a die, a coral block and a nest of fireflies on one shelf."))
+        .with(Site.USUAL.viewedFrom(2000))
+        .with(Fixture.of("f1", "Porthole", new ModulePolygon(12, 5, 42, 10, 0, 1, true), 95, 100))
+        .with(
             Fixture.of(
                 "f2",
                 "Iris",
@@ -131,39 +139,39 @@ final class DemoShapes {
                     true),
                 95,
                 100))
-        .withFixture(
+        .with(
             Fixture.of(
                 "f3", "Brow", new Ring(List.of(new Ring.Circle(9, 120)), -40, 80, true), 95, 100))
-        .withFixture(Fixture.of("f4", "Gauge", new Bar(16, 9, 120), 300, 50))
-        .withFixture(
+        .with(Fixture.of("f4", "Gauge", new Bar(16, 9, 120), 300, 50))
+        .with(
             Fixture.of(
                 "f5",
                 "Die",
                 new BoxFaces(42, 42, 42, 1.6, 11, List.of("1", "2", "6", "5", "3", "4")),
                 300,
                 150))
-        .withFixture(Fixture.of("f6", "Coral", new Stack(4, 4, 4, 22, 22, 12), 480, 40))
-        .withFixture(Fixture.of("f7", "Fireflies", fireflies(), 470, 130))
-        .withFixture(Fixture.of("f8", "Kelp", kelp, -20, 250))
-        .withGroup(
+        .with(Fixture.of("f6", "Coral", new Stack(4, 4, 4, 22, 22, 12), 480, 40))
+        .with(Fixture.of("f7", "Fireflies", fireflies(), 470, 130))
+        .with(Fixture.of("f8", "Kelp", kelp, -20, 250))
+        .with(
             new Group(
                 "g1", "eye", List.of(new Group.Member("f1", 0, 59), new Group.Member("f2", 0, 36))))
-        .withGroup(new Group("g2", "left of the gauge", List.of(new Group.Member("f4", 0, 7))));
+        .with(new Group("g2", "left of the gauge", List.of(new Group.Member("f4", 0, 7))));
   }
 
-  private static Loose fireflies() {
+  private static LooseEmitters fireflies() {
     Random random = new Random(7);
-    List<Loose.Bead> beads = new ArrayList<>();
+    List<LooseEmitters.Single> singles = new ArrayList<>();
     for (int i = 0; i < 12; i++) {
       double angle = i * 2.4;
       double far = 12 + 4.5 * i;
-      beads.add(
-          new Loose.Bead(
+      singles.add(
+          new LooseEmitters.Single(
               Math.rint(60 + far * Math.cos(angle)),
               Math.rint(50 + far * 0.7 * Math.sin(angle)),
               Math.rint(random.nextDouble() * 20),
               "firefly " + (i + 1)));
     }
-    return new Loose(beads);
+    return new LooseEmitters(singles);
   }
 }

@@ -1,6 +1,11 @@
 package org.myrialith.drive;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Bounds;
+import org.myrialith.layout.Fixture;
+import org.myrialith.parts.EmitterKind;
 
 /** What drives a group of fixtures, in order, one way. Immutable. */
 public sealed interface Circuit permits OneWirePixels {
@@ -16,9 +21,49 @@ public sealed interface Circuit permits OneWirePixels {
   /** Returns the circuit with other fixtures. */
   Circuit withFixtures(List<String> ids);
 
-  /** Returns the circuit with a fixture at its end, moved there if it was in it. */
-  Circuit withAtEnd(String fixture);
+  /** Returns whether it can drive emitters of a kind. */
+  boolean drives(EmitterKind kind);
+
+  /** Returns in a few words what it drives. */
+  String drives();
+
+  /**
+   * Works it out.
+   *
+   * @param members its fixtures in their order
+   */
+  CircuitPlan plan(List<Fixture> members, Brief brief);
 
   /** Returns the circuit without a fixture. */
-  Circuit without(String fixture);
+  default Circuit without(String fixture) {
+    return withFixtures(fixtures().stream().filter(id -> !id.equals(fixture)).toList());
+  }
+
+  /** Returns the circuit with a fixture at its end, moved there if it was in it. */
+  default Circuit withAtEnd(String fixture) {
+    return with(fixture, without(fixture).fixtures().size() + 1);
+  }
+
+  /**
+   * Returns the circuit with one of its fixtures at another place, or put in there.
+   *
+   * @param place from 1
+   */
+  default Circuit with(String fixture, int place) {
+    List<String> ids = new ArrayList<>(fixtures());
+    ids.remove(fixture);
+    Bounds.count(1, ids.size() + 1).require("place", place);
+    ids.add(place - 1, fixture);
+    return withFixtures(ids);
+  }
+
+  /**
+   * Returns the circuit with one of its fixtures some places further on, no farther than its ends.
+   *
+   * @param by below 0 for earlier
+   */
+  default Circuit moved(String fixture, int by) {
+    int place = fixtures().indexOf(fixture) + 1;
+    return place == 0 ? this : with(fixture, Math.max(1, Math.min(fixtures().size(), place + by)));
+  }
 }

@@ -1,12 +1,19 @@
 package org.myrialith.drive;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.brief.Brief;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Part;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 
 /**
@@ -29,15 +36,37 @@ public record OneWirePixels(
   /** Allowed latch gap. */
   public static final Bounds LATCH = Bounds.count(50, 2000, "µs");
 
-  /** Bits of a pixel: three channels of 8. */
-  public static final int BITS_PER_PIXEL = 24;
-
   /** Time of one bit (ns). */
   public static final int BIT_NANOS = 1250;
 
+  /** How it stands in the format. */
+  public static final Kind<OneWirePixels> KIND =
+      Kind.of(
+          "one-wire-pixels",
+          "one-wire RGB pixels",
+          usual("c1", List.of()),
+          Field.id("id"),
+          Field.named("name", "Name"),
+          Field.words("dataPin", "Data pin", Types.Words.Rule.ANY)
+              .explained("port letter and bit, such as B0"),
+          Field.of(
+              "colourOrder",
+              "Order of colours",
+              Types.Choice.of(ColourOrder.values(), ColourOrder::name, ColourOrder::name)),
+          Field.count("latchGapMicros", "Latch gap", LATCH),
+          Part.of("pixel", PixelClass.DESCRIPTION),
+          Field.rows(
+                  "fixtures",
+                  "Fixtures",
+                  new Types.Words(Types.Words.Rule.ANY),
+                  0,
+                  Layout.MOST_FIXTURES)
+              .or(List.of())
+              .explained("identifiers in the order the data runs"));
+
   public OneWirePixels {
-    Text.id("id", id);
-    name = Text.name("name", name);
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
     if (!dataPin.matches("[A-D][0-7]")) {
       throw new InputException(
           "dataPin", dataPin, "a port letter A to D and a bit 0 to 7, such as B0");
@@ -57,41 +86,33 @@ public record OneWirePixels(
         id, "Data line", "B0", ColourOrder.GRB, 300, fixtures, PixelClass.USUAL);
   }
 
-  /**
-   * Returns the chain with one of its fixtures at another place, or put in there.
-   *
-   * @param place from 1
-   */
-  public OneWirePixels with(String fixture, int place) {
-    List<String> ids = new ArrayList<>(fixtures);
-    ids.remove(fixture);
-    Bounds.count(1, ids.size() + 1).require("place", place);
-    ids.add(place - 1, fixture);
-    return withFixtures(ids);
+  /** Returns the line on another pin. */
+  public OneWirePixels onPin(String pin) {
+    return new OneWirePixels(id, name, pin, colourOrder, latchGapMicros, fixtures, pixel);
   }
 
-  /**
-   * Returns the chain with one of its fixtures some places further on, no farther than its ends.
-   *
-   * @param by below 0 for earlier
-   */
-  public OneWirePixels moved(String fixture, int by) {
-    int place = fixtures.indexOf(fixture) + 1;
-    return place == 0 ? this : with(fixture, Math.max(1, Math.min(fixtures.size(), place + by)));
-  }
-
-  @Override
-  public OneWirePixels withAtEnd(String fixture) {
-    return without(fixture).with(fixture, without(fixture).fixtures.size() + 1);
-  }
-
-  @Override
-  public OneWirePixels without(String fixture) {
-    return withFixtures(fixtures.stream().filter(id -> !id.equals(fixture)).toList());
+  /** Returns the line with another class of pixels. */
+  public OneWirePixels withPixel(PixelClass other) {
+    return new OneWirePixels(id, name, dataPin, colourOrder, latchGapMicros, fixtures, other);
   }
 
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
     return new OneWirePixels(id, name, dataPin, colourOrder, latchGapMicros, ids, pixel);
+  }
+
+  @Override
+  public boolean drives(EmitterKind kind) {
+    return kind == EmitterKind.ONE_WIRE_RGB;
+  }
+
+  @Override
+  public String drives() {
+    return EmitterKind.ONE_WIRE_RGB.title();
+  }
+
+  @Override
+  public OneWirePlan plan(List<Fixture> members, Brief brief) {
+    return new OneWirePlan(this, members, brief);
   }
 }

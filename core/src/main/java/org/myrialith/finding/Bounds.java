@@ -1,5 +1,7 @@
 package org.myrialith.finding;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 /**
  * The range that a field allows, ends included.
  *
@@ -31,12 +33,12 @@ public record Bounds(double min, double max, String unit, boolean whole) {
   /** Returns the range in words, such as "a whole number from 1 to 256". */
   public String allowed() {
     String unitText = unit.isEmpty() ? "" : " " + unit;
-    return "%s from %s to %s%s"
-        .formatted(
-            whole ? "a whole number" : "a number",
-            Quantity.number(min),
-            Quantity.number(max),
-            unitText);
+    return phrase(
+        "%s from %s to %s%s",
+        whole ? "a whole number" : "a number",
+        Quantity.number(min),
+        Quantity.number(max),
+        unitText);
   }
 
   /**

@@ -1,5 +1,7 @@
 package org.myrialith.finding;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 /**
  * Something the maker entered that can't be taken.
  *
@@ -25,10 +27,10 @@ public record InputError(String field, String value, String allowed) {
 
   /** Returns the error as one sentence. */
   public String sentence() {
-    return "%s: read %s, allowed is %s."
-        .formatted(
-            field.isEmpty() ? "input" : field,
-            value.isEmpty() ? "nothing" : "“" + value + "”",
-            allowed);
+    return phrase(
+        "%s: read %s, allowed is %s.",
+        field.isEmpty() ? "input" : field,
+        value.isEmpty() ? "nothing" : "“" + value + "”",
+        allowed);
   }
 }

@@ -3,7 +3,12 @@ package org.myrialith.finding;
 /**
  * A change that would mend a finding.
  *
- * @param key names it within its finding; applying it works the plan out again
  * @param label what the button says
+ * @param change what it does
  */
-public record Remedy(String key, String label) {}
+public record Remedy(String label, Change change) {
+  /** Returns its name within its finding. */
+  public String key() {
+    return change.key();
+  }
+}

@@ -1,5 +1,6 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.nio.charset.StandardCharsets;
@@ -15,9 +16,10 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Holds;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.PixelClass;
 
 /**
  * Firmware for a show: how its frames are packed, what it takes of the controller, and its files.
@@ -27,9 +29,15 @@ import org.myrialith.parts.PixelClass;
  * @param packings flash that the frames take in each packing (bytes); a packing that can't be is
  *     left out
  * @param tableBytes flash taken by all tables, frames included (bytes)
+ * @param holds whether the player keeps up with the show
  */
 public record FirmwarePlan(
-    FirmwareWork work, Packing.Packed packed, Map<Packing, Integer> packings, int tableBytes) {
+    FirmwareWork work,
+    Packing.Packed packed,
+    Map<Packing, Integer> packings,
+    int tableBytes,
+    Holds holds)
+    implements StepPlan {
   /**
    * RAM left to the stack: the deepest call chain of the player takes less (measured in
    * simulation).
@@ -42,8 +50,8 @@ public record FirmwarePlan(
   /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
     List<Levels> frames =
-        work.levels().stream().flatMap(clip -> clip.perFrame().stream()).distinct().toList();
-    if (frames.isEmpty() || work.chain().pixels() == 0) {
+        work.sent().clips().stream().flatMap(c -> c.perFrame().stream()).distinct().toList();
+    if (frames.isEmpty() || work.lines().isEmpty()) {
       return Optional.empty();
     }
     Map<Packing, Integer> sizes = new LinkedHashMap<>();
@@ -56,16 +64,40 @@ public record FirmwarePlan(
       }
     }
     int tableBytes = new FramesHeader(work, smallest).tableBytes();
-    return Optional.of(new FirmwarePlan(work, smallest, sizes, tableBytes));
+    Holds holds = new PlayTime(work, smallest).holds();
+    return Optional.of(new FirmwarePlan(work, smallest, sizes, tableBytes, holds));
+  }
+
+  @Override
+  public Step step() {
+    return Step.FIRMWARE;
+  }
+
+  @Override
+  public String headline() {
+    return Quantity.text(flashBytes(), "bytes");
   }
 
   private Controller controller() {
-    return work.chain().controller();
+    return work.controller();
+  }
+
+  private boolean limited() {
+    return work.sent().limiter().isPresent();
+  }
+
+  private int clips() {
+    return work.sent().clips().size();
   }
 
   private int codeBytes() {
-    return CodeSize.bytes(
-        controller(), packed.packing(), work.limiter().isPresent(), work.levels().size() > 1);
+    return work.target().codeBytes(packed.packing(), limited(), clips() > 1, work.lines().size());
+  }
+
+  /** Returns whether it fits into the controller, flash and RAM. */
+  public boolean fits() {
+    return flashBytes() <= controller().flashBytes()
+        && ramWithStackBytes() <= controller().ramBytes();
   }
 
   /** Returns the estimate of all flash taken (bytes). */
@@ -75,17 +107,10 @@ public record FirmwarePlan(
 
   /** Returns the RAM taken by variables (bytes), the stack on top of it. */
   public int ramBytes() {
-    return work.chain().pixels() * PixelClass.CHANNELS
-        + counterBytes()
-        + BYTES_PER_CLIP * work.levels().size();
-  }
-
-  /**
-   * Time left of the show 4, time to catch up 4, last look at the timer 2, or 1 on the class with
-   * an 8-bit timer.
-   */
-  private int counterBytes() {
-    return controller() == Controller.AVR8_8K ? 9 : 10;
+    int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
+    return work.sent().wiring().bufferBytes()
+        + work.target().counterBytes(limited())
+        + perClip * clips();
   }
 
   /** Returns the RAM taken with the stack (bytes). */
@@ -113,19 +138,20 @@ public record FirmwarePlan(
         "RAM, estimated",
         ramWithStackBytes(),
         "bytes",
-        "pixels × 3 + counters + clips × 4 + stack",
+        "frame buffer + counters + clips × 4, 5 with the limiter, + stack",
         List.of(
-            given("pixels", work.chain().pixels(), ""),
-            given("counters", counterBytes(), "bytes"),
-            given("clips", work.levels().size(), ""),
+            given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
+            given("counters", work.target().counterBytes(limited()), "bytes"),
+            given("clips", clips(), ""),
             given("stack", STACK_BYTES, "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
   }
 
-  /** Returns the numbers of the firmware. */
+  @Override
   public List<Reckoning> reckonings() {
     List<Reckoning> numbers = new ArrayList<>(List.of(flash(), ram()));
+    numbers.addAll(holds.working());
     packings.forEach(
         (packing, bytes) ->
             numbers.add(
@@ -151,12 +177,11 @@ public record FirmwarePlan(
   /** Over this share there is little left for changes (common practice). */
   private static final double ROOMY_SHARE = 0.9;
 
-  /** Returns the judgements on the firmware. */
+  @Override
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
     findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
     findings.add(fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram()));
-    shortHold().ifPresent(findings::add);
     return List.copyOf(findings);
   }
 
@@ -168,8 +193,9 @@ public record FirmwarePlan(
                 Step.FIRMWARE,
                 key,
                 verdict,
-                "Takes %s of %s of %s."
-                    .formatted(Quantity.text(takes, "bytes"), Quantity.text(has, "bytes"), what))
+                phrase(
+                    "Takes %s of %s of %s.",
+                    Quantity.text(takes, "bytes"), Quantity.text(has, "bytes"), what))
             .restingOn(number);
     return verdict == Verdict.HOLDS
         ? finding
@@ -177,25 +203,6 @@ public record FirmwarePlan(
             what.equals("flash")
                 ? "Use fewer frames or fewer different colours, or take a controller class with more flash."
                 : "Use fewer pixels, or take a controller class with more RAM.");
-  }
-
-  private Optional<Finding> shortHold() {
-    int sendMicros = work.chain().frameMicros();
-    long late =
-        work.show().moments().stream().filter(m -> m.holdMillis() * 1000L < sendMicros).count();
-    if (late == 0) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        Finding.of(
-                Step.FRAMES,
-                "hold-too-short",
-                Verdict.BREAKS,
-                "%d of %d moments are held shorter than a frame takes to send, %s."
-                    .formatted(
-                        late, work.show().moments().size(), Quantity.text(sendMicros * 1e-6, "s")))
-            .advising("Hold those frames longer, or line up the frames of the clips.")
-            .restingOn(work.chain().dataTime()));
   }
 
   /**
@@ -210,18 +217,13 @@ public record FirmwarePlan(
     put(files, "player.h", SourceText.read("player.h"));
     put(files, "player.c", SourceText.read("player.c"));
     put(files, "board.c", board());
-    put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", controller().core()));
-    put(files, "waveform.vcd", new Waveform(new SentMoments(work)).text());
+    put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", work.target().core()));
+    put(files, "waveform.vcd", new Waveform(work).text());
     return files;
   }
 
   private String board() {
-    String pin = work.chain().circuit().dataPin();
-    return SourceText.read("board.c")
-        .replace("@PIN@", pin)
-        .replace("@PORT@", pin.substring(0, 1))
-        .replace("@BIT@", pin.substring(1))
-        .replace("@LATCH@", String.valueOf(work.chain().circuit().latchGapMicros()));
+    return new BoardFile(work).text();
   }
 
   private static void put(Map<String, byte[]> files, String name, String text) {

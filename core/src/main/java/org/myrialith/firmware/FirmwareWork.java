@@ -1,19 +1,30 @@
 package org.myrialith.firmware;
 
 import java.util.List;
-import java.util.Optional;
-import org.myrialith.drive.ChainPlan;
-import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Show;
-import org.myrialith.power.Limiter;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.frames.Sent;
+import org.myrialith.parts.Controller;
 
 /**
  * What firmware is made from.
  *
- * @param chain the data line
- * @param show its moments
- * @param levels of the clips of the show
- * @param limiter that the player carries, if any
+ * @param sent what goes down the wires
  */
-public record FirmwareWork(
-    ChainPlan chain, Show show, List<ClipLevels> levels, Optional<Limiter> limiter) {}
+public record FirmwareWork(Controller controller, Sent sent) {
+  /** Returns the circuits that have something to send, in their order. */
+  List<CircuitPlan> lines() {
+    return sent.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
+  }
+
+  /** Returns the target that builds for this controller. */
+  FirmwareTarget target() {
+    return FirmwareTarget.of(controller);
+  }
+
+  /** Returns where the levels of a line begin in the player's buffer (bytes). */
+  int firstByte(int circuit) {
+    return sent.wiring().plans().subList(0, circuit).stream()
+        .mapToInt(CircuitPlan::bufferBytes)
+        .sum();
+  }
+}

@@ -1,16 +1,22 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Limiter;
 
 /**
  * The text of {@code frames.h}: all frames of the show as tables for the player.
@@ -23,10 +29,19 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns the bytes of flash that the tables take, frame data included. */
   int tableBytes() {
-    int frames = work.levels().stream().mapToInt(c -> c.perFrame().size()).sum();
+    int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
     int data = packed.bytes() - packed.palette().length;
     int offset = data > NARROW ? 4 : 2;
-    return packed.bytes() + frames * (2 + offset) + work.levels().size() * 8;
+    int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * 4 : 0;
+    return packed.bytes() + frames * (2 + offset) + clips().size() * 8 + limiter;
+  }
+
+  private List<ClipLevels> clips() {
+    return work.sent().clips();
+  }
+
+  private Optional<Limiter> limiter() {
+    return work.sent().limiter();
   }
 
   private byte[] packedData() {
@@ -70,13 +85,20 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   private void constants(StringBuilder out) {
     define(out, "PACKING", "PACKED_" + packed.packing().name());
-    define(out, "CHAIN_BYTES", work.chain().bufferBytes() + "u");
-    define(out, "CLIPS", String.valueOf(work.levels().size()));
-    define(out, "SHOW_MS", work.show().lengthMillis() + "UL");
-    work.limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.levelSum() + "UL"));
+    define(out, "CHAIN_BYTES", work.sent().wiring().bufferBytes() + "u");
+    define(out, "CLIPS", String.valueOf(clips().size()));
+    define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
+    define(out, "LINES", String.valueOf(work.lines().size()));
+    limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.limit() + "UL"));
+    limiter()
+        .ifPresent(
+            limiter -> {
+              int most =
+                  work.lines().stream().mapToInt(CircuitPlan::channelsPerEmitter).max().orElse(1);
+              define(out, "MOST_CHANNELS", Integer.toString(most));
+            });
     if (packed.packing() == Packing.PALETTE) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");
-      define(out, "INDEX_MASK", ((1 << packed.indexBits()) - 1) + "u");
     }
     out.append('\n');
   }
@@ -89,27 +111,49 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     List<Integer> first = new ArrayList<>();
     List<Integer> counts = new ArrayList<>();
     int next = 0;
-    for (ClipLevels clip : work.levels()) {
+    for (ClipLevels clip : clips()) {
       first.add(next);
       counts.add(clip.perFrame().size());
       next += clip.perFrame().size();
     }
-    words(out, "clip_first_pixel", work.levels().stream().map(ClipLevels::firstPixel).toList());
-    words(out, "clip_pixels", work.levels().stream().map(c -> c.fixture().count()).toList());
+    words(out, "clip_first_byte", clips().stream().map(this::firstByte).toList());
+    words(out, "clip_pixels", clips().stream().map(c -> c.cells().length).toList());
     words(out, "clip_first_frame", first);
     words(out, "clip_frames", counts);
     words(
         out,
         "frame_hold_ms",
-        work.levels().stream()
-            .flatMap(c -> c.clip().frames().stream())
-            .map(Frame::holdMillis)
-            .toList());
+        clips().stream().flatMap(c -> c.clip().frames().stream()).map(Frame::holdMillis).toList());
     offsets(out);
+    limiter().ifPresent(limiter -> weights(out, limiter));
     if (packed.packing() == Packing.PALETTE) {
       bytes(out, "palette", packed.palette());
     }
     bytes(out, "frame_data", packedData());
+  }
+
+  private int firstByte(ClipLevels clip) {
+    int each = clip.plan().bufferBytes() / clip.plan().emitters();
+    return work.firstByte(clip.spot().circuit()) + clip.spot().emitter() * each;
+  }
+
+  /** What the limiter adds up: the weighted sum of each frame, and the lines that it scales. */
+  private void weights(StringBuilder out, Limiter limiter) {
+    table(
+        out,
+        "uint32_t",
+        "frame_sum",
+        clips().stream()
+            .flatMap(
+                c ->
+                    c.sums().stream()
+                        .map(
+                            s ->
+                                Arrays.stream(s).sum()
+                                    * limiter.weights().get(c.spot().circuit()))));
+    words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
+    words(
+        out, "line_channels", work.lines().stream().map(CircuitPlan::channelsPerEmitter).toList());
   }
 
   private void offsets(StringBuilder out) {
@@ -120,7 +164,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       next += frame.getValue().length;
     }
     List<Integer> offsets =
-        work.levels().stream().flatMap(c -> c.perFrame().stream()).map(places::get).toList();
+        clips().stream().flatMap(c -> c.perFrame().stream()).map(places::get).toList();
     boolean wide = next > NARROW;
     out.append("#define READ_OFFSET(at) ")
         .append(wide ? "READ_LONG(at)" : "READ_WORD(at)")
@@ -136,9 +180,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     table(out, "uint8_t", name, IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff));
   }
 
-  private static void table(StringBuilder out, String type, String name, Stream<Integer> values) {
+  private static void table(
+      StringBuilder out, String type, String name, Stream<? extends Number> values) {
     List<String> all = values.map(String::valueOf).toList();
-    out.append("static const %s %s[%d] PROGMEM = {\n".formatted(type, name, all.size()));
+    out.append(phrase("static const %s %s[%d] PROGMEM = {\n", type, name, all.size()));
     for (int at = 0; at < all.size(); at += 16) {
       out.append("  ")
           .append(

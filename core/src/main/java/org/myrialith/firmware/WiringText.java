@@ -1,30 +1,27 @@
 package org.myrialith.firmware;
 
 import java.util.List;
-import java.util.Optional;
-import org.myrialith.drive.ChainPlan;
+import org.myrialith.brief.Brief;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Quantity;
 import org.myrialith.layout.Fixture;
-import org.myrialith.parts.Supply;
+import org.myrialith.parts.Controller;
 import org.myrialith.power.PowerPlan;
 
 /**
  * Wiring and first start in words, ground first.
  *
- * @param title of the gadget
- * @param fixtures in the order the data runs
+ * @param plan of the firmware that it goes with
+ * @param resting fixtures that are laid out but not driven
  */
-public record WiringText(
-    String title,
-    List<Fixture> fixtures,
-    ChainPlan chain,
-    Optional<Supply> supply,
-    PowerPlan power) {
+public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<Fixture> resting) {
 
   /** Returns the text of README.txt. */
   public String text() {
     StringBuilder out = new StringBuilder();
-    out.append(title).append("\n\n");
+    out.append(brief.title()).append("\n\n");
+    unfit(out);
     wiring(out);
     current(out);
     out.append(
@@ -61,14 +58,59 @@ public record WiringText(
         "  1. Ground of the supply to ground of the controller and to ground of the first pixel.\n");
     out.append(
         "  2. A capacitor of 470 to 1000 uF across the supply where it enters the pixels; mind its polarity.\n");
-    out.append("  3. Data: pin ")
-        .append(chain.circuit().dataPin())
+    int step = 3;
+    for (CircuitPlan line : plan.work().lines()) {
+      step = line(out, line, step);
+    }
+    out.append("  ").append(step).append(". Last: plus of the supply");
+    brief
+        .supply()
+        .ifPresent(
+            s ->
+                out.append(" (")
+                    .append(s.name())
+                    .append(", ")
+                    .append(Quantity.text(s.volts(), "V"))
+                    .append(", ")
+                    .append(Quantity.text(s.amps(), "A"))
+                    .append(')'));
+    out.append(" to the controller and to the pixels.\n");
+    out.append("  The data-out of the last pixel of a line stays open.\n");
+  }
+
+  /** What does not fit is said before anything else. */
+  private void unfit(StringBuilder out) {
+    Controller controller = brief.controller();
+    if (!plan.fits()) {
+      out.append("THIS DOES NOT RUN ON THE CONTROLLER THAT WAS CHOSEN\n");
+      out.append("  It takes ")
+          .append(Quantity.text(plan.flashBytes(), "bytes"))
+          .append(" of ")
+          .append(Quantity.text(controller.flashBytes(), "bytes"))
+          .append(" of flash and ")
+          .append(Quantity.text(plan.ramWithStackBytes(), "bytes"))
+          .append(" of ")
+          .append(Quantity.text(controller.ramBytes(), "bytes"))
+          .append(" of RAM.\n\n");
+    }
+    if (!resting.isEmpty()) {
+      out.append("Laid out, but not driven by this firmware: ")
+          .append(String.join(", ", resting.stream().map(Fixture::name).toList()))
+          .append(".\n\n");
+    }
+  }
+
+  private static int line(StringBuilder out, CircuitPlan line, int first) {
+    int step = first;
+    OneWirePixels circuit = (OneWirePixels) line.circuit();
+    out.append("  ")
+        .append(step++)
+        .append(". Data: pin ")
+        .append(circuit.dataPin())
         .append(
             " of the controller through 330 ohm to data-in of the first pixel; keep it short.\n");
-    int step = 4;
-    for (int i = 0; i < fixtures.size(); i++) {
-      Fixture fixture = fixtures.get(i);
-      String from = i == 0 ? "the resistor" : "data-out of " + fixtures.get(i - 1).name();
+    String from = "the resistor";
+    for (Fixture fixture : line.fixtures()) {
       out.append("  ")
           .append(step++)
           .append(". ")
@@ -78,19 +120,9 @@ public record WiringText(
           .append("): data-in from ")
           .append(from)
           .append(".\n");
+      from = "data-out of " + fixture.name();
     }
-    out.append("  ").append(step).append(". Last: plus of the supply");
-    supply.ifPresent(
-        s ->
-            out.append(" (")
-                .append(s.name())
-                .append(", ")
-                .append(Quantity.text(s.volts(), "V"))
-                .append(", ")
-                .append(Quantity.text(s.amps(), "A"))
-                .append(')'));
-    out.append(" to the controller and to the pixels.\n");
-    out.append("  The data-out of the last pixel stays open.\n");
+    return step;
   }
 
   private void current(StringBuilder out) {
@@ -108,7 +140,7 @@ public record WiringText(
             l ->
                 out.append(
                     "  The player limits the sum of all levels to "
-                        + l.levelSum()
+                        + l.limit()
                         + ": do not take LIMIT_SUM out, the supply is planned for it.\n"));
   }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.formats;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -77,7 +79,7 @@ record GifOutline(int columns, int rows, List<Part> parts) {
       if (columns == 0 || rows == 0 || x + columns > canvasColumns || y + rows > canvasRows) {
         throw new ImageRefused(
             "part",
-            "%d × %d at %d, %d".formatted(columns, rows, x, y),
+            phrase("%d × %d at %d, %d", columns, rows, x, y),
             "within the canvas of " + canvasColumns + " × " + canvasRows);
       }
       skipTable(next());

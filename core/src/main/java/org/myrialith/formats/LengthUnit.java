@@ -1,6 +1,8 @@
 package org.myrialith.formats;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** A unit of length in a file. */
 public enum LengthUnit {
@@ -29,20 +31,25 @@ public enum LengthUnit {
     return millimetres;
   }
 
-  /** Returns the unit of that symbol, or null. */
-  public static LengthUnit of(String key) {
-    for (LengthUnit unit : values()) {
-      if (unit.key.equals(key)) {
-        return unit;
-      }
-    }
-    return null;
+  /** Returns the unit of that symbol. */
+  public static Optional<LengthUnit> of(String key) {
+    return Arrays.stream(values()).filter(unit -> unit.key.equals(key)).findFirst();
   }
 
-  /** Returns the unit that a header names at its end, or null. */
-  static LengthUnit namedIn(String header) {
+  /** Returns the unit that a word means, such as {@code in}, {@code inches} or a double prime. */
+  static Optional<LengthUnit> meant(String word) {
+    String bare = word.strip().toLowerCase(Locale.ROOT);
+    return switch (bare) {
+      case "\"", "inch", "inches" -> Optional.of(INCH);
+      case "mils", "thou" -> Optional.of(MIL);
+      default -> of(bare);
+    };
+  }
+
+  /** Returns the unit that a header names at its end. */
+  static Optional<LengthUnit> namedIn(String header) {
     String bare = header.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", " ").strip();
     String last = bare.substring(bare.lastIndexOf(' ') + 1);
-    return last.startsWith("inch") ? INCH : bare.contains(" ") ? of(last) : null;
+    return bare.contains(" ") || last.startsWith("inch") ? meant(last) : Optional.empty();
   }
 }

@@ -174,10 +174,7 @@ public record PositionTable(
         } else {
           at.put(meaning, i);
           taken.add(meaning + " from “" + shortened(cell) + "”");
-          LengthUnit named = LengthUnit.namedIn(cell);
-          if (named != null) {
-            units.put(meaning, named);
-          }
+          LengthUnit.namedIn(cell).ifPresent(named -> units.put(meaning, named));
         }
       }
       for (String needed : List.of("x", "y")) {

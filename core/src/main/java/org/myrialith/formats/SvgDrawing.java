@@ -1,5 +1,7 @@
 package org.myrialith.formats;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.FlatteningPathIterator;
@@ -262,17 +264,13 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
         case "polygon" -> path(points(text("points"), "Z"), way);
         case "line" ->
             path(
-                "M%s,%sL%s,%s".formatted(number("x1"), number("y1"), number("x2"), number("y2")),
+                phrase("M%s,%sL%s,%s", number("x1"), number("y1"), number("x2"), number("y2")),
                 way);
         case "rect" ->
             path(
-                "M%s,%sh%sv%sh%sZ"
-                    .formatted(
-                        number("x"),
-                        number("y"),
-                        number("width"),
-                        number("height"),
-                        -number("width")),
+                phrase(
+                    "M%s,%sh%sv%sh%sZ",
+                    number("x"), number("y"), number("width"), number("height"), -number("width")),
                 way);
         default -> {}
       }

@@ -1,33 +1,46 @@
 package org.myrialith.formats;
 
+import java.util.List;
+
 /**
- * Writes a value change dump (IEEE 1364-2005, clause 18) of one wire, time scale 1 ns.
+ * Writes a value change dump (IEEE 1364-2005, clause 18) of one-bit wires, time scale 1 ns.
  *
  * <p>Instances are mutable and belong to one thread. Readers need initial values at time 0, no edge
  * there, and a bare last time well after the last edge.
  */
 public final class ValueChangeDump {
+  private static final char FIRST_ID = '!';
+
   private final StringBuilder text = new StringBuilder();
+  private final boolean[] high;
   private long last;
-  private boolean high;
   private int edges;
 
-  /** Starts a dump of a wire that is low at time 0. */
-  public ValueChangeDump(String wire) {
-    text.append("$timescale 1 ns $end\n$scope module gadget $end\n$var wire 1 ! ")
-        .append(wire)
-        .append(" $end\n$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n0!\n$end\n");
+  /** Starts a dump of wires that are low at time 0. */
+  public ValueChangeDump(List<String> wires) {
+    high = new boolean[wires.size()];
+    text.append("$timescale 1 ns $end\n$scope module gadget $end\n");
+    for (int w = 0; w < high.length; w++) {
+      text.append("$var wire 1 ").append((char) (FIRST_ID + w)).append(' ');
+      text.append(wires.get(w)).append(" $end\n");
+    }
+    text.append("$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
+    for (int w = 0; w < high.length; w++) {
+      text.append('0').append((char) (FIRST_ID + w)).append('\n');
+    }
+    text.append("$end\n");
   }
 
-  /** Sets the wire at a time (ns) after the last one. */
-  public void set(long nanos, boolean toHigh) {
+  /** Sets a wire at a time (ns) after the last one. */
+  public void set(int wire, long nanos, boolean toHigh) {
     if (nanos <= last) {
       throw new IllegalArgumentException("time " + nanos + " ns is not after " + last + " ns");
     }
-    if (toHigh != high) {
-      text.append('#').append(nanos).append('\n').append(toHigh ? '1' : '0').append("!\n");
+    if (toHigh != high[wire]) {
+      text.append('#').append(nanos).append('\n').append(toHigh ? '1' : '0');
+      text.append((char) (FIRST_ID + wire)).append('\n');
       last = nanos;
-      high = toHigh;
+      high[wire] = toHigh;
       edges++;
     }
   }

@@ -3,8 +3,11 @@ package org.myrialith.frames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * Frames on one fixture, all of one size. Immutable.
@@ -16,10 +19,20 @@ public record Clip(String id, String name, String fixture, List<Frame> frames) {
   /** Most frames of a clip. */
   public static final int MOST_FRAMES = 2000;
 
+  /** How it stands in the format. */
+  public static final Description<Clip> DESCRIPTION =
+      Description.of(
+          Clip.class,
+          Field.id("id"),
+          Field.named("name", "Name"),
+          Field.words("fixture", "Fixture", Types.Words.Rule.ANY)
+              .explained("the fixture it plays on; one clip a fixture"),
+          Field.rows("frames", "Frames", Frame.DESCRIPTION, 1, MOST_FRAMES));
+
   public Clip {
-    Text.id("id", id);
-    name = Text.name("name", name);
-    Text.id("fixture", fixture);
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
+    TextRules.id("fixture", fixture);
     frames = List.copyOf(frames);
     if (frames.isEmpty() || frames.size() > MOST_FRAMES) {
       throw new InputException(

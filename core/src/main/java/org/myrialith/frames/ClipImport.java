@@ -1,5 +1,7 @@
 package org.myrialith.frames;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.formats.ImageBounds;
@@ -50,10 +52,10 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
         });
     List<String> notes = new ArrayList<>();
     if (changed[0] > 0) {
-      notes.add("%s no delay set; held %d ms.".formatted(frames(changed[0]), UNSET_MILLIS));
+      notes.add(phrase("%s no delay set; held %d ms.", frames(changed[0]), UNSET_MILLIS));
     }
     if (changed[1] > 0) {
-      notes.add("%s a delay over 60 s; held 60 s.".formatted(frames(changed[1])));
+      notes.add(phrase("%s a delay over 60 s; held 60 s.", frames(changed[1])));
     }
     return new ClipImport(frames, notes);
   }

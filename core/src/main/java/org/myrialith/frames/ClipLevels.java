@@ -1,73 +1,105 @@
 package org.myrialith.frames;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.ColourOrder;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Wiring;
+import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Place;
-import org.myrialith.layout.Seat;
+import org.myrialith.layout.Position;
 
 /**
- * A clip as levels, pixel after pixel in the data order of its fixture.
+ * A clip as levels, emitter after emitter in the data order of its fixture.
  *
- * @param firstPixel of the fixture in the data chain
+ * @param spot where its fixture begins on the wires
+ * @param cells of the picture that each emitter shows, {@link #DARK} for one that is never lit
  * @param perFrame levels of each frame; equal pictures share one value
+ * @param sums of the levels of each frame, by position among the channels of an emitter
  */
-public record ClipLevels(Clip clip, Fixture fixture, int firstPixel, List<Levels> perFrame) {
-  private static final int DARK = -1;
+public record ClipLevels(
+    Clip clip,
+    Fixture fixture,
+    Wiring.Spot spot,
+    CircuitPlan plan,
+    int[] cells,
+    List<Levels> perFrame,
+    List<long[]> sums) {
+  /** Stands for the cell of an emitter that is never lit. */
+  public static final int DARK = -1;
 
-  /** Works the levels out. */
+  /**
+   * Works the levels out.
+   *
+   * @param emitters of the fixture in data order
+   * @param plan of the circuit that the fixture is in
+   */
   public static ClipLevels of(
-      Clip clip, Fixture fixture, int firstPixel, LevelTable table, ColourOrder order) {
-    int[] cells = cellsInDataOrder(fixture);
+      Clip clip,
+      Fixture fixture,
+      List<Emitter> emitters,
+      Wiring.Spot spot,
+      CircuitPlan plan,
+      LevelTable table) {
+    int[] cells = cells(fixture, emitters);
     Map<String, Levels> known = new HashMap<>();
+    Map<Levels, long[]> knownSums = new HashMap<>();
     List<Levels> perFrame = new ArrayList<>();
+    List<long[]> sums = new ArrayList<>();
     for (Frame frame : clip.frames()) {
-      perFrame.add(
+      Levels levels =
           known.computeIfAbsent(
-              frame.picture().hash(), hash -> levels(frame.picture().rgb(), cells, table, order)));
+              frame.picture().hash(), hash -> levels(frame.picture(), cells, plan, table));
+      perFrame.add(levels);
+      sums.add(knownSums.computeIfAbsent(levels, l -> l.sums(plan.channelsPerEmitter())));
     }
-    return new ClipLevels(clip, fixture, firstPixel, List.copyOf(perFrame));
+    return new ClipLevels(
+        clip, fixture, spot, plan, cells, List.copyOf(perFrame), List.copyOf(sums));
   }
 
-  /** Returns the sum of levels of a picture of this clip under another table. */
-  public long levelSum(Picture picture, LevelTable table) {
-    byte[] rgb = picture.rgb();
-    long sum = 0;
-    for (int cell : cellsInDataOrder(fixture)) {
-      for (int channel = 0; cell != DARK && channel < 3; channel++) {
-        sum += table.level(rgb[cell * 3 + channel] & 0xff);
-      }
-    }
-    return sum;
-  }
-
-  /** Cell of each emitter; {@link #DARK} for one that is never lit. */
-  private static int[] cellsInDataOrder(Fixture fixture) {
-    int[] cells = new int[fixture.count()];
-    BitSet dark = fixture.dark();
-    int i = 0;
-    for (Seat seat : fixture.seats()) {
-      Place place = seat.place();
-      cells[i] = dark.get(i) ? DARK : place.row() * fixture.seenColumns() + place.column();
-      i++;
+  private static int[] cells(Fixture fixture, List<Emitter> emitters) {
+    int columns = fixture.seenColumns();
+    int[] cells = new int[emitters.size()];
+    for (int i = 0; i < cells.length; i++) {
+      Position at = emitters.get(i).position();
+      cells[i] = emitters.get(i).dark() ? DARK : at.row() * columns + at.column();
     }
     return cells;
   }
 
-  private static Levels levels(byte[] rgb, int[] cells, LevelTable table, ColourOrder order) {
-    byte[] wire = new byte[cells.length * 3];
+  private static Levels levels(Picture picture, int[] cells, CircuitPlan plan, LevelTable table) {
+    int channels = plan.channelsPerEmitter();
+    int[] asked = new int[channels];
+    for (int position = 0; position < channels; position++) {
+      asked[position] = plan.askedChannel(position);
+    }
+    int[] wire = new int[cells.length * channels];
     for (int i = 0; i < cells.length; i++) {
-      for (int position = 0; cells[i] != DARK && position < 3; position++) {
-        int asked = rgb[cells[i] * 3 + order.channelAt(position)] & 0xff;
-        wire[i * 3 + position] = (byte) table.level(asked);
+      for (int position = 0; cells[i] != DARK && position < channels; position++) {
+        wire[i * channels + position] = table.level(picture.value(cells[i], asked[position]));
       }
     }
-    return Levels.of(wire);
+    return Levels.of(table.bits(), wire);
+  }
+
+  /**
+   * How often each asked value is shown in a picture: what the sums under any table follow from.
+   *
+   * @return counts by position among the channels of an emitter, then by asked value
+   */
+  public int[][] histogram(Picture picture) {
+    int[][] counts = new int[plan.channelsPerEmitter()][LevelTable.SIZE];
+    for (int position = 0; position < counts.length; position++) {
+      int asked = plan.askedChannel(position);
+      for (int cell : cells) {
+        if (cell != DARK) {
+          counts[position][picture.value(cell, asked)]++;
+        }
+      }
+    }
+    return counts;
   }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.frames;
 
+import java.util.Arrays;
+import java.util.Optional;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Transfer;
 import org.myrialith.formats.Raster;
@@ -39,14 +41,9 @@ public enum Fit {
     return title;
   }
 
-  /** Returns the fit of that key, or null. */
-  public static Fit of(String key) {
-    for (Fit fit : values()) {
-      if (fit.key.equals(key)) {
-        return fit;
-      }
-    }
-    return null;
+  /** Returns the fit of that key. */
+  public static Optional<Fit> of(String key) {
+    return Arrays.stream(values()).filter(fit -> fit.key.equals(key)).findFirst();
   }
 
   /** Returns the picture of an image at that size. */

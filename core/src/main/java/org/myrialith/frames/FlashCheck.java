@@ -1,21 +1,29 @@
 package org.myrialith.frames;
 
+import java.util.ArrayList;
 import java.util.List;
-import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Levels;
 
 /**
- * Whether a clip flashes so that it can bring on a seizure.
+ * Whether a clip flashes so that it can bring on a seizure, judged by what its emitters give after
+ * curve and limiter.
  *
- * <p>WCAG 2.2, 2.3.1: no more than three general flashes in any one second; a flash is a pair of
- * opposing changes of relative luminance by 10 % of the maximum or more, the darker below 0.80. The
- * area rule is taken on the safe side: a clip fails when a quarter of its cells each flash too
- * often at any time. Saturated red is not judged apart.
+ * <p>WCAG 2.2, 2.3.1: no more than three general flashes and no more than three red flashes in any
+ * one second. A general flash is a pair of opposing changes of relative luminance by 10 % of the
+ * maximum or more, the darker below 0.80. A red flash is a pair of opposing changes to or from a
+ * saturated red, R ÷ (R + G + B) of 0.8 or more, that differ by more than 20 in 320 · (R − G − B),
+ * as common practice has it, or by more than 0.2 in u′v′ (CIE 1976). Light is taken as proportional
+ * to the level, the colours of the dies as those of sRGB. The area rule is taken on the safe side:
+ * a clip fails when a quarter of its emitters each flash too often at any time.
  *
- * @param flashingShare share (0 to 1) of the cells with more than three flashes in some second
+ * @param flashingShare share (0 to 1) of the emitters with more than three flashes in some second
  */
 public record FlashCheck(double flashingShare) {
   private static final double CHANGE = 0.10;
   private static final double DARKER_BELOW = 0.80;
+  private static final double SATURATED = 0.8;
+  private static final double RED_CHANGE = 20.0 / 320;
+  private static final double CHROMA_CHANGE = 0.2;
   private static final int WINDOW_MILLIS = 1000;
 
   /** More than three flashes: seven changes, or more. */
@@ -23,66 +31,266 @@ public record FlashCheck(double flashingShare) {
 
   private static final double AREA_SHARE = 0.25;
 
+  /**
+   * Steps through all emitters that are looked at; a longer row of turns is cut into its second.
+   */
+  private static final long MOST_STEPS = 400_000_000L;
+
+  /**
+   * A stretch of time in which the clip looks the same.
+   *
+   * @param frame of the clip
+   * @param factor of the limiter in 65536ths
+   */
+  private record Turn(int frame, int factor, long startMillis) {}
+
   /** Returns whether the clip may start by itself. */
   public boolean safe() {
     return flashingShare < AREA_SHARE;
   }
 
-  /** Checks a clip as it repeats. */
-  public static FlashCheck of(Clip clip) {
-    List<Frame> frames = clip.frames();
-    Picture first = frames.get(0).picture();
-    byte[][] rgb = new byte[frames.size()][];
-    for (int f = 0; f < rgb.length; f++) {
-      rgb[f] =
-          f > 0 && frames.get(f).picture().equals(frames.get(f - 1).picture())
-              ? rgb[f - 1]
-              : frames.get(f).picture().rgb();
-    }
-    int cells = first.columns() * first.rows();
-    int flashing = 0;
-    for (int cell = 0; cell < cells; cell++) {
-      flashing += flashes(frames, rgb, cell) ? 1 : 0;
-    }
-    return new FlashCheck((double) flashing / cells);
+  /** Checks a clip by itself, as it repeats, without a limiter. */
+  public static FlashCheck of(ClipLevels clip) {
+    Row row = new Row(clip);
+    repeat(row, clip.clip(), 0);
+    return row.judged();
   }
 
-  private static boolean flashes(List<Frame> frames, byte[][] rgb, int cell) {
-    long[] times = new long[CHANGES];
-    int changes = 0;
-    double extreme = luminance(rgb[0], cell);
-    int direction = 0;
-    long now = 0;
-    int turns = turns(frames);
-    for (int i = 0; i < frames.size() * turns; i++) {
-      double here = luminance(rgb[i % frames.size()], cell);
-      double delta = here - extreme;
-      boolean along = direction != 0 && Math.signum(delta) == direction;
-      if (along) {
-        extreme = here;
-      } else if (Math.abs(delta) >= CHANGE && Math.min(here, extreme) < DARKER_BELOW) {
-        direction = (int) Math.signum(delta);
-        extreme = here;
-        times[changes % CHANGES] = now;
-        changes++;
-        if (changes >= CHANGES && now - times[changes % CHANGES] <= WINDOW_MILLIS) {
+  /**
+   * Checks a clip as the show plays it: again and again, cut off where the show starts again.
+   *
+   * @param clip position among the clips of the show
+   */
+  public static FlashCheck of(Sent sent, int clip) {
+    ClipLevels levels = sent.clips().get(clip);
+    if (sent.limiter().isEmpty() || !sent.show().whole()) {
+      return ofRepeating(sent.show(), levels);
+    }
+    Row row = new Row(levels);
+    Row[] two = {row};
+    sent.show()
+        .walk((index, start, hold, frames) -> two[0].add(frames[clip], sent.factor(frames), start));
+    // once more, so that any second across the seam is seen
+    long length = sent.show().lengthMillis();
+    int turns = (int) (1 + WINDOW_MILLIS / Math.max(1, length));
+    for (int turn = 1; turn <= turns; turn++) {
+      long from = turn * length;
+      sent.show()
+          .walk(
+              (index, start, hold, frames) -> {
+                if (start <= WINDOW_MILLIS) {
+                  two[0].add(frames[clip], sent.factor(frames), from + start);
+                }
+              });
+    }
+    return row.judged();
+  }
+
+  /** Without a limiter the clip repeats, but for the seam where the show starts again. */
+  private static FlashCheck ofRepeating(Show show, ClipLevels levels) {
+    Row repeating = new Row(levels);
+    repeat(repeating, levels.clip(), 0);
+    FlashCheck within = repeating.judged();
+    long length = show.lengthMillis();
+    long own = levels.clip().lengthMillis();
+    if (length % own == 0) {
+      return within;
+    }
+    Row seam = new Row(levels);
+    long first = Math.max(0, length / own - 1 - 2 * WINDOW_MILLIS / own) * own;
+    long now = first;
+    List<Frame> frames = levels.clip().frames();
+    for (int f = 0; now < length; f = (f + 1) % frames.size()) {
+      seam.add(f, Limiter.WHOLE, now);
+      now += frames.get(f).holdMillis();
+    }
+    repeat(seam, levels.clip(), length);
+    return new FlashCheck(Math.max(within.flashingShare(), seam.judged().flashingShare()));
+  }
+
+  private static void repeat(Row row, Clip clip, long from) {
+    long now = from;
+    int turns = clip.frames().size() == 1 ? 1 : (int) (2 + WINDOW_MILLIS / clip.lengthMillis());
+    for (int turn = 0; turn < turns; turn++) {
+      for (int f = 0; f < clip.frames().size(); f++) {
+        row.add(f, Limiter.WHOLE, now);
+        now += clip.frames().get(f).holdMillis();
+      }
+    }
+  }
+
+  /** The turns of one clip in their order. Mutable, lives within one check. */
+  private static final class Row {
+    private final ClipLevels clip;
+    private final List<Turn> turns = new ArrayList<>();
+    private final int channels;
+    private final double full;
+
+    Row(ClipLevels clip) {
+      this.clip = clip;
+      this.channels = clip.plan().channelsPerEmitter();
+      this.full = clip.plan().fullLevel();
+    }
+
+    void add(int frame, int factor, long start) {
+      if (!turns.isEmpty()) {
+        Turn last = turns.get(turns.size() - 1);
+        boolean same =
+            last.factor() == factor
+                && clip.perFrame().get(last.frame()).equals(clip.perFrame().get(frame));
+        if (same) {
+          return;
+        }
+      }
+      turns.add(new Turn(frame, factor, start));
+    }
+
+    FlashCheck judged() {
+      int emitters = clip.cells().length;
+      if (tooSlow() || (long) emitters * turns.size() > MOST_STEPS) {
+        return new FlashCheck(tooSlow() ? 0 : 1);
+      }
+      int flashing = 0;
+      for (int emitter = 0; emitter < emitters; emitter++) {
+        if (clip.cells()[emitter] != ClipLevels.DARK && flashes(emitter)) {
+          flashing++;
+        }
+      }
+      return new FlashCheck((double) flashing / emitters);
+    }
+
+    /** No seven changes of any kind within a second: nothing can flash too often. */
+    private boolean tooSlow() {
+      for (int i = CHANGES; i < turns.size(); i++) {
+        long span = turns.get(i).startMillis() - turns.get(i - CHANGES + 1).startMillis();
+        if (span <= WINDOW_MILLIS) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    private boolean flashes(int emitter) {
+      Swings light = new Swings();
+      Swings red = new Swings();
+      Swing luminance = new Swing();
+      RedSwing redness = new RedSwing();
+      for (Turn turn : turns) {
+        double[] rgb = rgb(emitter, turn);
+        double y = 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
+        boolean tooOften =
+            luminance.turned(y) && light.tooOften(turn.startMillis())
+                || redness.turned(rgb) && red.tooOften(turn.startMillis());
+        if (tooOften) {
           return true;
         }
       }
-      now += frames.get(i % frames.size()).holdMillis();
+      return false;
     }
-    return false;
+
+    private double[] rgb(int emitter, Turn turn) {
+      Levels levels = clip.perFrame().get(turn.frame());
+      double share = turn.factor() / (double) Limiter.WHOLE / full;
+      double[] rgb = new double[3];
+      for (int position = 0; position < channels; position++) {
+        int asked = clip.plan().askedChannel(position);
+        if (asked < 3) {
+          rgb[asked] = levels.at(emitter * channels + position) * share;
+        }
+      }
+      return rgb;
+    }
   }
 
-  /** Enough turns that any second across the seam is seen. */
-  private static int turns(List<Frame> frames) {
-    long length = frames.stream().mapToLong(Frame::holdMillis).sum();
-    return frames.size() == 1 ? 1 : (int) (2 + WINDOW_MILLIS / length);
+  /** Times of the last changes. */
+  private static final class Swings {
+    private final long[] times = new long[CHANGES];
+    private int changes;
+
+    boolean tooOften(long now) {
+      times[changes % CHANGES] = now;
+      changes++;
+      return changes >= CHANGES && now - times[changes % CHANGES] <= WINDOW_MILLIS;
+    }
   }
 
-  private static double luminance(byte[] rgb, int cell) {
-    return 0.2126 * LevelTable.screenLight(rgb[cell * 3] & 0xff)
-        + 0.7152 * LevelTable.screenLight(rgb[cell * 3 + 1] & 0xff)
-        + 0.0722 * LevelTable.screenLight(rgb[cell * 3 + 2] & 0xff);
+  /**
+   * Finds changes of luminance between extremes. Until the first change neither direction is known,
+   * so both extremes so far are kept: a clip may start anywhere in a swing.
+   */
+  private static final class Swing {
+    private double low = Double.POSITIVE_INFINITY;
+    private double high = Double.NEGATIVE_INFINITY;
+    private int direction;
+
+    boolean turned(double here) {
+      boolean up = direction <= 0 && here - low >= CHANGE - 1e-12 && low < DARKER_BELOW;
+      boolean down = direction >= 0 && high - here >= CHANGE - 1e-12 && here < DARKER_BELOW;
+      if (up || down) {
+        direction = up ? 1 : -1;
+        low = here;
+        high = here;
+        return true;
+      }
+      low = Math.min(low, here);
+      high = Math.max(high, here);
+      return false;
+    }
+  }
+
+  /** Finds changes to and from saturated red. */
+  private static final class RedSwing {
+    private double[] from;
+    private int direction;
+
+    boolean turned(double[] to) {
+      if (from == null) {
+        from = to;
+        return false;
+      }
+      double step = redness(to) - redness(from);
+      int way =
+          Math.abs(step) > RED_CHANGE
+              ? (int) Math.signum(step)
+              : saturated(to) == saturated(from) ? 0 : saturated(to) ? 1 : -1;
+      boolean large =
+          Math.abs(step) > RED_CHANGE || lit(from) && lit(to) && apart(from, to) > CHROMA_CHANGE;
+      if (way != 0 && way != direction && large && (saturated(from) || saturated(to))) {
+        direction = way;
+        from = to;
+        return true;
+      }
+      if (direction == 0 && !saturated(from) || Math.signum(step) == direction) {
+        from = to;
+      }
+      return false;
+    }
+
+    private static boolean lit(double[] rgb) {
+      return rgb[0] + rgb[1] + rgb[2] > 0;
+    }
+
+    private static boolean saturated(double[] rgb) {
+      return lit(rgb) && rgb[0] / (rgb[0] + rgb[1] + rgb[2]) >= SATURATED;
+    }
+
+    private static double redness(double[] rgb) {
+      return Math.max(0, rgb[0] - rgb[1] - rgb[2]);
+    }
+
+    /** Distance in u′v′ by the primaries of sRGB (IEC 61966-2-1). */
+    private static double apart(double[] one, double[] two) {
+      double[] a = uv(one);
+      double[] b = uv(two);
+      return Math.hypot(a[0] - b[0], a[1] - b[1]);
+    }
+
+    private static double[] uv(double[] rgb) {
+      double x = 0.4124 * rgb[0] + 0.3576 * rgb[1] + 0.1805 * rgb[2];
+      double y = 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
+      double z = 0.0193 * rgb[0] + 0.1192 * rgb[1] + 0.9505 * rgb[2];
+      double sum = x + 15 * y + 3 * z;
+      return new double[] {4 * x / sum, 9 * y / sum};
+    }
   }
 }

@@ -4,10 +4,8 @@ import java.nio.ByteBuffer;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayDeque;
-import java.util.Arrays;
 import java.util.Deque;
 import java.util.HexFormat;
-import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
@@ -95,6 +93,16 @@ public final class Picture {
   /** Returns one channel of a cell, 0 red, 1 green, 2 blue: 0 to 255. */
   public int channel(int column, int row, int channel) {
     return rgb[(row * columns + column) * 3 + channel] & 0xff;
+  }
+
+  /**
+   * Returns one channel of a cell, 0 to 255.
+   *
+   * @param cell row by row from the left top
+   * @param channel 0 red, 1 green, 2 blue
+   */
+  public int value(int cell, int channel) {
+    return rgb[cell * 3 + channel] & 0xff;
   }
 
   /** Returns the colour of a cell as 0xRRGGBB. */
@@ -206,12 +214,12 @@ public final class Picture {
     return other instanceof Picture that
         && columns == that.columns
         && rows == that.rows
-        && Arrays.equals(rgb, that.rgb);
+        && hash.equals(that.hash);
   }
 
   @Override
   public int hashCode() {
-    return Objects.hash(columns, rows, Arrays.hashCode(rgb));
+    return hash.hashCode();
   }
 
   @Override

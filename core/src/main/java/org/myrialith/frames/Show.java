@@ -1,19 +1,29 @@
 package org.myrialith.frames;
 
-import java.util.ArrayList;
+import java.util.AbstractList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
+import java.util.RandomAccess;
 
 /**
- * All clips together, over one turn of the longest.
+ * All clips together, over one turn of the longest. Immutable.
  *
- * @param clips that play
- * @param moments in time order; empty when there are no clips
- * @param whole whether the moments reach the end of the longest clip
+ * <p>Every instant at which a clip changes begins a moment. A short show has its moments in a list;
+ * a long one is walked through, moment after moment, without listing them.
  */
-public record Show(List<Clip> clips, List<Moment> moments, boolean whole) {
-  /** Most moments worked out; a longer show is judged as far as this and says so. */
-  public static final int MOST_MOMENTS = 20_000;
+public final class Show {
+  /** Most moments that are listed. */
+  public static final int MOST_LISTED = 20_000;
+
+  /** Most moments that are walked through; a longer show is judged by its clips. */
+  public static final int MOST_WALKED = 2_000_000;
+
+  private final List<Clip> clips;
+  private final int[][] holds;
+  private final long lengthMillis;
+  private final long count;
+  private final boolean whole;
+  private final List<Moment> moments;
 
   /**
    * A stretch of time in which nothing changes.
@@ -27,54 +37,140 @@ public record Show(List<Clip> clips, List<Moment> moments, boolean whole) {
     }
   }
 
+  /** Sees one moment after the other. */
+  @FunctionalInterface
+  public interface Visitor {
+    /**
+     * Sees a moment.
+     *
+     * @param index from 0
+     * @param frames of each clip; the same array every time, to be read at once
+     */
+    void moment(long index, long startMillis, int holdMillis, int[] frames);
+  }
+
+  private Show(List<Clip> clips) {
+    this.clips = List.copyOf(clips);
+    this.holds =
+        clips.stream()
+            .map(c -> c.frames().stream().mapToInt(Frame::holdMillis).toArray())
+            .toArray(int[][]::new);
+    this.lengthMillis = clips.stream().mapToLong(Clip::lengthMillis).max().orElse(0);
+    MomentList listed = new MomentList(clips.size());
+    long[] seen = new long[2];
+    walk(
+        (index, start, hold, frames) -> {
+          seen[0] = index + 1;
+          seen[1] = start + hold;
+          if (index < MOST_LISTED) {
+            listed.add(start, hold, frames);
+          }
+        });
+    this.count = seen[0];
+    this.whole = seen[1] >= lengthMillis;
+    this.moments = listed;
+  }
+
   /** Works the show out. */
   public static Show of(List<Clip> clips) {
-    long end = clips.stream().mapToLong(Clip::lengthMillis).max().orElse(0);
-    Hand[] hands = clips.stream().map(Hand::new).toArray(Hand[]::new);
-    List<Moment> moments = new ArrayList<>();
+    return new Show(clips);
+  }
+
+  /** Returns the clips that play. */
+  public List<Clip> clips() {
+    return clips;
+  }
+
+  /** Returns the moments in time order, the first {@link #MOST_LISTED} of a long show. */
+  public List<Moment> moments() {
+    return moments;
+  }
+
+  /** Returns the time of one turn (ms). */
+  public long lengthMillis() {
+    return lengthMillis;
+  }
+
+  /** Returns the number of moments, as far as they were walked through. */
+  public long count() {
+    return count;
+  }
+
+  /** Returns whether all moments were walked through. */
+  public boolean whole() {
+    return whole;
+  }
+
+  /** Returns whether the list has all moments. */
+  public boolean listed() {
+    return whole && count == moments.size();
+  }
+
+  /** Walks through the moments, {@link #MOST_WALKED} at most. */
+  public void walk(Visitor visitor) {
+    int[] frames = new int[holds.length];
+    int[] left = new int[holds.length];
+    for (int c = 0; c < holds.length; c++) {
+      left[c] = holds[c][0];
+    }
     long now = 0;
-    while (now < end && moments.size() < MOST_MOMENTS) {
-      long hold = end - now;
-      List<Integer> frames = new ArrayList<>(hands.length);
-      for (Hand hand : hands) {
-        hold = Math.min(hold, hand.left);
-        frames.add(hand.frame);
+    for (long index = 0; now < lengthMillis && index < MOST_WALKED; index++) {
+      long hold = lengthMillis - now;
+      for (int one : left) {
+        hold = Math.min(hold, one);
       }
-      moments.add(new Moment(now, (int) hold, frames));
-      for (Hand hand : hands) {
-        hand.pass(hold);
+      visitor.moment(index, now, (int) hold, frames);
+      for (int c = 0; c < holds.length; c++) {
+        left[c] -= (int) hold;
+        if (left[c] == 0) {
+          frames[c] = frames[c] + 1 == holds[c].length ? 0 : frames[c] + 1;
+          left[c] = holds[c][frames[c]];
+        }
       }
       now += hold;
     }
-    return new Show(List.copyOf(clips), List.copyOf(moments), now >= end);
   }
 
-  /** Returns the time of one turn (ms), as far as it was worked out. */
-  public long lengthMillis() {
-    if (moments.isEmpty()) {
-      return 0;
-    }
-    Moment last = moments.get(moments.size() - 1);
-    return last.startMillis() + last.holdMillis();
-  }
+  /** Moments in plain arrays: boxed ones would take ten times the memory. */
+  private static final class MomentList extends AbstractList<Moment> implements RandomAccess {
+    private final int clips;
+    private long[] starts = new long[16];
+    private int[] lengths = new int[16];
+    private char[] frames;
+    private int size;
 
-  /** Where a clip is in its own time. Mutable, lives within {@link #of}. */
-  private static final class Hand {
-    private final Clip clip;
-    private int frame;
-    private long left;
-
-    Hand(Clip clip) {
-      this.clip = Objects.requireNonNull(clip);
-      this.left = clip.frames().get(0).holdMillis();
+    MomentList(int clips) {
+      this.clips = clips;
+      this.frames = new char[16 * clips];
     }
 
-    void pass(long millis) {
-      left -= millis;
-      if (left == 0) {
-        frame = (frame + 1) % clip.frames().size();
-        left = clip.frames().get(frame).holdMillis();
+    private void add(long start, int hold, int[] shown) {
+      if (size == starts.length) {
+        starts = Arrays.copyOf(starts, 2 * size);
+        lengths = Arrays.copyOf(lengths, 2 * size);
+        frames = Arrays.copyOf(frames, 2 * size * clips);
       }
+      starts[size] = start;
+      lengths[size] = hold;
+      for (int c = 0; c < clips; c++) {
+        frames[size * clips + c] = (char) shown[c];
+      }
+      size++;
+    }
+
+    @Override
+    public Moment get(int index) {
+      java.util.Objects.checkIndex(index, size);
+      Integer[] shown = new Integer[clips];
+      for (int c = 0; c < clips; c++) {
+        shown[c] = (int) frames[index * clips + c];
+      }
+      return new Moment(starts[index], lengths[index], Arrays.asList(shown));
+    }
+
+    @Override
+    public int size() {
+      return size;
     }
   }
 }

@@ -3,28 +3,38 @@ package org.myrialith.gadget;
 import java.util.List;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.ColourOrder;
-import org.myrialith.layout.Emitter;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Wiring;
 
 /** What the emitters look like on a screen in a moment. */
 final class EmittedLight {
   private EmittedLight() {}
 
   static byte[] of(GadgetPlan plan, int moment) {
-    List<Emitter> emitters = plan.layout().emitters();
-    byte[] rgb = new byte[emitters.size() * 3];
-    if (plan.show().moments().isEmpty() || plan.sent().isEmpty()) {
+    List<Wiring.Spot> spots = plan.spots();
+    byte[] rgb = new byte[spots.size() * 3];
+    if (moment >= plan.show().moments().size()) {
       return rgb;
     }
-    Levels levels = plan.sent().get().levels(moment);
-    ColourOrder order = plan.gadget().chain().orElseThrow().colourOrder();
-    for (int i = 0; i < emitters.size(); i++) {
-      int chain = emitters.get(i).chain();
-      for (int position = 0; chain >= 0 && position < 3; position++) {
-        int level = levels.at(chain * 3 + position);
-        rgb[i * 3 + order.channelAt(position)] = (byte) LevelTable.screenValue(level);
+    List<Levels> levels = plan.sent().levels(moment);
+    List<CircuitPlan> circuits = plan.wiring().plans();
+    for (int i = 0; i < spots.size(); i++) {
+      Wiring.Spot spot = spots.get(i);
+      if (spot.wired()) {
+        light(rgb, i * 3, levels.get(spot.circuit()), circuits.get(spot.circuit()), spot.emitter());
       }
     }
     return rgb;
+  }
+
+  private static void light(byte[] rgb, int at, Levels levels, CircuitPlan circuit, int emitter) {
+    int channels = circuit.channelsPerEmitter();
+    for (int position = 0; position < channels; position++) {
+      int asked = circuit.askedChannel(position);
+      if (asked < 3) {
+        int level = levels.at(emitter * channels + position);
+        rgb[at + asked] = (byte) LevelTable.screenValue(level, circuit.fullLevel());
+      }
+    }
   }
 }

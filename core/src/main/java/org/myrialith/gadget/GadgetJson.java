@@ -1,27 +1,23 @@
 package org.myrialith.gadget;
 
-import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.BiFunction;
 import java.util.function.Function;
-import org.myrialith.colour.ColourSettings;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Reading;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
-import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Group;
-import org.myrialith.layout.Site;
-import org.myrialith.parts.EmitterClass;
-import org.myrialith.parts.Supply;
-import org.myrialith.power.PowerSettings;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -32,11 +28,40 @@ import tools.jackson.databind.node.ObjectNode;
  * reads back as the same gadget.
  */
 public final class GadgetJson {
+  /** Names the format. */
+  static final String FORMAT = "myrialith-gadget";
+
+  /** The version that is written, and the only one that is read. */
+  static final int VERSION = 1;
+
+  /** No gadget within its bounds is nested deeper, or has longer texts, numbers or more parts. */
+  private static final StreamReadConstraints LIMITS =
+      StreamReadConstraints.builder()
+          .maxNestingDepth(32)
+          .maxStringLength(100_000)
+          .maxNameLength(200)
+          .maxNumberLength(60)
+          .maxDocumentLength(64L << 20)
+          .maxTokenCount(3_000_000)
+          .build();
+
   private static final JsonMapper MAPPER =
-      JsonMapper.builder()
+      JsonMapper.builder(JsonFactory.builder().streamReadConstraints(LIMITS).build())
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .build();
+
+  /** A picture as it stands in the format. */
+  public record Pixels(int columns, int rows, String rgb) {}
+
+  private static final Description<Pixels> PIXELS =
+      Description.of(
+          Pixels.class,
+          Field.count("columns", "Columns", Picture.SIDE),
+          Field.count("rows", "Rows", Picture.SIDE),
+          Field.words("rgb", "Colours in base 64", Types.Words.Rule.ANY)
+              .explained(
+                  "red, green, blue of each cell, row by row from the left top, sRGB, base 64"));
 
   private GadgetJson() {}
 
@@ -56,13 +81,17 @@ public final class GadgetJson {
    * @throws InputException with every error found
    */
   public static Gadget read(String json, Function<String, Optional<Picture>> kept) {
+    String bare = json.startsWith("\ufeff") ? json.substring(1) : json;
     JsonNode root;
     try {
-      root = MAPPER.readTree(json);
+      root = MAPPER.readTree(bare);
     } catch (JacksonException e) {
       throw new InputException("", firstLine(e), "one JSON object in the gadget format");
     }
-    return part(root, (reader, fields) -> reader.gadget(fields, kept));
+    Reading reading = new Reading();
+    Gadget gadget = read(root, kept, reading);
+    reading.throwIfAny();
+    return gadget;
   }
 
   private static String firstLine(JacksonException e) {
@@ -71,138 +100,95 @@ public final class GadgetJson {
     return e.getOriginalMessage().lines().findFirst().orElse("") + place;
   }
 
-  private static <T> T part(JsonNode node, BiFunction<GadgetReader, Fields, T> read) {
-    List<InputError> errors = new ArrayList<>();
-    T value = read.apply(new GadgetReader(errors), new Fields(node, "", errors));
-    if (!errors.isEmpty()) {
-      throw new InputException(errors);
+  private static Gadget read(
+      JsonNode root, Function<String, Optional<Picture>> kept, Reading reading) {
+    if (root == null || !root.isObject()) {
+      reading.refuse("", root, "one JSON object in the gadget format");
+      return null;
     }
-    return value;
+    JsonNode format = root.get("format");
+    JsonNode version = root.get("version");
+    boolean known =
+        format != null
+            && format.isString()
+            && format.stringValue().equals(FORMAT)
+            && version != null
+            && version.isNumber()
+            && version.doubleValue() == VERSION;
+    if (!known) {
+      String read =
+          (format == null ? "no format" : format.asString())
+              + " "
+              + (version == null ? "without a version" : version.asString());
+      reading.add(new InputError("version", read, FORMAT + " " + VERSION));
+      return null;
+    }
+    ObjectNode rest = ((ObjectNode) root).objectNode();
+    root.properties().forEach(e -> rest.set(e.getKey(), e.getValue()));
+    rest.remove(java.util.List.of("format", "version", "pictures"));
+    Map<String, Picture> pictures = pictures(root.get("pictures"), reading);
+    reading.with(
+        Picture.class, hash -> Optional.ofNullable(pictures.get(hash)).or(() -> kept.apply(hash)));
+    return Gadget.DESCRIPTION.read(rest, "", reading);
   }
 
-  /**
-   * Reads one fixture.
-   *
-   * @throws InputException with every error found
-   */
-  public static Fixture fixture(ObjectNode node) {
-    return part(node, GadgetReader::fixture);
+  private static Map<String, Picture> pictures(JsonNode node, Reading reading) {
+    Map<String, Picture> read = new HashMap<>();
+    if (node == null || node.isNull()) {
+      return read;
+    }
+    if (!node.isObject()) {
+      reading.refuse("pictures", node, "a JSON object");
+      return read;
+    }
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      String path = "pictures." + entry.getKey();
+      Pixels pixels = PIXELS.read(entry.getValue(), path, reading);
+      Picture picture = pixels == null ? null : picture(pixels, path, reading);
+      if (picture != null && !picture.hash().equals(entry.getKey())) {
+        reading.add(
+            new InputError(path + ".rgb", "", "colours whose hash is the name of the picture"));
+      } else if (picture != null) {
+        read.put(entry.getKey(), picture);
+      }
+    }
+    return read;
   }
 
-  /**
-   * Reads one circuit.
-   *
-   * @throws InputException with every error found
-   */
-  public static OneWirePixels circuit(ObjectNode node) {
-    return part(node, GadgetReader::circuit);
+  private static Picture picture(Pixels pixels, String path, Reading reading) {
+    try {
+      return Picture.of(pixels.columns(), pixels.rows(), Base64.getDecoder().decode(pixels.rgb()));
+    } catch (InputException e) {
+      e.errors().forEach(error -> reading.add(error.below(path)));
+    } catch (IllegalArgumentException e) {
+      reading.add(new InputError(path + ".rgb", pixels.rgb(), "colours in base 64"));
+    }
+    return null;
   }
 
-  /**
-   * Reads colour settings.
-   *
-   * @throws InputException with every error found
-   */
-  public static ColourSettings colour(ObjectNode node) {
-    return part(node, GadgetReader::colour);
-  }
-
-  /**
-   * Reads power settings.
-   *
-   * @throws InputException with every error found
-   */
-  public static PowerSettings power(ObjectNode node) {
-    return part(node, GadgetReader::power);
-  }
-
-  /**
-   * Reads a supply.
-   *
-   * @throws InputException with every error found
-   */
-  public static Supply supply(ObjectNode node) {
-    return part(node, GadgetReader::supply);
-  }
-
-  /**
-   * Reads a site.
-   *
-   * @throws InputException with every error found
-   */
-  public static Site site(ObjectNode node) {
-    return part(node, GadgetReader::site);
-  }
-
-  /**
-   * Reads a group.
-   *
-   * @throws InputException with every error found
-   */
-  public static Group group(ObjectNode node) {
-    return part(node, GadgetReader::group);
-  }
-
-  /**
-   * Reads a class of emitters.
-   *
-   * @throws InputException with every error found
-   */
-  public static EmitterClass emitter(ObjectNode node) {
-    return part(node, GadgetReader::emitter);
-  }
-
-  /** Returns a class of emitters as it stands in the format. */
-  public static ObjectNode write(EmitterClass emitter) {
-    return GadgetWriter.emitter(emitter);
-  }
-
-  /** Returns a site as it stands in the format. */
-  public static ObjectNode write(Site site) {
-    return GadgetWriter.site(site);
-  }
-
-  /** Returns a group as it stands in the format. */
-  public static ObjectNode write(Group group) {
-    return GadgetWriter.group(group);
-  }
-
-  /** Returns the names of the kinds of fixture, in the order of the documentation. */
-  public static Set<String> fixtureKinds() {
-    return ShapeReader.KINDS.keySet();
-  }
-
-  /** Returns a circuit as it stands in the format. */
-  public static ObjectNode write(OneWirePixels circuit) {
-    return GadgetWriter.circuit(circuit);
-  }
-
-  /** Returns colour settings as they stand in the format. */
-  public static ObjectNode write(ColourSettings colour) {
-    return GadgetWriter.colour(colour);
-  }
-
-  /** Returns power settings as they stand in the format. */
-  public static ObjectNode write(PowerSettings power) {
-    return GadgetWriter.power(power);
-  }
-
-  /** Returns a fixture as it stands in the format. */
-  public static ObjectNode write(Fixture fixture) {
-    return ShapeWriter.fixture(fixture);
+  private static ObjectNode write(Gadget gadget, boolean withPictures) {
+    ObjectNode root = MAPPER.createObjectNode();
+    root.put("format", FORMAT).put("version", VERSION);
+    root.setAll(Gadget.DESCRIPTION.write(gadget));
+    if (withPictures) {
+      ObjectNode pictures = root.putObject("pictures");
+      for (Picture picture : pictures(gadget)) {
+        String rgb = Base64.getEncoder().encodeToString(picture.rgb());
+        pictures.set(
+            picture.hash(), PIXELS.write(new Pixels(picture.columns(), picture.rows(), rgb)));
+      }
+    }
+    return root;
   }
 
   /** Returns a whole gadget with its pictures, on several lines. */
   public static String write(Gadget gadget) {
-    return MAPPER
-            .writerWithDefaultPrettyPrinter()
-            .writeValueAsString(GadgetWriter.gadget(gadget, true))
-        + "\n";
+    return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(write(gadget, true)) + "\n";
   }
 
   /** Returns a gadget whose pictures are kept elsewhere, on one line. */
   public static String writeWithoutPictures(Gadget gadget) {
-    return MAPPER.writeValueAsString(GadgetWriter.gadget(gadget, false));
+    return MAPPER.writeValueAsString(write(gadget, false));
   }
 
   /** Returns the different pictures of a gadget in the order of their first use. */
@@ -212,5 +198,23 @@ public final class GadgetJson {
         .flatMap(c -> c.frames().stream())
         .forEach(f -> all.putIfAbsent(f.picture().hash(), f.picture()));
     return all.values();
+  }
+
+  /** Returns the JSON Schema of the format (draft 2020-12), on several lines. */
+  public static String schema() {
+    ObjectNode schema = MAPPER.createObjectNode();
+    schema.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+    schema.put("title", "Gadget, version 1");
+    ObjectNode whole = Gadget.DESCRIPTION.schema();
+    ObjectNode properties = whole.withObject("/properties");
+    properties.putObject("format").put("const", FORMAT);
+    properties.putObject("version").put("const", VERSION);
+    whole.withArray("/required").add("format").add("version");
+    ObjectNode pictures = properties.putObject("pictures");
+    ObjectNode some = pictures.putArray("anyOf").addObject().put("type", "object");
+    some.set("additionalProperties", PIXELS.schema());
+    pictures.withArray("/anyOf").addObject().put("type", "null");
+    schema.setAll(whole);
+    return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(schema) + "\n";
   }
 }

@@ -7,67 +7,76 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.myrialith.brief.BriefStep;
+import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
-import org.myrialith.drive.ChainPlan;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Wiring;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
-import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
 import org.myrialith.firmware.FirmwarePlan;
+import org.myrialith.firmware.FirmwareStep;
 import org.myrialith.firmware.FirmwareWork;
-import org.myrialith.firmware.SentMoments;
 import org.myrialith.firmware.WiringText;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.FlashCheck;
+import org.myrialith.frames.FramesStep;
+import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.LayoutJudgement;
-import org.myrialith.layout.LayoutNumbers;
 import org.myrialith.layout.LayoutPlan;
-import org.myrialith.parts.EmitterKind;
-import org.myrialith.parts.PixelClass;
-import org.myrialith.parts.Supply;
+import org.myrialith.layout.LayoutStep;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
 
 /**
- * Every step's answer for one gadget. A step is worked out when it is first asked for and kept.
- * Immutable to its users, safe for use by several threads.
+ * Every step's answer for one gadget. It only ties the steps together: each is worked out in its
+ * own package when it is first asked for, and kept. Immutable to its users, safe for use by several
+ * threads.
  */
 public final class GadgetPlan {
-  /** Taken for the logic level as long as no supply is named (V). */
-  private static final double USUAL_VOLTS = 5;
-
   private final Gadget gadget;
   private final Lazy<LayoutPlan> layout;
-  private final Lazy<Optional<ChainPlan>> chain;
-  private final Lazy<LevelTable> table;
+  private final Lazy<Wiring> wiring;
+  private final Lazy<List<Wiring.Spot>> spots;
   private final Lazy<List<ClipLevels>> levels;
   private final Lazy<Show> show;
+  private final Lazy<Sent> sent;
   private final Lazy<PowerPlan> power;
   private final Lazy<Optional<FirmwarePlan>> firmware;
-  private final Lazy<List<Finding>> findings;
-  private final Lazy<FlashJudgement> flashes;
+  private final Lazy<FramesStep> frames;
+  private final Map<Step, Lazy<StepPlan>> steps = new LinkedHashMap<>();
+  private final Lazy<Map<Step, List<Finding>>> findings;
 
   private GadgetPlan(Gadget gadget) {
     this.gadget = gadget;
-    this.layout =
-        new Lazy<>(
-            () ->
-                LayoutPlan.of(
-                    gadget.fixtures(),
-                    gadget.chain().map(OneWirePixels::fixtures).orElse(List.of())));
-    this.chain = new Lazy<>(this::workChain);
-    this.table = new Lazy<>(() -> LevelTable.of(gadget.colour()));
+    this.layout = new Lazy<>(() -> LayoutPlan.of(gadget.fixtures()));
+    this.wiring =
+        new Lazy<>(() -> Wiring.of(gadget.layout(), layout(), gadget.circuits(), gadget.brief()));
+    this.spots = new Lazy<>(() -> wiring().spots());
     this.levels = new Lazy<>(this::workLevels);
     this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
     this.power = new Lazy<>(this::workPower);
-    this.firmware = new Lazy<>(() -> work().flatMap(FirmwarePlan::of));
-    this.flashes = new Lazy<>(() -> FlashJudgement.of(gadget.clips()));
+    this.sent = new Lazy<>(() -> new Sent(wiring(), show(), levels(), power().limiter()));
+    this.firmware =
+        new Lazy<>(() -> FirmwarePlan.of(new FirmwareWork(gadget.brief().controller(), sent())));
+    this.frames = new Lazy<>(this::workFrames);
+    steps.put(Step.BRIEF, new Lazy<>(() -> new BriefStep(gadget.brief())));
+    steps.put(
+        Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
+    steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
+    steps.put(Step.POWER, new Lazy<>(this::power));
+    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(List.of(table()))));
+    steps.put(Step.FRAMES, new Lazy<>(this::frames));
+    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware())));
     this.findings = new Lazy<>(this::workFindings);
   }
 
@@ -76,43 +85,59 @@ public final class GadgetPlan {
     return new GadgetPlan(gadget);
   }
 
-  private Optional<ChainPlan> workChain() {
-    double volts = gadget.supply().map(Supply::volts).orElse(USUAL_VOLTS);
-    return gadget
-        .chain()
-        .map(c -> new ChainPlan(c, layout().chained().size(), gadget.controller(), volts));
-  }
-
   private List<ClipLevels> workLevels() {
     List<ClipLevels> all = new ArrayList<>();
-    if (gadget.chain().isEmpty()) {
-      return all;
-    }
-    OneWirePixels circuit = gadget.chain().get();
-    int first = 0;
-    for (String id : circuit.fixtures()) {
-      Fixture fixture = gadget.fixture(id).orElseThrow();
-      Optional<Clip> clip = gadget.clipOn(id);
-      if (clip.isPresent()) {
-        all.add(ClipLevels.of(clip.get(), fixture, first, table(), circuit.colourOrder()));
+    for (CircuitPlan circuit : wiring().plans()) {
+      for (Fixture fixture : circuit.fixtures()) {
+        gadget.clipOn(fixture.id()).ifPresent(clip -> all.add(levels(clip, fixture, circuit)));
       }
-      first += fixture.count();
     }
     return List.copyOf(all);
   }
 
-  private PowerPlan workPower() {
-    Load load =
-        chain()
-            .map(
-                c ->
-                    new Load(c.pixels(), c.circuit().pixel(), gadget.power().controllerMilliamps()))
-            .orElse(new Load(0, PixelClass.USUAL, gadget.power().controllerMilliamps()));
-    return PowerPlan.of(load, gadget.supply(), gadget.power(), gadget.colour(), show(), levels());
+  private ClipLevels levels(Clip clip, Fixture fixture, CircuitPlan circuit) {
+    return ClipLevels.of(
+        clip,
+        fixture,
+        layout().emittersOf(fixture),
+        wiring().first(fixture),
+        circuit,
+        LevelTable.of(gadget.colour(), circuit.levelBits()));
   }
 
-  private Optional<FirmwareWork> work() {
-    return chain().map(c -> new FirmwareWork(c, show(), levels(), power().limiter()));
+  private PowerPlan workPower() {
+    Load load = new Load(wiring(), gadget.power().controllerMilliamps());
+    return PowerPlan.of(
+        load, gadget.brief().supply(), gadget.power(), gadget.colour(), show(), levels());
+  }
+
+  private FramesStep workFrames() {
+    Map<String, FlashCheck> flashes = FramesStep.check(sent(), resting());
+    return new FramesStep(
+        gadget.layout(), gadget.programme(), show(), flashes, firmware().map(FirmwarePlan::holds));
+  }
+
+  /** Clips whose fixtures are in no circuit, as if they hung on a line of their own. */
+  private List<ClipLevels> resting() {
+    List<ClipLevels> all = new ArrayList<>();
+    for (Clip clip : gadget.clips()) {
+      Fixture fixture = gadget.fixture(clip.fixture()).orElseThrow();
+      if (!wiring().first(fixture).wired()) {
+        CircuitPlan alone =
+            OneWirePixels.usual("alone", List.of(fixture.id()))
+                .plan(List.of(fixture), gadget.brief());
+        all.add(levels(clip, fixture, alone));
+      }
+    }
+    return all;
+  }
+
+  private CircuitsStep workCircuits() {
+    OptionalDouble player =
+        firmware().isPresent()
+            ? OptionalDouble.of(firmware().get().holds().worstSeconds())
+            : OptionalDouble.empty();
+    return new CircuitsStep(gadget.layout(), gadget.brief(), gadget.circuits(), wiring(), player);
   }
 
   /** Returns the gadget planned. */
@@ -125,17 +150,24 @@ public final class GadgetPlan {
     return layout.get();
   }
 
-  /** Returns the data line; empty when there is none. */
-  public Optional<ChainPlan> chain() {
-    return chain.get();
+  /** Returns the circuits worked out. */
+  public Wiring wiring() {
+    return wiring.get();
   }
 
-  /** Returns the levels for asked values. */
+  /**
+   * Returns where each emitter stands on the wires, in the order of {@link LayoutPlan#emitters}.
+   */
+  public List<Wiring.Spot> spots() {
+    return spots.get();
+  }
+
+  /** Returns the levels of 8 bits for asked values. */
   public LevelTable table() {
-    return table.get();
+    return LevelTable.of(gadget.colour());
   }
 
-  /** Returns the clips as levels, in the order of the data line. */
+  /** Returns the clips as levels, in the order of the wires. */
   public List<ClipLevels> levels() {
     return levels.get();
   }
@@ -150,154 +182,46 @@ public final class GadgetPlan {
     return power.get();
   }
 
+  /** Returns the frames. */
+  public FramesStep frames() {
+    return frames.get();
+  }
+
   /** Returns the firmware; empty when there is nothing to play. */
   public Optional<FirmwarePlan> firmware() {
     return firmware.get();
   }
 
-  /** Returns what goes down the data line; empty when there is none. */
-  public Optional<SentMoments> sent() {
-    return work().map(SentMoments::new);
+  /** Returns what goes down the wires. */
+  public Sent sent() {
+    return sent.get();
   }
 
-  /** Returns whether every clip may start by itself. */
-  public boolean mayStartByItself() {
-    return flashes.get().safe();
+  /** Returns one step. */
+  public StepPlan step(Step step) {
+    return steps.get(step).get();
   }
 
-  /** Returns the share of a clip's cells that flash too often, 0 to 1. */
-  public double flashingShare(String clip) {
-    return flashes.get().shares().getOrDefault(clip, 0.0);
+  private Map<Step, List<Finding>> workFindings() {
+    Map<Step, List<Finding>> all = new LinkedHashMap<>();
+    for (Step step : Step.values()) {
+      all.put(
+          step,
+          step(step).findings().stream()
+              .sorted(Comparator.comparing(Finding::verdict).reversed())
+              .toList());
+    }
+    return all;
   }
 
   /** Returns all findings in the order of the steps. */
   public List<Finding> findings() {
-    return findings.get();
-  }
-
-  private List<Finding> workFindings() {
-    List<Finding> all = new ArrayList<>(briefFindings());
-    all.addAll(
-        new LayoutJudgement(layout(), gadget.site(), fixture -> gadget.emitterOf(fixture).slimMm())
-            .findings());
-    all.addAll(circuitFindings());
-    all.addAll(power().findings());
-    all.addAll(table().findings());
-    all.addAll(frameFindings());
-    firmware().map(FirmwarePlan::findings).ifPresent(all::addAll);
-    if (firmware().isEmpty()) {
-      all.add(
-          Finding.of(Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
-              .advising("Add a fixture and a frame."));
-    }
-    all.sort(Comparator.comparing(Finding::step));
-    return List.copyOf(all);
-  }
-
-  private List<Finding> briefFindings() {
-    return gadget
-        .supply()
-        .map(
-            s ->
-                List.of(
-                    Finding.of(
-                        Step.BRIEF,
-                        "supply",
-                        Verdict.HOLDS,
-                        "%s gives %s at %s."
-                            .formatted(
-                                s.name(),
-                                Quantity.text(s.amps(), "A"),
-                                Quantity.text(s.volts(), "V")))))
-        .orElse(
-            List.of(
-                Finding.of(Step.BRIEF, "supply", Verdict.OPEN, "No supply is named yet.")
-                    .advising("Name the supply and its rated current.")));
-  }
-
-  private List<Finding> circuitFindings() {
-    List<Finding> all = new ArrayList<>();
-    if (chain().isEmpty() || layout().chained().isEmpty()) {
-      all.add(
-          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing hangs on the data line yet.")
-              .advising("Put a fixture on the data line."));
-    } else {
-      all.addAll(chain().get().findings());
-    }
-    List<String> chained = gadget.chain().map(OneWirePixels::fixtures).orElse(List.of());
-    for (Fixture fixture : gadget.fixtures()) {
-      boolean pixels = gadget.emitterOf(fixture).kind() == EmitterKind.ONE_WIRE_RGB;
-      if (!pixels) {
-        all.add(otherKind(fixture, chained.contains(fixture.id())));
-      } else if (!chained.contains(fixture.id())) {
-        all.add(
-            Finding.of(
-                    Step.CIRCUITS,
-                    "unchained-" + fixture.id(),
-                    Verdict.TIGHT,
-                    fixture.name() + " is in no circuit and stays dark.")
-                .advising("Put it on the data line."));
-      }
-    }
-    return all;
-  }
-
-  private Finding otherKind(Fixture fixture, boolean chained) {
-    String kind = gadget.emitterOf(fixture).kind().title();
-    return chained
-        ? Finding.of(
-                Step.CIRCUITS,
-                "wrong-kind-" + fixture.id(),
-                Verdict.BREAKS,
-                "%s hangs on the data line, but its emitters are: %s."
-                    .formatted(fixture.name(), kind))
-            .advising("Take it off the data line, or choose one-wire RGB pixels for it.")
-        : Finding.of(
-            Step.CIRCUITS,
-            "no-circuit-" + fixture.id(),
-            Verdict.OPEN,
-            "%s (%s) needs a circuit of another kind; it is laid out, counted and exported, but not driven yet."
-                .formatted(fixture.name(), kind));
-  }
-
-  private List<Finding> frameFindings() {
-    List<Finding> all = new ArrayList<>();
-    if (gadget.clips().isEmpty()) {
-      all.add(
-          Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
-              .advising("Start a clip on a fixture, or take in a GIF."));
-    } else {
-      for (Fixture fixture : gadget.fixtures()) {
-        if (gadget.clipOn(fixture.id()).isEmpty()) {
-          all.add(
-              Finding.of(
-                  Step.FRAMES,
-                  "no-clip-" + fixture.id(),
-                  Verdict.OPEN,
-                  fixture.name() + " has no frames and stays dark."));
-        }
-      }
-    }
-    if (!show().whole()) {
-      all.add(
-          Finding.of(
-                  Step.FRAMES,
-                  "show-too-long",
-                  Verdict.TIGHT,
-                  "The show has more than %s moments; the rest was not judged."
-                      .formatted(Quantity.number(Show.MOST_MOMENTS)))
-              .advising("Shorten the longest clip, or hold its companions longer."));
-    }
-    all.addAll(flashes.get().findings());
-    return all;
+    return findings.get().values().stream().flatMap(List::stream).toList();
   }
 
   /** Returns the findings of a step, worst first. */
   public List<Finding> findings(Step step) {
-    return findings().stream()
-        .filter(f -> f.step() == step)
-        .sorted(Comparator.comparing(Finding::verdict).reversed())
-        .toList();
+    return findings.get().get(step);
   }
 
   /** Returns the verdict of a step. */
@@ -312,63 +236,12 @@ public final class GadgetPlan {
 
   /** Returns the numbers of a step. */
   public List<Reckoning> reckonings(Step step) {
-    return switch (step) {
-      case BRIEF -> List.of();
-      case LAYOUT ->
-          new LayoutNumbers(
-                  layout(), gadget.site(), fixture -> gadget.emitterOf(fixture).kind().dies())
-              .all();
-      case CIRCUITS -> chain().map(ChainPlan::reckonings).orElse(List.of());
-      case POWER -> power().reckonings();
-      case COLOUR -> table().reckonings();
-      case FRAMES -> showNumbers();
-      case FIRMWARE -> firmware().map(FirmwarePlan::reckonings).orElse(List.of());
-    };
-  }
-
-  private List<Reckoning> showNumbers() {
-    List<Reckoning.Given> lengths =
-        show().clips().stream()
-            .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))
-            .toList();
-    return List.of(
-        new Reckoning(
-            "show-length",
-            "Length of the show",
-            show().lengthMillis() / 1000.0,
-            "s",
-            "length of the longest clip; shorter ones repeat until it ends",
-            lengths,
-            Source.ARITHMETIC),
-        new Reckoning(
-            "moments",
-            "Moments",
-            show().moments().size(),
-            "moments",
-            "instants at which any clip changes",
-            lengths,
-            Source.ARITHMETIC));
+    return step(step).reckonings();
   }
 
   /** Returns the one figure of a step that its band shows. */
   public String headline(Step step) {
-    return switch (step) {
-      case BRIEF -> gadget.supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply");
-      case LAYOUT -> Quantity.text(layout().emitters().size(), "emitters");
-      case CIRCUITS ->
-          chain()
-              .filter(c -> c.pixels() > 0)
-              .map(c -> Quantity.text(c.refreshHz(), "Hz"))
-              .orElse("no pixels");
-      case POWER -> Quantity.text(power().peakAmps(), "A") + " peak";
-      case COLOUR -> gadget.colour().brightnessPercent() + " %";
-      case FRAMES ->
-          show().moments().isEmpty()
-              ? "no frames"
-              : Quantity.text(show().lengthMillis() / 1000.0, "s");
-      case FIRMWARE ->
-          firmware().map(f -> Quantity.text(f.flashBytes(), "bytes")).orElse("nothing yet");
-    };
+    return step(step).headline();
   }
 
   /**
@@ -378,7 +251,8 @@ public final class GadgetPlan {
    * @param remedyKey which of its remedies
    */
   public Optional<Gadget> mended(String findingKey, String remedyKey) {
-    return remedy(findingKey, remedyKey).map(remedy -> Mending.apply(gadget, remedy));
+    return remedy(findingKey, remedyKey)
+        .map(remedy -> remedy.change().accept(new AppliedChange(gadget)));
   }
 
   /** Returns the remedy of those keys, if this plan has it. */
@@ -397,24 +271,30 @@ public final class GadgetPlan {
   public Map<String, byte[]> firmwareFiles() {
     Map<String, byte[]> files = new LinkedHashMap<>();
     if (firmware().isPresent()) {
-      List<Fixture> inChain =
-          gadget.chain().orElseThrow().fixtures().stream()
-              .map(id -> gadget.fixture(id).orElseThrow())
-              .toList();
-      WiringText wiring =
-          new WiringText(gadget.title(), inChain, chain().orElseThrow(), gadget.supply(), power());
-      files.putAll(firmware().get().files(wiring.text()));
+      List<Fixture> resting =
+          gadget.fixtures().stream().filter(f -> !wiring().first(f).wired()).toList();
+      WiringText wiringText = new WiringText(gadget.brief(), firmware().get(), power(), resting);
+      files.putAll(firmware().get().files(wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));
     }
     return files;
   }
 
   /**
-   * Returns the colours in which emitters look lit on a screen during a moment: red, green, blue
-   * for each emitter in the order of {@link LayoutPlan#emitters}, light proportional to the level
-   * sent.
+   * Returns the colours in which emitters look lit on a screen during a listed moment: red, green,
+   * blue for each emitter in the order of {@link LayoutPlan#emitters}, light proportional to the
+   * level sent.
    */
   public byte[] seen(int moment) {
     return EmittedLight.of(this, moment);
+  }
+
+  /**
+   * Returns about how much memory this takes when all of it is worked out (bytes): pictures with
+   * their objects, levels of different frames, emitters with their places, moments, what the pages
+   * show. Measured by the benchmarks.
+   */
+  public long weightBytes() {
+    return PlanWeight.of(gadget);
   }
 }

@@ -70,9 +70,7 @@ public record Arrangement(List<Fixture> picked) {
         .toList();
   }
 
-  /**
-   * A panel turned by quarters keeps its picture upright; everything else turns with its picture.
-   */
+  /** Everything turns with its picture. */
   private static Fixture turned(Fixture fixture, double degrees, Point about) {
     Mount mount = fixture.mount();
     double radians = Math.toRadians(degrees);
@@ -80,29 +78,42 @@ public record Arrangement(List<Fixture> picked) {
     double dy = mount.yMm() - about.yMm();
     double x = about.xMm() + dx * Math.cos(radians) - dy * Math.sin(radians);
     double y = about.yMm() + dx * Math.sin(radians) + dy * Math.cos(radians);
-    Fixture turned =
-        fixture.with(mount.movedBy(x - mount.xMm(), y - mount.yMm()).turnedBy(degrees));
-    boolean quarter = degrees % 90 == 0 && mount.turnDegrees() == 0 && !mount.mirrored();
-    if (quarter && fixture.shape() instanceof Panel panel) {
-      LayoutPlan.Box there = box(turned);
-      return fixture
-          .with(panel.turnedBy((int) (degrees / 90)))
-          .with(mount.movedBy(there.leftMm() - mount.xMm(), there.topMm() - mount.yMm()));
-    }
-    return turned;
+    return fixture.with(mount.movedBy(x - mount.xMm(), y - mount.yMm()).turnedBy(degrees));
   }
 
-  /** Returns them with left and right swapped about their common middle. */
-  public List<Fixture> mirrored() {
+  /**
+   * Returns them with left and right swapped about their common middle, pictures to be read as
+   * before.
+   */
+  public List<Fixture> mirroredLeftToRight() {
     double axis = box().middleXMm();
     return picked.stream().map(f -> mirrored(f, axis)).toList();
   }
 
-  /** Returns them with top and bottom swapped about their common middle. */
-  public List<Fixture> flipped() {
+  /**
+   * Returns them with top and bottom swapped about their common middle. A panel's picture stays
+   * upright, as it does when left and right are swapped.
+   */
+  public List<Fixture> mirroredTopToBottom() {
     LayoutPlan.Box box = box();
     Point about = new Point(box.middleXMm(), box.middleYMm());
-    return mirrored().stream().map(f -> halfTurn(f, about)).toList();
+    return mirroredLeftToRight().stream().map(f -> overTurned(f, about)).toList();
+  }
+
+  /** Turned by half about a point, under the upright picture where the shape knows how. */
+  private static Fixture overTurned(Fixture fixture, Point about) {
+    Fixture turned = halfTurn(fixture, about);
+    return fixture
+        .shape()
+        .turnedUpright(2)
+        .map(
+            shape -> {
+              LayoutPlan.Box to = box(turned);
+              Fixture upright = fixture.with(shape);
+              LayoutPlan.Box is = box(upright);
+              return upright.movedBy(to.leftMm() - is.leftMm(), to.topMm() - is.topMm());
+            })
+        .orElse(turned);
   }
 
   private static Fixture halfTurn(Fixture fixture, Point about) {
@@ -127,7 +138,7 @@ public record Arrangement(List<Fixture> picked) {
         mount
             .movedBy(x - mount.xMm(), y - mount.yMm())
             .turnedBy(-2 * mount.turnDegrees())
-            .flipped());
+            .mirroredOver());
   }
 
   /** Returns them with one edge, or their middles, on one line. */
@@ -173,7 +184,7 @@ public record Arrangement(List<Fixture> picked) {
    * Returns them with the first emitter of each a whole number of another's pitches from its first.
    */
   public List<Fixture> snappedTo(Fixture other) {
-    Place from = other.place(0);
+    Position from = other.position(0);
     return onGrid(other.pitchMm(), from.xMm(), from.yMm());
   }
 
@@ -181,7 +192,7 @@ public record Arrangement(List<Fixture> picked) {
     return picked.stream()
         .map(
             f -> {
-              Place at = f.place(0);
+              Position at = f.position(0);
               double dx = x + Math.rint((at.xMm() - x) / step) * step - at.xMm();
               double dy = y + Math.rint((at.yMm() - y) / step) * step - at.yMm();
               return f.movedBy(dx, dy);

@@ -1,7 +1,11 @@
 package org.myrialith.layout;
 
+import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Reckoning;
 
 /**
  * A row of emitters, straight or bent to an arc. The origin is its middle, the top of the arc.
@@ -20,6 +24,17 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
   /** Allowed bend. */
   public static final Bounds BEND = Bounds.measure(-350, 350, "°");
 
+  /** How it stands in the format. */
+  public static final Kind<Bar> KIND =
+      Kind.of(
+          "bar",
+          "bar",
+          new Bar(10, 10, 0),
+          Field.count("count", "Emitters", COUNT),
+          Field.measure("pitchMm", "Pitch", PITCH).explained("measured along the bar"),
+          Field.measure("bendDegrees", "Bend, 0 straight", BEND)
+              .explained("the angle between its ends; positive bends both ends down"));
+
   public Bar {
     COUNT.require("count", count);
     PITCH.require("pitchMm", pitchMm);
@@ -27,21 +42,31 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count);
     double along = (index - (count - 1) / 2.0) * pitchMm;
     double whole = (count - 1) * pitchMm;
     if (bendDegrees == 0 || count == 1) {
-      return new Place(along, 0, index, 0);
+      return new Position(along, 0, index, 0);
     }
     double radius = whole / Math.toRadians(bendDegrees);
     double angle = along / radius;
-    return new Place(radius * Math.sin(angle), radius * (1 - Math.cos(angle)), index, 0);
+    return new Position(radius * Math.sin(angle), radius * (1 - Math.cos(angle)), index, 0);
   }
 
   @Override
   public double middleMm() {
     return 0;
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    return count > 1 ? List.of(LayoutNumbers.perMetre(fixture, pitchMm)) : List.of();
+  }
+
+  @Override
+  public double spacingMm() {
+    return pitchMm;
   }
 
   @Override

@@ -1,10 +1,20 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
 
 /**
  * A box whose faces carry emitters: drawn as the net that is cut and folded, placed in space as the
@@ -24,7 +34,12 @@ import org.myrialith.finding.InputException;
  * @param depthMm outside, from front to back
  * @param thicknessMm of the boards
  * @param pitchMm between neighbouring emitters of a face
- * @param faces what each face carries: pips such as {@code 5}, or a grid such as {@code 4x3}
+ * @param front what that face carries: pips such as {@code 5}, or a grid such as {@code 4x3}
+ * @param right likewise
+ * @param back likewise
+ * @param left likewise
+ * @param top likewise
+ * @param bottom likewise
  */
 public record BoxFaces(
     double widthMm,
@@ -32,7 +47,12 @@ public record BoxFaces(
     double depthMm,
     double thicknessMm,
     double pitchMm,
-    List<String> faces)
+    String front,
+    String right,
+    String back,
+    String left,
+    String top,
+    String bottom)
     implements Shape {
   /** Allowed side. */
   public static final Bounds SIDE = Bounds.measure(5, 1000, "mm");
@@ -55,16 +75,74 @@ public record BoxFaces(
   private static final List<String> PIPS =
       List.of("", "4", "26", "246", "0268", "02468", "023568", "0234568", "01235678", "012345678");
 
+  /** How it stands in the format. */
+  public static final Kind<BoxFaces> KIND =
+      Kind.of(
+          "box",
+          "box",
+          new BoxFaces(40, 40, 40, 1.6, 10, List.of("1", "2", "6", "5", "3", "4")),
+          Field.measure("widthMm", "Width outside", SIDE),
+          Field.measure("heightMm", "Height outside", SIDE),
+          Field.measure("depthMm", "Depth outside", SIDE),
+          Field.measure("thicknessMm", "Board thickness", THICKNESS),
+          Field.measure("pitchMm", "Pitch on a face", PITCH),
+          face("front", "Front"),
+          face("right", "Right"),
+          face("back", "Back"),
+          face("left", "Left"),
+          face("top", "Top"),
+          face("bottom", "Bottom"));
+
+  private static Field<String> face(String name, String label) {
+    return Field.words(name, label + ", pips or 4x3", Types.Words.Rule.ANY)
+        .explained("pips 0 to 9, or columns x rows up to 32x32, such as 4x3");
+  }
+
+  /** Makes a box of what its faces carry, in the order of {@link #NAMES}. */
+  public BoxFaces(
+      double widthMm,
+      double heightMm,
+      double depthMm,
+      double thicknessMm,
+      double pitchMm,
+      List<String> faces) {
+    this(
+        widthMm,
+        heightMm,
+        depthMm,
+        thicknessMm,
+        pitchMm,
+        faces.get(0),
+        faces.get(1),
+        faces.get(2),
+        faces.get(3),
+        faces.get(4),
+        faces.get(5));
+  }
+
+  /** Returns what the faces carry, in the order of {@link #NAMES}. */
+  public List<String> faces() {
+    return List.of(front, right, back, left, top, bottom);
+  }
+
+  private String face(int face) {
+    return switch (face) {
+      case 0 -> front;
+      case 1 -> right;
+      case 2 -> back;
+      case 3 -> left;
+      case 4 -> top;
+      default -> bottom;
+    };
+  }
+
   public BoxFaces {
     SIDE.require("widthMm", widthMm);
     SIDE.require("heightMm", heightMm);
     SIDE.require("depthMm", depthMm);
     THICKNESS.require("thicknessMm", thicknessMm);
     PITCH.require("pitchMm", pitchMm);
-    faces = List.copyOf(faces);
-    if (faces.size() != NAMES.size()) {
-      throw new InputException("faces", faces.size() + " faces", "six faces");
-    }
+    List<String> faces = List.of(front, right, back, left, top, bottom);
     if (2 * thicknessMm >= Math.min(widthMm, Math.min(heightMm, depthMm))) {
       throw new InputException("thicknessMm", thicknessMm, "less than half the shortest side");
     }
@@ -135,8 +213,8 @@ public record BoxFaces(
     Objects.checkIndex(index, count());
     int left = index;
     int face = 0;
-    while (left >= cells(faces.get(face))) {
-      left -= cells(faces.get(face));
+    while (left >= cells(face(face))) {
+      left -= cells(face(face));
       face++;
     }
     return face;
@@ -146,9 +224,9 @@ public record BoxFaces(
   private double[] onFace(int index, int face) {
     int first = 0;
     for (int before = 0; before < face; before++) {
-      first += cells(faces.get(before));
+      first += cells(face(before));
     }
-    int[] cell = cell(faces.get(face), index - first);
+    int[] cell = cell(face(face), index - first);
     double[] size = sizeOf(face, widthMm, heightMm, depthMm);
     return new double[] {size[0] / 2 + cell[0] * pitchMm / 2, size[1] / 2 + cell[1] * pitchMm / 2};
   }
@@ -168,30 +246,30 @@ public record BoxFaces(
 
   @Override
   public int count() {
-    return faces.stream().mapToInt(BoxFaces::cells).sum();
+    return faces().stream().mapToInt(BoxFaces::cells).sum();
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     int face = faceOf(index);
     double[] at = onFace(index, face);
     double[] corner = corner(face);
-    return new Place(corner[0] + at[0], corner[1] + at[1], index, 0);
+    return new Position(corner[0] + at[0], corner[1] + at[1], index, 0);
   }
 
   @Override
-  public Spot spot(int index) {
+  public Pose pose(int index) {
     int face = faceOf(index);
     double[] at = onFace(index, face);
     double u = at[0];
     double v = at[1];
     return switch (face) {
-      case 1 -> new Spot(widthMm, v, -u, new Facing(1, 0, 0));
-      case 2 -> new Spot(widthMm - u, v, -depthMm, new Facing(0, 0, -1));
-      case 3 -> new Spot(0, v, -depthMm + u, new Facing(-1, 0, 0));
-      case 4 -> new Spot(u, 0, -depthMm + v, new Facing(0, -1, 0));
-      case 5 -> new Spot(u, heightMm, -v, new Facing(0, 1, 0));
-      default -> new Spot(u, v, 0, Facing.VIEWER);
+      case 1 -> new Pose(widthMm, v, -u, new Facing(1, 0, 0));
+      case 2 -> new Pose(widthMm - u, v, -depthMm, new Facing(0, 0, -1));
+      case 3 -> new Pose(0, v, -depthMm + u, new Facing(-1, 0, 0));
+      case 4 -> new Pose(u, 0, -depthMm + v, new Facing(0, -1, 0));
+      case 5 -> new Pose(u, heightMm, -v, new Facing(0, 1, 0));
+      default -> new Pose(u, v, 0, Facing.VIEWER);
     };
   }
 
@@ -248,20 +326,20 @@ public record BoxFaces(
   }
 
   @Override
-  public List<List<Spot>> body() {
-    List<List<Spot>> lines = new ArrayList<>();
+  public List<List<Pose>> body() {
+    List<List<Pose>> lines = new ArrayList<>();
     for (double z : new double[] {0, -depthMm}) {
       lines.add(
           List.of(
-              Spot.corner(0, 0, z),
-              Spot.corner(widthMm, 0, z),
-              Spot.corner(widthMm, heightMm, z),
-              Spot.corner(0, heightMm, z),
-              Spot.corner(0, 0, z)));
+              Pose.corner(0, 0, z),
+              Pose.corner(widthMm, 0, z),
+              Pose.corner(widthMm, heightMm, z),
+              Pose.corner(0, heightMm, z),
+              Pose.corner(0, 0, z)));
     }
     for (double x : new double[] {0, widthMm}) {
       for (double y : new double[] {0, heightMm}) {
-        lines.add(List.of(Spot.corner(x, y, 0), Spot.corner(x, y, -depthMm)));
+        lines.add(List.of(Pose.corner(x, y, 0), Pose.corner(x, y, -depthMm)));
       }
     }
     return lines;
@@ -269,6 +347,47 @@ public record BoxFaces(
 
   private static Edge fold(double x1, double y1, double x2, double y2) {
     return new Edge(Edge.Kind.FOLD, List.of(new Point(x1, y1), new Point(x2, y2)));
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    String[] names = {"Width", "Height", "Depth"};
+    double[] outside = {widthMm, heightMm, depthMm};
+    List<Reckoning> numbers = new ArrayList<>();
+    for (int i = 0; i < names.length; i++) {
+      numbers.add(
+          LayoutNumbers.length(
+              phrase("inside-%s-%d", fixture.id(), i),
+              names[i] + " inside " + fixture.name(),
+              insideMm()[i],
+              "outside − 2 × thickness of the boards",
+              Reckoning.given("outside", outside[i], "mm"),
+              Reckoning.given("thickness", thicknessMm, "mm")));
+    }
+    return numbers;
+  }
+
+  @Override
+  public List<Finding> findings(Fixture fixture) {
+    double[] room = insideMm();
+    return List.of(
+        Finding.of(
+                Step.LAYOUT,
+                "inside-" + fixture.id(),
+                Verdict.HOLDS,
+                phrase(
+                    "%s leaves %s × %s × %s inside for a cell and the controller.",
+                    fixture.name(),
+                    Quantity.number(room[0]),
+                    Quantity.number(room[1]),
+                    Quantity.text(room[2], "mm")))
+            .advising(
+                "Test each face before you fold it shut. A lithium cell wants a protection circuit and must not be pinched; a coin cell must stay behind a screw where children play."));
+  }
+
+  @Override
+  public double spacingMm() {
+    return pitchMm;
   }
 
   @Override

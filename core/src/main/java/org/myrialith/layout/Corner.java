@@ -22,6 +22,11 @@ public enum Corner {
     return key;
   }
 
+  /** Returns its name for makers. */
+  public String words() {
+    return key.replace('-', ' ');
+  }
+
   boolean right() {
     return right;
   }

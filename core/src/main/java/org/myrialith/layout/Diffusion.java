@@ -80,8 +80,8 @@ public final class Diffusion {
     Splat splat = new Splat(light, columns, rows, gapMm * scale);
     int i = 0;
     for (Emitter emitter : plan.emitters()) {
-      double x = (emitter.place().xMm() - box.leftMm() + edge) * scale;
-      double y = (emitter.place().yMm() - box.topMm() + edge) * scale;
+      double x = (emitter.position().xMm() - box.leftMm() + edge) * scale;
+      double y = (emitter.position().yMm() - box.topMm() + edge) * scale;
       splat.add(x, y, rgb[3 * i], rgb[3 * i + 1], rgb[3 * i + 2]);
       i++;
     }

@@ -4,9 +4,13 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.KindPart;
+import org.myrialith.describe.Part;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * Something a maker mounts as one piece: a shape, and how it is put up. Immutable.
@@ -24,9 +28,18 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
   /** Most cells of a fixture's picture. */
   public static final int MOST_CELLS = 8192;
 
+  /** How it stands in the format. */
+  public static final Description<Fixture> DESCRIPTION =
+      Description.of(
+          Fixture.class,
+          Field.id("id"),
+          Field.named("name", "Name"),
+          KindPart.of("shape", () -> ShapeKinds.ALL),
+          Part.of("mount", Mount.DESCRIPTION));
+
   public Fixture {
-    Text.id("id", id);
-    name = Text.name("name", name);
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
     Objects.requireNonNull(shape, "shape");
     Objects.requireNonNull(mount, "mount");
     if (shape.count() > MOST_EMITTERS || shape.seenColumns() * shape.seenRows() > MOST_CELLS) {
@@ -70,7 +83,7 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
 
   /** Returns the least distance of neighbours (mm), above 0. */
   public double pitchMm() {
-    return shape.pitchMm();
+    return shape.spacingMm();
   }
 
   /** Returns a few words that describe it, such as "16 × 8 panel". */
@@ -84,20 +97,25 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
   }
 
   /** Returns the flat place of the emitter with that index in data order. */
-  public Place place(int index) {
-    return new Frame(this).place(shape.place(own(index)));
+  public Position position(int index) {
+    return new Frame(this).position(shape.position(own(index)));
   }
 
   /** Returns all emitters on the bench, in data order. */
-  public List<Seat> seats() {
+  public List<Placement> placements() {
     Frame frame = new Frame(this);
-    List<Seat> own = shape.seats();
-    List<Seat> all = new ArrayList<>(own.size());
+    List<Placement> own = shape.placements();
+    List<Placement> all = new ArrayList<>(own.size());
     for (int i = 0; i < own.size(); i++) {
-      Seat seat = own.get(own(i));
+      Placement placement = own.get(own(i));
       boolean ends =
-          mount.reversed() ? own(i) > 0 && own.get(own(i) - 1).endsPiece() : seat.endsPiece();
-      all.add(new Seat(frame.place(seat.place()), frame.spot(seat.spot()), seat.part(), ends));
+          mount.reversed() ? own(i) > 0 && own.get(own(i) - 1).endsPiece() : placement.endsPiece();
+      all.add(
+          new Placement(
+              frame.position(placement.position()),
+              frame.pose(placement.pose()),
+              placement.part(),
+              ends));
     }
     return all;
   }
@@ -124,9 +142,9 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
   }
 
   /** Returns lines in space that show its body. */
-  public List<List<Spot>> body() {
+  public List<List<Pose>> body() {
     Frame frame = new Frame(this);
-    return shape.body().stream().map(line -> line.stream().map(frame::spot).toList()).toList();
+    return shape.body().stream().map(line -> line.stream().map(frame::pose).toList()).toList();
   }
 
   /** Returns this fixture shifted by (mm). */
@@ -184,20 +202,20 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
       return fixture.mount.yMm() + own(x) * sin + y * cos;
     }
 
-    Place place(Place p) {
+    Position position(Position p) {
       boolean swapped = fixture.mount.mirrored() && fixture.shape.pictorial();
       int column = swapped ? fixture.seenColumns() - 1 - p.column() : p.column();
-      return new Place(x(p.xMm(), p.yMm()), y(p.xMm(), p.yMm()), column, p.row());
+      return new Position(x(p.xMm(), p.yMm()), y(p.xMm(), p.yMm()), column, p.row());
     }
 
     Point point(Point p) {
       return new Point(x(p.xMm(), p.yMm()), y(p.xMm(), p.yMm()));
     }
 
-    Spot spot(Spot s) {
+    Pose pose(Pose s) {
       double fx = fixture.mount.mirrored() ? -s.facing().x() : s.facing().x();
       double fy = s.facing().y();
-      return new Spot(
+      return new Pose(
           x(s.xMm(), s.yMm()),
           y(s.xMm(), s.yMm()),
           fixture.mount.zMm() + s.zMm(),

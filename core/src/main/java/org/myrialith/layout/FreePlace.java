@@ -29,10 +29,10 @@ public record FreePlace(List<LayoutPlan.Box> taken, double gapMm) {
    * @param leastMm to keep between them
    */
   public static FreePlace beside(List<Fixture> fixtures, double leastMm) {
-    LayoutPlan.Box whole = LayoutPlan.of(fixtures, List.of()).extent();
+    LayoutPlan.Box whole = LayoutPlan.of(fixtures).extent();
     double wide = WIDE_GAP * Math.max(whole.widthMm(), DRAWN_SHAPE * whole.heightMm());
     return new FreePlace(
-        fixtures.stream().map(f -> LayoutPlan.of(List.of(f), List.of()).extent()).toList(),
+        fixtures.stream().map(f -> LayoutPlan.of(List.of(f)).extent()).toList(),
         Math.rint(Math.max(leastMm, wide)));
   }
 

@@ -1,8 +1,12 @@
 package org.myrialith.layout;
 
 import java.util.List;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * Emitters under one name, across fixtures: what frames and cues speak to.
@@ -24,6 +28,16 @@ public record Group(String id, String name, List<Member> members) {
    * @param to last index in data order
    */
   public record Member(String fixture, int from, int to) {
+    private static final Bounds INDEX = Bounds.count(0, Fixture.MOST_EMITTERS - 1);
+
+    /** How it stands in the format. */
+    public static final Description<Member> DESCRIPTION =
+        Description.of(
+            Member.class,
+            Field.words("fixture", "Fixture", Types.Words.Rule.ANY),
+            Field.count("from", "From", INDEX).explained("first index in data order"),
+            Field.count("to", "To", INDEX).explained("last index in data order"));
+
     public Member {
       if (from < 0 || to < from) {
         throw new InputException(
@@ -32,9 +46,17 @@ public record Group(String id, String name, List<Member> members) {
     }
   }
 
+  /** How it stands in the format. */
+  public static final Description<Group> DESCRIPTION =
+      Description.of(
+          Group.class,
+          Field.id("id"),
+          Field.named("name", "Name"),
+          Field.rows("members", "Members", Member.DESCRIPTION, 1, MOST_MEMBERS));
+
   public Group {
-    Text.id("id", id);
-    name = Text.name("name", name);
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
     members = List.copyOf(members);
     if (members.isEmpty() || members.size() > MOST_MEMBERS) {
       throw new InputException(

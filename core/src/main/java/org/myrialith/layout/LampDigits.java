@@ -1,8 +1,13 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
@@ -28,6 +33,24 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
 
   /** Most rows and columns of a digit. */
   public static final int MOST_SIDE = 16;
+
+  /** How it stands in the format. */
+  public static final Kind<LampDigits> KIND =
+      Kind.of(
+          "lamps",
+          "lamp digits",
+          new LampDigits(
+              List.of("####", "#..#", "#..#", "####", "#..#", "#..#", "####"), 2, 40, 40),
+          Field.count("digits", "Digits", DIGITS),
+          Field.measure("pitchMm", "Pitch of lamps", PITCH),
+          Field.measure("gapMm", "Extra gap of digits", GAP),
+          Field.rows(
+                  "mask",
+                  "One digit: # for a lamp, . for none",
+                  new Types.Words(Types.Words.Rule.ANY),
+                  1,
+                  MOST_SIDE)
+              .explained("lines of # for a lamp and . for none, all of one length"));
 
   public LampDigits {
     mask = List.copyOf(mask);
@@ -88,12 +111,12 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int digit = index / lampsPerDigit();
     int[] lamp = lamps().get(index % lampsPerDigit());
     double left = digit * (across() * pitchMm + gapMm);
-    return new Place(
+    return new Position(
         left + lamp[0] * pitchMm, lamp[1] * pitchMm, digit * across() + lamp[0], lamp[1]);
   }
 
@@ -118,7 +141,12 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
   }
 
   @Override
+  public double spacingMm() {
+    return pitchMm;
+  }
+
+  @Override
   public String describe() {
-    return "%d lamp digit%s of %d".formatted(digits, digits == 1 ? "" : "s", lampsPerDigit());
+    return phrase("%d lamp digit%s of %d", digits, digits == 1 ? "" : "s", lampsPerDigit());
   }
 }

@@ -2,18 +2,16 @@ package org.myrialith.layout;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
- * Every emitter of a gadget with its place and order.
+ * Every emitter of a gadget with its place.
  *
  * @param fixtures as given
  * @param emitters fixture after fixture, each in data order
- * @param chained the same emitters in the order of the data chain; those in no circuit are left out
+ * @param firsts position of each fixture's first emitter
  */
-public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Emitter> chained) {
+public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Integer> firsts) {
 
   /** The box round all emitter centres (mm). */
   public record Box(double leftMm, double topMm, double widthMm, double heightMm) {
@@ -28,68 +26,44 @@ public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Em
     }
   }
 
-  /**
-   * A wire that the maker lays along the chain.
-   *
-   * @param from the emitter whose data-out it starts at
-   * @param to the emitter whose data-in it ends at
-   * @param straightMm between their middles, in space
-   */
-  public record Lead(Emitter from, Emitter to, double straightMm) {}
-
-  /**
-   * Works the layout out.
-   *
-   * @param fixtures of the gadget
-   * @param chainOrder identifiers of fixtures in the order the data runs; unknown ones count for
-   *     nothing
-   */
-  public static LayoutPlan of(List<Fixture> fixtures, List<String> chainOrder) {
-    Map<String, Integer> counts = new HashMap<>();
-    fixtures.forEach(f -> counts.put(f.id(), f.count()));
-    Map<String, Integer> firstInChain = new HashMap<>();
-    int next = 0;
-    for (String id : chainOrder) {
-      if (counts.containsKey(id)) {
-        firstInChain.put(id, next);
-        next += counts.get(id);
-      }
-    }
+  /** Works the layout out. */
+  public static LayoutPlan of(List<Fixture> fixtures) {
     List<Emitter> emitters = new ArrayList<>();
-    Emitter[] chained = new Emitter[next];
+    List<Integer> firsts = new ArrayList<>();
     for (int f = 0; f < fixtures.size(); f++) {
-      Fixture fixture = fixtures.get(f);
-      Integer first = firstInChain.get(fixture.id());
-      BitSet dark = fixture.dark();
+      BitSet dark = fixtures.get(f).dark();
+      firsts.add(emitters.size());
       int i = 0;
-      for (Seat seat : fixture.seats()) {
-        Emitter emitter = new Emitter(f, i, seat, dark.get(i), first == null ? -1 : first + i);
-        emitters.add(emitter);
-        if (first != null) {
-          chained[first + i] = emitter;
-        }
+      for (Placement placement : fixtures.get(f).placements()) {
+        emitters.add(new Emitter(f, i, placement, dark.get(i)));
         i++;
       }
     }
-    return new LayoutPlan(List.copyOf(fixtures), List.copyOf(emitters), List.of(chained));
+    return new LayoutPlan(List.copyOf(fixtures), List.copyOf(emitters), List.copyOf(firsts));
+  }
+
+  /** Returns the emitters of a fixture in data order. */
+  public List<Emitter> emittersOf(Fixture fixture) {
+    int at = firsts.get(fixtures.indexOf(fixture));
+    return emitters.subList(at, at + fixture.count());
   }
 
   /** Returns the box round the centres of some fixtures alone. */
   public static Box boxOf(List<Fixture> fixtures) {
-    return of(fixtures, List.of()).box();
+    return of(fixtures).box();
   }
 
   /** Returns the box round all centres; all zero when there is nothing. */
   public Box box() {
     Reach reach = new Reach();
-    emitters.forEach(e -> reach.take(e.place().xMm(), e.place().yMm()));
+    emitters.forEach(e -> reach.take(e.position().xMm(), e.position().yMm()));
     return reach.box();
   }
 
   /** Returns the box round all centres and all lines to cut and fold by. */
   public Box extent() {
     Reach reach = new Reach();
-    emitters.forEach(e -> reach.take(e.place().xMm(), e.place().yMm()));
+    emitters.forEach(e -> reach.take(e.position().xMm(), e.position().yMm()));
     for (Fixture fixture : fixtures) {
       for (Edge edge : fixture.edges()) {
         edge.points().forEach(p -> reach.take(p.xMm(), p.yMm()));
@@ -119,18 +93,18 @@ public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<Em
 
   /** Returns the depth over all centres, from the farthest back to the nearest (mm). */
   public double depthMm() {
-    var depths = emitters.stream().mapToDouble(e -> e.spot().zMm()).summaryStatistics();
+    var depths = emitters.stream().mapToDouble(e -> e.pose().zMm()).summaryStatistics();
     return emitters.isEmpty() ? 0 : depths.getMax() - depths.getMin();
   }
 
-  /** Returns the wires along the chain: from fixture to fixture, and from piece to piece. */
-  public List<Lead> leads() {
+  /** Returns the wires along a line of data: from fixture to fixture, and from piece to piece. */
+  public static List<Lead> leads(List<Emitter> line) {
     List<Lead> leads = new ArrayList<>();
-    for (int i = 1; i < chained.size(); i++) {
-      Emitter from = chained.get(i - 1);
-      Emitter to = chained.get(i);
-      if (from.fixture() != to.fixture() || from.seat().endsPiece()) {
-        leads.add(new Lead(from, to, from.spot().distanceTo(to.spot())));
+    for (int i = 1; i < line.size(); i++) {
+      Emitter from = line.get(i - 1);
+      Emitter to = line.get(i);
+      if (from.fixture() != to.fixture() || from.placement().endsPiece()) {
+        leads.add(new Lead(from, to, from.pose().distanceTo(to.pose())));
       }
     }
     return leads;

@@ -3,20 +3,25 @@ package org.myrialith.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
 
 /**
  * Equal straight boards round a regular polygon, one of them with the controller. The origin is the
  * middle; the middle of module 1 is straight up, the others follow clockwise.
  *
- * <p>The boards are rectangles whose inner corners meet, or stand {@code gapMm} apart along the
- * inner polygon. With n sides, board length L and width w:
+ * <p>The boards are rectangles whose inner corners meet, or stand {@code gapMm} apart, measured
+ * straight from corner to corner. With n sides, board length L and width w:
  *
  * <pre>
- * inner side      a = L + gap
+ * gap along sides g = gap / cos(π/n)
+ * inner side      a = L + g
  * inner apothem   r = a / (2 tan(π/n))
- * joint           (gap + w tan(π/n)) · cos(π/n)   straight, between the middles of the board ends
+ * joint           gap + w sin(π/n)   straight, between the middles of the board ends
  * outer radius    √((r + w)² + (L/2)²)
  * </pre>
  *
@@ -24,7 +29,7 @@ import org.myrialith.finding.InputException;
  * @param pixelsPerModule evenly along the middle of a board, half a pitch from its ends
  * @param moduleLengthMm along the side
  * @param moduleWidthMm across it
- * @param gapMm between inner corners, measured along the inner sides
+ * @param gapMm between the inner corners of neighbours, straight
  * @param controllerModule the one with the controller, from 1; the data enters there
  * @param clockwise the way the data runs
  */
@@ -57,6 +62,23 @@ public record ModulePolygon(
   /** Allowed gap. */
   public static final Bounds GAP = Bounds.measure(0, 200, "mm");
 
+  /** How it stands in the format. */
+  public static final Kind<ModulePolygon> KIND =
+      Kind.of(
+          "polygon",
+          "polygon",
+          new ModulePolygon(12, 5, 50, 10, 0, 1, true),
+          Field.count("sides", "Sides", SIDES),
+          Field.count("pixelsPerModule", "Pixels a module", PIXELS)
+              .explained("evenly along the middle of a board, half a pitch from its ends"),
+          Field.measure("moduleLengthMm", "Module length", LENGTH),
+          Field.measure("moduleWidthMm", "Module width", WIDTH),
+          Field.measure("gapMm", "Gap of inner corners", GAP)
+              .explained("straight, from the inner corner of a board to that of its neighbour"),
+          Field.count("controllerModule", "Controller on module", SIDES_FROM_ONE)
+              .explained("where the data enters, counted clockwise from the top"),
+          Field.of("direction", "Data runs", Ring.WAY).in("clockwise"));
+
   public ModulePolygon {
     SIDES.require("sides", sides);
     PIXELS.require("pixelsPerModule", pixelsPerModule);
@@ -83,12 +105,17 @@ public record ModulePolygon(
 
   /** Returns the distance from the middle to the inner side of a board (mm). */
   public double innerApothemMm() {
-    return (moduleLengthMm + gapMm) / (2 * Math.tan(half()));
+    return (moduleLengthMm + gapAlongMm()) / (2 * Math.tan(half()));
+  }
+
+  /** Returns the gap measured along the inner sides, round the corner of the polygon (mm). */
+  public double gapAlongMm() {
+    return gapMm / Math.cos(half());
   }
 
   /** Returns the straight distance between the middles of two board ends that meet (mm). */
   public double jointMm() {
-    return (gapMm + moduleWidthMm * Math.tan(half())) * Math.cos(half());
+    return gapMm + moduleWidthMm * Math.sin(half());
   }
 
   /** Returns the diameter of the circle that just holds all boards (mm). */
@@ -102,9 +129,10 @@ public record ModulePolygon(
   }
 
   @Override
-  public double pitchMm() {
-    // half a pitch on both sides of a joint: neighbours on one board are never farther apart
-    return moduleLengthMm / pixelsPerModule;
+  public double spacingMm() {
+    // across a joint: half a pitch on both sides and the joint itself, seen round the corner
+    double across = jointMm() + moduleLengthMm / pixelsPerModule * Math.cos(half());
+    return pixelsPerModule == 1 ? across : Math.min(moduleLengthMm / pixelsPerModule, across);
   }
 
   private Point onModule(double module, double along, double out) {
@@ -122,14 +150,14 @@ public record ModulePolygon(
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int way = clockwise ? 1 : -1;
     int module = Math.floorMod(controllerModule - 1 + way * (index / pixelsPerModule), sides);
     double pitch = moduleLengthMm / pixelsPerModule;
     double along = (index % pixelsPerModule + 0.5) * pitch - moduleLengthMm / 2;
     Point at = onModule(module, way * along, moduleWidthMm / 2);
-    return new Place(at.xMm(), at.yMm(), index, 0);
+    return new Position(at.xMm(), at.yMm(), index, 0);
   }
 
   @Override
@@ -165,6 +193,45 @@ public record ModulePolygon(
                   onModule(module, -half, 0))));
     }
     return boards;
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    Reckoning.Given n = Reckoning.given("sides n", sides, "");
+    Reckoning.Given gap = Reckoning.given("gap of inner corners", gapMm, "mm");
+    Reckoning.Given width = Reckoning.given("module width w", moduleWidthMm, "mm");
+    return List.of(
+        new Reckoning(
+            "inner-angle-" + fixture.id(),
+            "Inner angle of " + fixture.name(),
+            innerAngleDegrees(),
+            "°",
+            "(n − 2) × 180° ÷ n",
+            List.of(n),
+            Source.ARITHMETIC),
+        LayoutNumbers.length(
+            "outer-" + fixture.id(),
+            "Outer diameter of " + fixture.name(),
+            outerDiameterMm(),
+            "2 √((r + w)² + (L ÷ 2)²)",
+            Reckoning.given("inner apothem r", innerApothemMm(), "mm"),
+            width,
+            Reckoning.given("module length L", moduleLengthMm, "mm")),
+        LayoutNumbers.length(
+            "joint-" + fixture.id(),
+            "Length of a joint of " + fixture.name(),
+            jointMm(),
+            "gap + w sin(π ÷ n), straight between the middles of the board ends",
+            gap,
+            width,
+            n),
+        LayoutNumbers.length(
+            "gap-along-" + fixture.id(),
+            "Gap of " + fixture.name() + " along the sides",
+            gapAlongMm(),
+            "gap ÷ cos(π ÷ n), measured round the corner of the inner polygon",
+            gap,
+            n));
   }
 
   @Override

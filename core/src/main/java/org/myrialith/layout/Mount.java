@@ -3,6 +3,9 @@ package org.myrialith.layout;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
@@ -37,6 +40,39 @@ public record Mount(
   /** Class of the emitters of a fixture that names none. */
   public static final String USUAL_EMITTER = "one-wire-rgb";
 
+  /** How it stands in the format. */
+  public static final Description<Mount> DESCRIPTION =
+      Description.of(
+          Mount.class,
+          coordinate("xMm", "At x").formerly("centreXMm", new Types.Measure(Fixture.PLACE), x -> x),
+          coordinate("yMm", "At y").formerly("centreYMm", new Types.Measure(Fixture.PLACE), y -> y),
+          coordinate("zMm", "Forward z").explained("towards the viewer"),
+          Field.measure("turnDegrees", "Turned clockwise", TURN)
+              .or(0.0)
+              .explained("clockwise about the origin, the picture with it"),
+          Field.flag("mirrored", "Mirrored", "no", "left and right swapped")
+              .or(false)
+              .explained("about the middle of its emitters, before it is turned"),
+          Field.flag("reversed", "Data enters", "at the first end", "at the other end").or(false),
+          Field.rows(
+                  "dark",
+                  "Dark pixels, such as 3, 7-9",
+                  new Types.Count(Bounds.count(0, Fixture.MOST_EMITTERS - 1)),
+                  0,
+                  MOST_DARK)
+              .or(List.of())
+              .explained(
+                  "indices in data order that are sent but never lit; no template gives them a hole"),
+          Field.words("emitter", "Emitter class", Types.Words.Rule.ANY)
+              .or(USUAL_EMITTER)
+              .explained("a class that comes along, or one of emitters"));
+
+  private static Field<Double> coordinate(String name, String label) {
+    return Field.measure(name, label, Fixture.PLACE)
+        .or(0.0)
+        .explained("where the origin of its own frame lies");
+  }
+
   public Mount {
     Fixture.PLACE.require("xMm", xMm);
     Fixture.PLACE.require("yMm", yMm);
@@ -69,7 +105,7 @@ public record Mount(
   }
 
   /** Returns this mount with left and right swapped, or back. */
-  public Mount flipped() {
+  public Mount mirroredOver() {
     return new Mount(xMm, yMm, zMm, turnDegrees, !mirrored, reversed, dark, emitter);
   }
 

@@ -1,8 +1,8 @@
 package org.myrialith.layout;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -21,8 +21,12 @@ final class Neighbours {
    */
   record Pair(Emitter one, Emitter two, double apartMm, double neededMm) {}
 
-  /** More pairs than these are not told one by one. */
-  static final int MOST_PAIRS = 1000;
+  /** Pairs of one sort: how many, and the first that was met. */
+  record Sort(long count, Pair first) {}
+
+  private static final int SAME = 0;
+  private static final int OVERLAPPING = 1;
+  private static final int TOUCHING = 2;
 
   private final List<Emitter> emitters;
   private final double[] x;
@@ -32,42 +36,71 @@ final class Neighbours {
   private final double cube;
   private final int[] first;
   private final int[] next;
-  private final List<Pair> pairs = new ArrayList<>();
+  private final double sameMm;
+  private final double touchMm;
+  private final long[] counts = new long[3];
+  private final Pair[] firsts = new Pair[3];
 
-  private Neighbours(List<Emitter> emitters, IntToDoubleFunction halfMm) {
+  private Neighbours(
+      List<Emitter> emitters, IntToDoubleFunction halfMm, double sameMm, double touchMm) {
     int count = emitters.size();
     this.emitters = emitters;
+    this.sameMm = sameMm;
+    this.touchMm = touchMm;
     this.x = new double[count];
     this.y = new double[count];
     this.z = new double[count];
     this.half = new double[count];
     double widest = 0;
     for (int i = 0; i < count; i++) {
-      Spot spot = emitters.get(i).spot();
-      x[i] = spot.xMm();
-      y[i] = spot.yMm();
-      z[i] = spot.zMm();
+      Pose at = emitters.get(i).pose();
+      x[i] = at.xMm();
+      y[i] = at.yMm();
+      z[i] = at.zMm();
       half[i] = halfMm.applyAsDouble(emitters.get(i).fixture());
       widest = Math.max(widest, half[i]);
     }
-    this.cube = Math.max(0.01, 2 * widest);
+    this.cube = Math.max(0.01, 2 * widest + touchMm);
     this.first = new int[Math.max(16, Integer.highestOneBit(Math.max(1, count)) * 4)];
     this.next = new int[count];
     Arrays.fill(first, -1);
   }
 
   /**
-   * Returns the pairs that are nearer than the sum of their half widths, at most {@link
-   * #MOST_PAIRS}.
+   * Finds all pairs that are nearer than their bodies allow, each sort counted for itself.
    *
    * @param halfMm half the width of a body by the number of its fixture (mm), above 0
+   * @param sameMm centres nearer than this are one place (mm)
+   * @param touchMm bodies nearer than this touch (mm)
    */
-  static List<Pair> tooNear(List<Emitter> emitters, IntToDoubleFunction halfMm) {
-    Neighbours neighbours = new Neighbours(emitters, halfMm);
-    for (int i = 0; i < emitters.size() && neighbours.pairs.size() < MOST_PAIRS; i++) {
+  static Neighbours of(
+      List<Emitter> emitters, IntToDoubleFunction halfMm, double sameMm, double touchMm) {
+    Neighbours neighbours = new Neighbours(emitters, halfMm, sameMm, touchMm);
+    for (int i = 0; i < emitters.size(); i++) {
       neighbours.meet(i);
     }
-    return List.copyOf(neighbours.pairs);
+    return neighbours;
+  }
+
+  private Optional<Sort> sort(int which) {
+    return counts[which] == 0
+        ? Optional.empty()
+        : Optional.of(new Sort(counts[which], firsts[which]));
+  }
+
+  /** Returns the pairs in one place. */
+  Optional<Sort> samePlace() {
+    return sort(SAME);
+  }
+
+  /** Returns the pairs whose bodies overlap. */
+  Optional<Sort> overlapping() {
+    return sort(OVERLAPPING);
+  }
+
+  /** Returns the pairs whose bodies touch. */
+  Optional<Sort> touching() {
+    return sort(TOUCHING);
   }
 
   private int cell(double mm) {
@@ -96,7 +129,7 @@ final class Neighbours {
   }
 
   private void look(int at, int cx, int cy, int cz) {
-    for (int i = first[slot(cx, cy, cz)]; i >= 0 && pairs.size() < MOST_PAIRS; i = next[i]) {
+    for (int i = first[slot(cx, cy, cz)]; i >= 0; i = next[i]) {
       // cubes that share a slot by chance are told apart here, so no pair counts twice
       if (cell(x[i]) != cx || cell(y[i]) != cy || cell(z[i]) != cz) {
         continue;
@@ -106,9 +139,16 @@ final class Neighbours {
       double dy = y[i] - y[at];
       double dz = z[i] - z[at];
       double squared = dx * dx + dy * dy + dz * dz;
-      if (squared < needed * needed) {
-        pairs.add(new Pair(emitters.get(i), emitters.get(at), Math.sqrt(squared), needed));
+      if (squared < (needed + touchMm) * (needed + touchMm)) {
+        count(i, at, Math.sqrt(squared), needed);
       }
+    }
+  }
+
+  private void count(int one, int two, double apart, double needed) {
+    int sort = apart < sameMm ? SAME : apart < needed - touchMm ? OVERLAPPING : TOUCHING;
+    if (counts[sort]++ == 0) {
+      firsts[sort] = new Pair(emitters.get(one), emitters.get(two), apart, needed);
     }
   }
 }

@@ -1,8 +1,14 @@
 package org.myrialith.layout;
 
+import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Reckoning;
 
 /**
  * A rectangular matrix of emitters.
@@ -39,6 +45,46 @@ public record Panel(
   /** Allowed quarter turns. */
   public static final Bounds TURNS = Bounds.count(0, 3);
 
+  /** How it stands in the format. */
+  public static final Kind<Panel> KIND =
+      Kind.of(
+          "panel",
+          "panel",
+          new Panel(8, 8, 10, 10, Corner.TOP_LEFT, false, true, 0),
+          Field.count("columns", "Columns", SIDE)
+              .explained("before the turn; 8192 emitters at most"),
+          Field.count("rows", "Rows", SIDE),
+          Field.measure("pitchXMm", "Pitch across", PITCH),
+          Field.measure("pitchYMm", "Pitch down", PITCH),
+          Field.of(
+                  "firstCorner",
+                  "First pixel",
+                  Types.Choice.of(Corner.values(), Corner::key, Corner::words))
+              .explained("where the data enters"),
+          Field.of(
+                  "run",
+                  "Data runs",
+                  Types.Choice.ofTwo(
+                      "along-rows",
+                      false,
+                      "along the rows",
+                      "along-columns",
+                      true,
+                      "along the columns"))
+              .in("alongColumns"),
+          Field.of(
+                  "wiring",
+                  "Next run",
+                  Types.Choice.ofTwo(
+                      "serpentine", true, "comes back", "same-way", false, "same way again"))
+              .in("serpentine"),
+          Field.of(
+                  "quarterTurns",
+                  "Turned, picture upright",
+                  new Types.NumberedChoice(TURNS, List.of("0°", "90°", "180°", "270°")))
+              .explained(
+                  "clockwise; the origin is the left top corner of the box round the centres after it"));
+
   public Panel {
     SIDE.require("columns", columns);
     SIDE.require("rows", rows);
@@ -74,7 +120,7 @@ public record Panel(
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int length = alongColumns ? rows : columns;
     int run = index / length;
@@ -93,7 +139,7 @@ public record Panel(
     return turned(across, down);
   }
 
-  private Place turned(int across, int down) {
+  private Position turned(int across, int down) {
     int column =
         switch (quarterTurns) {
           case 1 -> rows - 1 - down;
@@ -110,12 +156,15 @@ public record Panel(
         };
     double pitchAcross = onItsSide() ? pitchYMm : pitchXMm;
     double pitchDown = onItsSide() ? pitchXMm : pitchYMm;
-    return new Place(column * pitchAcross, row * pitchDown, column, row);
+    return new Position(column * pitchAcross, row * pitchDown, column, row);
   }
 
   @Override
-  public double pitchMm() {
-    return Math.min(pitchXMm, pitchYMm);
+  public double spacingMm() {
+    if (columns == 1 && rows == 1) {
+      return Math.min(pitchXMm, pitchYMm);
+    }
+    return columns == 1 ? pitchYMm : rows == 1 ? pitchXMm : Math.min(pitchXMm, pitchYMm);
   }
 
   @Override
@@ -123,17 +172,33 @@ public record Panel(
     return true;
   }
 
-  /** Returns the panel turned further clockwise by quarter turns. */
-  Panel turnedBy(int quarters) {
-    return new Panel(
-        columns,
-        rows,
-        pitchXMm,
-        pitchYMm,
-        firstCorner,
-        alongColumns,
-        serpentine,
-        Math.floorMod(quarterTurns + quarters, 4));
+  @Override
+  public boolean grid() {
+    return true;
+  }
+
+  @Override
+  public int quarters() {
+    return quarterTurns;
+  }
+
+  @Override
+  public Optional<Shape> turnedUpright(int quarters) {
+    return Optional.of(
+        new Panel(
+            columns,
+            rows,
+            pitchXMm,
+            pitchYMm,
+            firstCorner,
+            alongColumns,
+            serpentine,
+            Math.floorMod(quarterTurns + quarters, 4)));
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    return count() > 1 ? List.of(LayoutNumbers.perMetre(fixture, spacingMm())) : List.of();
   }
 
   @Override

@@ -1,10 +1,15 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Reckoning;
 
 /**
  * Edge-lit digits: clear sheets with engraved figures stand one behind the other over a base board
@@ -49,6 +54,21 @@ public record Panes(
   /** Allowed thickness of a sheet. */
   public static final Bounds THICKNESS = Bounds.measure(0.5, 20, "mm");
 
+  /** How it stands in the format. */
+  public static final Kind<Panes> KIND =
+      Kind.of(
+          "panes",
+          "edge-lit panes",
+          new Panes(2, 10, 2, 6, 40, 60, 3, 50),
+          Field.count("digits", "Digits", DIGITS),
+          Field.count("panesPerDigit", "Panes a digit", PANES),
+          Field.count("ledsPerPane", "LEDs under a pane", LEDS),
+          Field.measure("panePitchMm", "Pane to pane", PITCH),
+          Field.measure("sheetWidthMm", "Sheet width", SHEET),
+          Field.measure("sheetHeightMm", "Sheet height", SHEET),
+          Field.measure("sheetThicknessMm", "Sheet thickness", THICKNESS),
+          Field.measure("digitPitchMm", "Digit to digit", SHEET));
+
   public Panes {
     DIGITS.require("digits", digits);
     PANES.require("panesPerDigit", panesPerDigit);
@@ -87,31 +107,35 @@ public record Panes(
   }
 
   @Override
-  public double pitchMm() {
+  public double spacingMm() {
     double under = sheetWidthMm / ledsPerPane;
-    return panesPerDigit == 1 ? under : Math.min(under, panePitchMm);
+    double least = ledsPerPane == 1 && (panesPerDigit > 1 || digits > 1) ? digitPitchMm : under;
+    if (digits > 1) {
+      least = Math.min(least, digitPitchMm - sheetWidthMm + under);
+    }
+    return panesPerDigit == 1 ? least : Math.min(least, panePitchMm);
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int led = index % ledsPerPane;
     int pane = index / ledsPerPane % panesPerDigit;
     int digit = index / (ledsPerPane * panesPerDigit);
     double x = digit * digitPitchMm + (led + 0.5) * sheetWidthMm / ledsPerPane;
-    return new Place(x, -pane * panePitchMm, digit, pane);
+    return new Position(x, -pane * panePitchMm, digit, pane);
   }
 
   /** The base lies at the foot of the sheets and the panes recede from the viewer. */
   @Override
-  public Spot spot(int index) {
-    Place place = place(index);
-    return new Spot(place.xMm(), sheetHeightMm, place.yMm(), Facing.UP);
+  public Pose pose(int index) {
+    Position place = position(index);
+    return new Pose(place.xMm(), sheetHeightMm, place.yMm(), Facing.UP);
   }
 
   @Override
   public String part(int index) {
-    Place place = place(index);
+    Position place = position(index);
     return "digit " + (place.column() + 1) + ", pane " + (place.row() + 1);
   }
 
@@ -140,8 +164,8 @@ public record Panes(
   }
 
   @Override
-  public List<List<Spot>> body() {
-    List<List<Spot>> sheets = new ArrayList<>();
+  public List<List<Pose>> body() {
+    List<List<Pose>> sheets = new ArrayList<>();
     for (int digit = 0; digit < digits; digit++) {
       for (int pane = 0; pane < panesPerDigit; pane++) {
         double left = digit * digitPitchMm;
@@ -149,19 +173,31 @@ public record Panes(
         double z = -pane * panePitchMm;
         sheets.add(
             List.of(
-                Spot.corner(left, 0, z),
-                Spot.corner(right, 0, z),
-                Spot.corner(right, sheetHeightMm, z),
-                Spot.corner(left, sheetHeightMm, z),
-                Spot.corner(left, 0, z)));
+                Pose.corner(left, 0, z),
+                Pose.corner(right, 0, z),
+                Pose.corner(right, sheetHeightMm, z),
+                Pose.corner(left, sheetHeightMm, z),
+                Pose.corner(left, 0, z)));
       }
     }
     return sheets;
   }
 
   @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    return List.of(
+        LayoutNumbers.length(
+            "panes-" + fixture.id(),
+            "Depth of the panes of " + fixture.name(),
+            depthMm(),
+            "(panes − 1) × pitch + thickness",
+            Reckoning.given("panes", panesPerDigit, ""),
+            Reckoning.given("pitch", panePitchMm, "mm"),
+            Reckoning.given("thickness", sheetThicknessMm, "mm")));
+  }
+
+  @Override
   public String describe() {
-    return "%d edge-lit digit%s of %d panes"
-        .formatted(digits, digits == 1 ? "" : "s", panesPerDigit);
+    return phrase("%d edge-lit digit%s of %d panes", digits, digits == 1 ? "" : "s", panesPerDigit);
   }
 }

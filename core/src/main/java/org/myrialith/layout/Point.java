@@ -1,8 +1,19 @@
 package org.myrialith.layout;
 
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+
 /** A point of a line, flat (mm). */
 public record Point(double xMm, double yMm) {
-  double distanceTo(Point other) {
+  /** How it stands in the format. */
+  public static final Description<Point> DESCRIPTION =
+      Description.of(
+          Point.class,
+          Field.measure("xMm", "x", Fixture.PLACE),
+          Field.measure("yMm", "y", Fixture.PLACE));
+
+  /** Returns how far away another is (mm). */
+  public double distanceTo(Point other) {
     return Math.hypot(other.xMm - xMm, other.yMm - yMm);
   }
 

@@ -1,9 +1,18 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
 
 /**
  * Emitters on one circle or on circles round one centre, whole or in part. The origin is the
@@ -48,6 +57,18 @@ public record Ring(
     /** Allowed radius. */
     public static final Bounds RADIUS = Bounds.measure(0, 5000, "mm");
 
+    /** How it stands in the format. */
+    public static final Description<Circle> DESCRIPTION =
+        Description.of(
+            Circle.class,
+            Field.count("count", "Pixels", COUNT),
+            Field.measure("radiusMm", "Radius", RADIUS)
+                .explained("0 only for a single pixel in the middle"),
+            Field.measure("turnDegrees", "Turned further", START).or(0.0).explained("clockwise"),
+            Field.flag("back", "Back", "", "back")
+                .or(false)
+                .explained("its data runs against the way of the ring"));
+
     public Circle {
       COUNT.require("count", count);
       RADIUS.require("radiusMm", radiusMm);
@@ -65,6 +86,26 @@ public record Ring(
       this(count, radiusMm, 0, false);
     }
   }
+
+  /** The way round that data runs. */
+  static final Types.Choice<Boolean> WAY =
+      Types.Choice.ofTwo("clockwise", true, "clockwise", "anticlockwise", false, "anticlockwise");
+
+  /** How it stands in the format. */
+  public static final Kind<Ring> KIND =
+      Kind.of(
+          "ring",
+          "ring",
+          new Ring(List.of(new Circle(24, 30)), 0, 360, true),
+          Field.measure("startDegrees", "First pixel, from up", START)
+              .explained("of each circle's first pixel, from straight up and clockwise"),
+          Field.measure("sweepDegrees", "Sweep, 360 all round", SWEEP)
+              .explained("a whole ring spaces its pixels evenly, an arc has one at each end"),
+          Field.of("direction", "Data runs", WAY).in("clockwise"),
+          Field.rows("circles", "Circles", Circle.DESCRIPTION, 1, MOST_CIRCLES)
+              .explained(
+                  "in the order the data runs; the picture has a row for each and as many columns as the"
+                      + " fullest has pixels; an emitter shows the column nearest to its angle"));
 
   private record At(Circle circle, int row, int index) {}
 
@@ -134,30 +175,65 @@ public record Ring(
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     At at = at(index);
     Circle circle = at.circle();
     double way = (clockwise ? 1 : -1) * steps(at) * stepDegrees(circle);
     double angle = Math.toRadians(startDegrees + circle.turnDegrees() + way);
-    return new Place(
+    return new Position(
         circle.radiusMm() * Math.sin(angle),
         -circle.radiusMm() * Math.cos(angle),
         column(at),
         at.row());
   }
 
+  /**
+   * The column whose angle is nearest; columns stand where the emitters of the fullest circle do.
+   */
   private int column(At at) {
-    int count = at.circle().count();
-    double steps = steps(at);
-    if (whole()) {
-      double turned = (clockwise ? 1 : -1) * at.circle().turnDegrees() / stepDegrees(at.circle());
-      steps = ((steps + turned) % count + count) % count;
+    Circle full = fullestCircle();
+    if (at.circle().equals(full) && !full.back()) {
+      return at.index();
     }
-    return (int) ((2 * steps + 1) * seenColumns() / (2.0 * count)) % seenColumns();
+    int way = clockwise ? 1 : -1;
+    double turned = way * (at.circle().turnDegrees() - full.turnDegrees());
+    double angle = turned + steps(at) * stepDegrees(at.circle());
+    double step = stepDegrees(full);
+    // a hair's breadth of rounding must not part equal angles
+    long nearest = step == 0 ? 0 : (long) Math.floor(angle / step + 0.5 + 1e-9);
+    return whole()
+        ? (int) Math.floorMod(nearest, (long) seenColumns())
+        : (int) Math.max(0, Math.min(seenColumns() - 1, nearest));
+  }
+
+  private Circle fullestCircle() {
+    int most = seenColumns();
+    return circles.stream().filter(c -> c.count() == most).findFirst().orElseThrow();
   }
 
   @Override
-  public double pitchMm() {
+  public List<Reckoning> numbers(Fixture fixture) {
+    List<Reckoning> numbers = new ArrayList<>();
+    for (Circle circle : circles) {
+      if (circle.count() > 1) {
+        double step = stepDegrees(circle);
+        numbers.add(
+            LayoutNumbers.length(
+                phrase("spacing-%s-%d", fixture.id(), circles.indexOf(circle)),
+                phrase(
+                    "Spacing on %s, radius %s",
+                    fixture.name(), Quantity.text(circle.radiusMm(), "mm")),
+                Math.toRadians(step) * circle.radiusMm(),
+                "radius × angle between neighbours, in radians",
+                Reckoning.given("radius", circle.radiusMm(), "mm"),
+                Reckoning.given("angle between neighbours", step, "°")));
+      }
+    }
+    return numbers;
+  }
+
+  @Override
+  public double spacingMm() {
     double least = Double.POSITIVE_INFINITY;
     for (Circle circle : circles) {
       if (circle.count() > 1) {

@@ -1,7 +1,9 @@
 package org.myrialith.layout;
 
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * A lit line of a digit, from the digit's left top corner (mm). Both ends the same is a point.
@@ -12,8 +14,18 @@ public record Segment(String name, double x1Mm, double y1Mm, double x2Mm, double
   /** Allowed coordinate. */
   public static final Bounds PLACE = Bounds.measure(-1000, 1000, "mm");
 
+  /** How it stands in the format. */
+  public static final Description<Segment> DESCRIPTION =
+      Description.of(
+          Segment.class,
+          Field.named("name", "Name"),
+          Field.measure("x1Mm", "x1", PLACE),
+          Field.measure("y1Mm", "y1", PLACE),
+          Field.measure("x2Mm", "x2", PLACE),
+          Field.measure("y2Mm", "y2", PLACE));
+
   public Segment {
-    name = Text.name("name", name);
+    name = TextRules.name("name", name);
     PLACE.require("x1Mm", x1Mm);
     PLACE.require("y1Mm", y1Mm);
     PLACE.require("x2Mm", x2Mm);

@@ -1,12 +1,18 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * Segment digits in modules side by side, with points, colons and indicators. The origin is the
@@ -87,20 +93,86 @@ public record SegmentDigits(
     /** Allowed digits. */
     public static final Bounds DIGITS = Bounds.count(1, 8);
 
+    /** How it stands in the format. */
+    public static final Description<Module> DESCRIPTION =
+        Description.of(
+            Module.class, Field.count("digits", "Digits", DIGITS), Field.named("name", "Shows"));
+
     public Module {
       DIGITS.require("digits", digits);
-      name = Text.name("name", name);
+      name = TextRules.name("name", name);
     }
   }
 
   /** A single emitter of its own (mm from the origin, not slanted). */
   public record Indicator(double xMm, double yMm, String name) {
+    /** How it stands in the format. */
+    public static final Description<Indicator> DESCRIPTION =
+        Description.of(
+            Indicator.class,
+            Field.measure("xMm", "x", Fixture.PLACE),
+            Field.measure("yMm", "y", Fixture.PLACE),
+            Field.named("name", "Name"));
+
     public Indicator {
       Fixture.PLACE.require("xMm", xMm);
       Fixture.PLACE.require("yMm", yMm);
-      name = Text.name("name", name);
+      name = TextRules.name("name", name);
     }
   }
+
+  /** How it stands in the format. */
+  public static final Kind<SegmentDigits> KIND =
+      Kind.of(
+          "segments",
+          "segment digits",
+          new SegmentDigits(
+              SegmentStyle.SEVEN,
+              56,
+              30,
+              8,
+              8,
+              List.of(new Module(2, "hours"), new Module(2, "minutes")),
+              50,
+              20,
+              2,
+              true,
+              false,
+              List.of(2),
+              List.of(),
+              List.of()),
+          Field.of(
+              "style",
+              "Segments",
+              Types.Choice.of(SegmentStyle.values(), SegmentStyle::key, SegmentStyle::words)),
+          Field.measure("heightMm", "Digit height", SIDE),
+          Field.measure("widthMm", "Digit width", SIDE),
+          Field.measure("slantDegrees", "Slant", SLANT),
+          Field.measure("gapMm", "Gap of segments", GAP).explained("at the ends of a segment"),
+          Field.measure("digitPitchMm", "Digit to digit", PITCH),
+          Field.measure("moduleGapMm", "Extra gap of modules", MODULE_GAP),
+          Field.count("ledsPerSegment", "LEDs a segment", LEDS),
+          Field.of(
+                  "together",
+                  "Wired in",
+                  Types.Choice.ofTwo("series", true, "series", "parallel", false, "parallel"))
+              .in("series"),
+          Field.flag("decimalPoint", "Decimal points", "none", "one a digit"),
+          Field.rows(
+                  "colonsAfter",
+                  "Colons after digits",
+                  new Types.Count(Bounds.count(1, MOST_COLONS)),
+                  0,
+                  MOST_COLONS)
+              .or(List.of())
+              .explained("numbers of digits that a colon follows"),
+          Field.rows("modules", "Modules", Module.DESCRIPTION, 1, MOST_MODULES),
+          Field.rows("indicators", "Indicators", Indicator.DESCRIPTION, 0, MOST_INDICATORS)
+              .or(List.of()),
+          Field.rows("custom", "Own segments", Segment.DESCRIPTION, 0, MOST_SEGMENTS)
+              .or(List.of())
+              .when("style", "custom")
+              .explained("lines of an own digit; one of no length is a point"));
 
   public SegmentDigits {
     Objects.requireNonNull(style, "style");
@@ -268,17 +340,17 @@ public record SegmentDigits(
 
   /** All at once: the parts are worked out only here. */
   @Override
-  public List<Seat> seats() {
-    List<Seat> seats = new ArrayList<>(count());
+  public List<Placement> placements() {
+    List<Placement> seats = new ArrayList<>(count());
     List<Part> parts = parts();
     for (int p = 0; p < parts.size(); p++) {
       Part part = parts.get(p);
       boolean ends = p + 1 < parts.size() && parts.get(p + 1).digit() != part.digit();
       for (int led = 0; led < part.leds().size(); led++) {
         Point at = part.leds().get(led);
-        Place place = new Place(at.xMm(), at.yMm(), part.digit(), part.row());
-        Spot spot = new Spot(at.xMm(), at.yMm(), 0, Facing.VIEWER);
-        seats.add(new Seat(place, spot, part.name(), ends && led + 1 == part.leds().size()));
+        Position place = new Position(at.xMm(), at.yMm(), part.digit(), part.row());
+        Pose pose = new Pose(at.xMm(), at.yMm(), 0, Facing.VIEWER);
+        seats.add(new Placement(place, pose, part.name(), ends && led + 1 == part.leds().size()));
       }
     }
     return seats;
@@ -292,7 +364,8 @@ public record SegmentDigits(
     return digits() * inDigit + 2 * colonsAfter.size() + indicators.size();
   }
 
-  /** Returns the things that are on or off by themselves: segments, points, colons, indicators. */
+  /** Segments, points, colons and indicators. */
+  @Override
   public int switched() {
     return digits() * (segments().size() + (decimalPoint ? 1 : 0))
         + colonsAfter.size()
@@ -310,22 +383,22 @@ public record SegmentDigits(
   }
 
   @Override
-  public Place place(int index) {
-    return seats().get(index).place();
+  public Position position(int index) {
+    return placements().get(index).position();
   }
 
   @Override
   public String part(int index) {
-    return seats().get(index).part();
+    return placements().get(index).part();
   }
 
   @Override
   public boolean leapsAfter(int index) {
-    return seats().get(index).endsPiece();
+    return placements().get(index).endsPiece();
   }
 
   @Override
-  public double pitchMm() {
+  public double spacingMm() {
     double shortest = Math.min(widthMm, heightMm) / 2;
     for (Segment segment : segments()) {
       if (!segment.point()) {
@@ -374,6 +447,6 @@ public record SegmentDigits(
           case SIXTEEN -> "16-segment";
           case CUSTOM -> segments().size() + "-segment";
         };
-    return "%d %s digit%s".formatted(digits, kind, digits == 1 ? "" : "s");
+    return phrase("%d %s digit%s", digits, kind, digits == 1 ? "" : "s");
   }
 }

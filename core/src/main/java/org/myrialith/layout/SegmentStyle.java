@@ -1,7 +1,9 @@
 package org.myrialith.layout;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The segments of a digit, as lines in a box of width 1 and height 1, y down. Letters as data
@@ -30,14 +32,14 @@ public enum SegmentStyle {
     this.segments = parse(lines);
   }
 
-  /** Returns the style that the format has under a name, or null. */
-  public static SegmentStyle of(String key) {
-    for (SegmentStyle style : values()) {
-      if (style.key.equals(key)) {
-        return style;
-      }
-    }
-    return null;
+  /** Returns the style that the format has under a name. */
+  public static Optional<SegmentStyle> of(String key) {
+    return Arrays.stream(values()).filter(style -> style.key.equals(key)).findFirst();
+  }
+
+  /** Returns its name for makers. */
+  public String words() {
+    return this == CUSTOM ? "drawn by myself" : segments.size() + " segments";
   }
 
   private static List<Segment> parse(String lines) {

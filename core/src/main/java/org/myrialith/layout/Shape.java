@@ -2,26 +2,29 @@ package org.myrialith.layout;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
 
 /**
  * What a fixture is, in a frame of its own: x to the right, y down, z towards the viewer, all in
  * millimetres. Immutable.
  *
- * <p>A shape that folds or stands up has two places for an emitter: {@link #place}, flat as it is
- * drawn, cut and drilled, and {@link #spot}, in space as it is built.
+ * <p>A shape that folds or stands up has two places for an emitter: {@link #position}, flat as it
+ * is drawn, cut and drilled, and {@link #pose}, in space as it is built.
  */
 public sealed interface Shape
-    permits Bar,
-        BoxFaces,
-        LampDigits,
-        Loose,
-        ModulePolygon,
-        Panel,
-        Panes,
+    permits Panel,
+        Strip,
         Ring,
+        ModulePolygon,
         SegmentDigits,
+        Bar,
+        LampDigits,
         Stack,
-        Strip {
+        BoxFaces,
+        Panes,
+        LooseEmitters {
   /** Drawn for a single emitter (mm): a usual pitch (common practice). */
   double LONE_PITCH_MM = 10;
 
@@ -42,12 +45,12 @@ public sealed interface Shape
   }
 
   /** Returns the flat place of the emitter with that index in data order. */
-  Place place(int index);
+  Position position(int index);
 
   /** Returns the place in space of the emitter with that index, and where it looks. */
-  default Spot spot(int index) {
-    Place place = place(index);
-    return new Spot(place.xMm(), place.yMm(), 0, Facing.VIEWER);
+  default Pose pose(int index) {
+    Position place = position(index);
+    return new Pose(place.xMm(), place.yMm(), 0, Facing.VIEWER);
   }
 
   /**
@@ -58,7 +61,7 @@ public sealed interface Shape
   }
 
   /** Returns the least distance of neighbours (mm), above 0. */
-  double pitchMm();
+  double spacingMm();
 
   /** Returns a few words that describe it, such as "16 × 8 panel". */
   String describe();
@@ -75,8 +78,8 @@ public sealed interface Shape
   default double middleMm() {
     double left = Double.POSITIVE_INFINITY;
     double right = Double.NEGATIVE_INFINITY;
-    for (Seat seat : seats()) {
-      double x = seat.place().xMm();
+    for (Placement placement : placements()) {
+      double x = placement.position().xMm();
       left = Math.min(left, x);
       right = Math.max(right, x);
     }
@@ -94,10 +97,10 @@ public sealed interface Shape
   }
 
   /** Returns all emitters in data order. */
-  default List<Seat> seats() {
-    List<Seat> all = new ArrayList<>(count());
+  default List<Placement> placements() {
+    List<Placement> all = new ArrayList<>(count());
     for (int i = 0; i < count(); i++) {
-      all.add(new Seat(place(i), spot(i), part(i), leapsAfter(i)));
+      all.add(new Placement(position(i), pose(i), part(i), leapsAfter(i)));
     }
     return all;
   }
@@ -109,6 +112,44 @@ public sealed interface Shape
     return false;
   }
 
+  /** Returns how many things of it are on or off by themselves, times the dies of an emitter. */
+  default int switched() {
+    return count();
+  }
+
+  /** Returns whether it is a grid that reads as a picture. */
+  default boolean grid() {
+    return false;
+  }
+
+  /** Returns by how many quarters it lies turned under its upright picture. */
+  default int quarters() {
+    return 0;
+  }
+
+  /**
+   * Returns it turned further clockwise by quarters, its picture staying upright; empty if it
+   * can't.
+   */
+  default Optional<Shape> turnedUpright(int quarters) {
+    return Optional.empty();
+  }
+
+  /** Returns the lengths of strip that are cut off rolls for it. */
+  default List<Cut> cuts() {
+    return List.of();
+  }
+
+  /** Returns the numbers that only a fixture of this kind has. */
+  default List<Reckoning> numbers(Fixture fixture) {
+    return List.of();
+  }
+
+  /** Returns the judgements that only a fixture of this kind has. */
+  default List<Finding> findings(Fixture fixture) {
+    return List.of();
+  }
+
   /** Returns the height of a character that it shows (mm), 0 when it shows none. */
   default double characterMm() {
     return 0;
@@ -117,7 +158,7 @@ public sealed interface Shape
   /**
    * Returns lines in space that show its body, to look at; none where the flat drawing shows all.
    */
-  default List<List<Spot>> body() {
+  default List<List<Pose>> body() {
     return List.of();
   }
 }

@@ -1,6 +1,8 @@
 package org.myrialith.layout;
 
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
 
 /**
@@ -28,6 +30,25 @@ public record Site(
 
   /** Nothing said; a quarter more wire and rolls of 5 m (common practice). */
   public static final Site USUAL = new Site(0, 0, 25, 5000, new Enclosure.Unbounded());
+
+  /** How it stands in the format. */
+  public static final Description<Site> DESCRIPTION =
+      Description.of(
+          Site.class,
+          Field.measure("viewingMm", "Looked at from", VIEWING).or(0.0).explained("0: not said"),
+          Field.measure("diffuserMm", "Diffuser", DIFFUSER)
+              .or(0.0)
+              .explained("from the emitters; 0: none"),
+          Field.count("slackPercent", "More wire", SLACK)
+              .or(USUAL.slackPercent)
+              .explained("than the straight way"),
+          Field.measure("rollMm", "Roll of strip", ROLL).or(USUAL.rollMm),
+          Field.of("enclosure", "Enclosure", EnclosureKinds.ALL).or(new Enclosure.Unbounded()));
+
+  /** Returns how long a lead is cut for a straight way (mm). */
+  public double leadMm(double straightMm) {
+    return straightMm * (1 + slackPercent / 100.0);
+  }
 
   public Site {
     VIEWING.require("viewingMm", viewingMm);

@@ -1,10 +1,20 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
 
 /**
  * Emitters in a block: layers of columns and rows, one above the other. Drawn from above; layer 1
@@ -27,6 +37,19 @@ public record Stack(
   /** Allowed pitch and gaps. */
   public static final Bounds GAP = Bounds.measure(1, 500, "mm");
 
+  /** How it stands in the format. */
+  public static final Kind<Stack> KIND =
+      Kind.of(
+          "stack",
+          "stack",
+          new Stack(4, 4, 4, 20, 20, 10),
+          Field.count("columns", "Columns", SIDE),
+          Field.count("rows", "Rows", SIDE),
+          Field.count("layers", "Layers", SIDE),
+          Field.measure("pitchMm", "Pitch", GAP).explained("between neighbours of a layer"),
+          Field.measure("layerGapMm", "Layer to layer", GAP),
+          Field.measure("firstGapMm", "Under layer 1", GAP));
+
   public Stack {
     SIDE.require("columns", columns);
     SIDE.require("rows", rows);
@@ -37,7 +60,7 @@ public record Stack(
     if (columns * rows * layers > Fixture.MOST_EMITTERS) {
       throw new InputException(
           "layers",
-          "%d × %d × %d".formatted(columns, rows, layers),
+          phrase("%d × %d × %d", columns, rows, layers),
           "at most " + Fixture.MOST_EMITTERS + " emitters in a stack");
     }
   }
@@ -62,18 +85,67 @@ public record Stack(
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int column = index % columns;
     int row = index / columns % rows;
-    return new Place(column * pitchMm, row * pitchMm, column, layer(index) * rows + row);
+    return new Position(column * pitchMm, row * pitchMm, column, layer(index) * rows + row);
   }
 
   @Override
-  public Spot spot(int index) {
-    Place place = place(index);
+  public Pose pose(int index) {
+    Position place = position(index);
     double z = firstGapMm + layer(index) * layerGapMm;
-    return new Spot(place.xMm(), place.yMm(), z, Facing.VIEWER);
+    return new Pose(place.xMm(), place.yMm(), z, Facing.VIEWER);
+  }
+
+  @Override
+  public double spacingMm() {
+    if (columns == 1 && rows == 1) {
+      return layers == 1 ? pitchMm : layerGapMm;
+    }
+    return layers == 1 ? pitchMm : Math.min(pitchMm, layerGapMm);
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    return List.of(
+        LayoutNumbers.length(
+            "stack-" + fixture.id(),
+            "Height of " + fixture.name(),
+            heightMm(),
+            "first gap + (layers − 1) × layer gap",
+            Reckoning.given("first gap", firstGapMm, "mm"),
+            Reckoning.given("layers", layers, ""),
+            Reckoning.given("layer gap", layerGapMm, "mm")));
+  }
+
+  @Override
+  public List<Finding> findings(Fixture fixture) {
+    if (enclosed() == 0) {
+      return List.of();
+    }
+    return List.of(
+        Finding.of(
+                Step.LAYOUT,
+                "enclosed-" + fixture.id(),
+                Verdict.TIGHT,
+                phrase(
+                    "%s of the emitters of %s can't be reached once it is built.",
+                    Quantity.number(enclosed()), fixture.name()))
+            .advising("Test every emitter, then every layer, before the next goes on.")
+            .restingOn(
+                new Reckoning(
+                    "enclosed-count-" + fixture.id(),
+                    "Emitters with neighbours on all sides",
+                    enclosed(),
+                    "emitters",
+                    "(columns − 2) × (rows − 2) × (layers − 2)",
+                    List.of(
+                        Reckoning.given("columns", columns, ""),
+                        Reckoning.given("rows", rows, ""),
+                        Reckoning.given("layers", layers, "")),
+                    Source.COMMON_PRACTICE)));
   }
 
   /** Returns the emitters that have neighbours on all six sides, out of reach once it is built. */
@@ -97,7 +169,7 @@ public record Stack(
   }
 
   @Override
-  public List<List<Spot>> body() {
+  public List<List<Pose>> body() {
     double right = (columns - 1) * pitchMm;
     double bottom = (rows - 1) * pitchMm;
     return IntStream.range(0, layers)
@@ -105,16 +177,16 @@ public record Stack(
         .mapToObj(
             z ->
                 List.of(
-                    Spot.corner(0, 0, z),
-                    Spot.corner(right, 0, z),
-                    Spot.corner(right, bottom, z),
-                    Spot.corner(0, bottom, z),
-                    Spot.corner(0, 0, z)))
+                    Pose.corner(0, 0, z),
+                    Pose.corner(right, 0, z),
+                    Pose.corner(right, bottom, z),
+                    Pose.corner(0, bottom, z),
+                    Pose.corner(0, 0, z)))
         .toList();
   }
 
   @Override
   public String describe() {
-    return "stack of %d × %d × %d".formatted(columns, rows, layers);
+    return phrase("stack of %d × %d × %d", columns, rows, layers);
   }
 }

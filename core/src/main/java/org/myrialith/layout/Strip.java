@@ -1,10 +1,21 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
 
 /**
  * An addressable strip laid along a line with bends, in one piece or in several with gaps between.
@@ -50,11 +61,37 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
     /** Allowed gap. */
     public static final Bounds GAP = Bounds.measure(0, 5000, "mm");
 
+    /** How it stands in the format. */
+    public static final Description<Piece> DESCRIPTION =
+        Description.of(
+            Piece.class,
+            Field.count("pixels", "Pixels", COUNT).explained("a multiple of cutEvery"),
+            Field.measure("gapMm", "Gap before", GAP).or(0.0),
+            Field.flag("turned", "Turned", "", "turned")
+                .or(false)
+                .explained("the data enters at the end farther along the path"));
+
     public Piece {
       COUNT.require("pixels", pixels);
       GAP.require("gapMm", gapMm);
     }
   }
+
+  /** How it stands in the format. */
+  public static final Kind<Strip> KIND =
+      Kind.of(
+          "strip",
+          "strip",
+          new Strip(30, 60, List.of(new Point(0, 0), new Point(500, 0))),
+          Field.measure("pixelsPerMetre", "Pixels per metre", DENSITY),
+          Field.count("cutEvery", "Cut every … pixels", CUT_EVERY).or(1),
+          Field.rows("pieces", "Pieces", Piece.DESCRIPTION, 1, MOST_PIECES)
+              .formerly("count", new Types.Count(COUNT), n -> List.of(new Piece(n, 0, false)))
+              .explained(
+                  "along the path; the first pixel sits half a pitch from the start of its piece"),
+          Field.rows("path", "Path", Point.DESCRIPTION, 2, MOST_POINTS)
+              .explained(
+                  "corners, neighbours apart; past the last one the strip goes on straight"));
 
   public Strip {
     pieces = List.copyOf(pieces);
@@ -105,6 +142,11 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   }
 
   @Override
+  public double spacingMm() {
+    return pitchMm();
+  }
+
+  /** Returns the distance of neighbours along the strip (mm). */
   public double pitchMm() {
     return MM_PER_METRE / pixelsPerMetre;
   }
@@ -139,7 +181,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   }
 
   @Override
-  public Place place(int index) {
+  public Position position(int index) {
     Objects.checkIndex(index, count());
     int first = 0;
     double start = 0;
@@ -148,7 +190,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
       if (index < first + piece.pixels()) {
         int step = piece.turned() ? piece.pixels() - 1 - (index - first) : index - first;
         Point at = along(start + (step + 0.5) * pitchMm());
-        return new Place(at.xMm(), at.yMm(), first + step, 0);
+        return new Position(at.xMm(), at.yMm(), first + step, 0);
       }
       first += piece.pixels();
       start += cutMm(piece);
@@ -167,6 +209,76 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
     Point from = path.get(leg - 1);
     Point to = path.get(leg);
     return from.towards(to, left / from.distanceTo(to));
+  }
+
+  /** The ends of the leg that holds the point that far along the path. */
+  private Point[] legAt(double distanceMm) {
+    double left = distanceMm;
+    int leg = 1;
+    while (leg < path.size() - 1 && left > path.get(leg - 1).distanceTo(path.get(leg))) {
+      left -= path.get(leg - 1).distanceTo(path.get(leg));
+      leg++;
+    }
+    return new Point[] {path.get(leg - 1), path.get(leg)};
+  }
+
+  @Override
+  public List<Cut> cuts() {
+    return pieces.stream().map(p -> new Cut(pixelsPerMetre, cutMm(p))).toList();
+  }
+
+  @Override
+  public List<Reckoning> numbers(Fixture fixture) {
+    List<Reckoning> numbers = new ArrayList<>(List.of(cutLength(fixture)));
+    for (int i = 0;
+        pieces.size() > 1 && i < Math.min(pieces.size(), LayoutNumbers.MOST_TOLD);
+        i++) {
+      Piece piece = pieces.get(i);
+      numbers.add(
+          LayoutNumbers.length(
+              phrase("piece-%s-%d", fixture.id(), i),
+              phrase(
+                  "Piece %d of %s%s",
+                  i + 1, fixture.name(), piece.turned() ? ", turned round" : ""),
+              cutMm(piece),
+              "pixels × 1000 mm ÷ pixels per metre",
+              Reckoning.given("pixels", piece.pixels(), ""),
+              Reckoning.given("gap before it", piece.gapMm(), "mm")));
+    }
+    return numbers;
+  }
+
+  private Reckoning cutLength(Fixture fixture) {
+    return LayoutNumbers.length(
+        "cut-" + fixture.id(),
+        "Cut length of " + fixture.name(),
+        lengthMm(),
+        "pixels × 1000 mm ÷ pixels per metre",
+        Reckoning.given("pixels", count(), ""),
+        Reckoning.given("pixels per metre", pixelsPerMetre, ""));
+  }
+
+  @Override
+  public List<Finding> findings(Fixture fixture) {
+    if (reachMm() <= pathMm() + pitchMm()) {
+      return List.of();
+    }
+    return List.of(
+        Finding.of(
+                Step.LAYOUT,
+                "strip-over-" + fixture.id(),
+                Verdict.TIGHT,
+                phrase(
+                    "%s is %s longer than its path and goes on straight past the end.",
+                    fixture.name(), Quantity.text(reachMm() - pathMm(), "mm")))
+            .advising("Lengthen the path, or take fewer pixels.")
+            .restingOn(
+                cutLength(fixture),
+                LayoutNumbers.length(
+                    "path-" + fixture.id(),
+                    "Length of the path of " + fixture.name(),
+                    pathMm(),
+                    "sum of the legs")));
   }
 
   @Override
@@ -206,7 +318,6 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
     return marks;
   }
 
-  /** A short line across the strip where it is cut. */
   /** Numbers the pieces beside their starts, when there are several. */
   @Override
   public List<Note> notes() {
@@ -228,13 +339,14 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
     return notes;
   }
 
+  /**
+   * A short line across the strip where it is cut; across its leg, also where the path turns back.
+   */
   private Edge mark(double distanceMm) {
-    Point before = along(Math.max(0, distanceMm - 0.01));
-    Point after = along(distanceMm + 0.01);
-    double length = before.distanceTo(after);
-    double half = 0.3 * pitchMm() / length;
-    double dx = (after.xMm() - before.xMm()) * half;
-    double dy = (after.yMm() - before.yMm()) * half;
+    Point[] leg = legAt(distanceMm);
+    double half = 0.3 * pitchMm() / leg[0].distanceTo(leg[1]);
+    double dx = (leg[1].xMm() - leg[0].xMm()) * half;
+    double dy = (leg[1].yMm() - leg[0].yMm()) * half;
     Point at = along(distanceMm);
     return new Edge(
         Edge.Kind.CUT,

@@ -1,5 +1,7 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.finding.InputException;
@@ -17,12 +19,12 @@ public final class Tracing {
    *
    * @throws InputException if a place is out of bounds
    */
-  public static Loose beads(PositionTable table) {
-    List<Loose.Bead> beads = new ArrayList<>();
+  public static LooseEmitters singles(PositionTable table) {
+    List<LooseEmitters.Single> singles = new ArrayList<>();
     for (PositionTable.Row row : table.rows()) {
-      beads.add(bead(beads.size(), row.xMm(), row.yMm(), row.zMm(), row.name()));
+      singles.add(single(singles.size(), row.xMm(), row.yMm(), row.zMm(), row.name()));
     }
-    return new Loose(beads);
+    return new LooseEmitters(singles);
   }
 
   /**
@@ -30,20 +32,21 @@ public final class Tracing {
    *
    * @throws InputException if there is none, or one is out of bounds
    */
-  public static Loose beads(SvgDrawing drawing) {
+  public static LooseEmitters singles(SvgDrawing drawing) {
     if (drawing.circles().isEmpty()) {
       throw new InputException("file", "no circle", "an SVG with a circle for each emitter");
     }
-    List<Loose.Bead> beads = new ArrayList<>();
+    List<LooseEmitters.Single> singles = new ArrayList<>();
     for (SvgDrawing.Circle circle : drawing.circles()) {
-      beads.add(bead(beads.size(), circle.xMm(), circle.yMm(), 0, circle.name()));
+      singles.add(single(singles.size(), circle.xMm(), circle.yMm(), 0, circle.name()));
     }
-    return new Loose(beads);
+    return new LooseEmitters(singles);
   }
 
-  private static Loose.Bead bead(int index, double xMm, double yMm, double zMm, String name) {
+  private static LooseEmitters.Single single(
+      int index, double xMm, double yMm, double zMm, String name) {
     try {
-      return new Loose.Bead(xMm, yMm, zMm, shortened(name));
+      return new LooseEmitters.Single(xMm, yMm, zMm, shortened(name));
     } catch (InputException e) {
       throw new InputException(
           e.errors().stream().map(error -> error.below("emitters[" + index + "]")).toList());
@@ -68,9 +71,7 @@ public final class Tracing {
     int pixels = (int) Math.floor((length + 1e-6) * pixelsPerMetre / 1000);
     if (pixels < 1) {
       throw new InputException(
-          "line",
-          String.format(java.util.Locale.ROOT, "%.2f mm", length),
-          "a line as long as one pixel or longer");
+          "line", phrase("%.2f mm", length), "a line as long as one pixel or longer");
     }
     return new Strip(Math.min(pixels, Fixture.MOST_EMITTERS), pixelsPerMetre, path);
   }

@@ -1,5 +1,6 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
@@ -53,7 +54,7 @@ record Viewing(LayoutPlan plan, Site site) {
   /** The grid of the widest pitch: it is the last to read as a picture. */
   private Optional<Fixture> coarsest() {
     return plan.fixtures().stream()
-        .filter(f -> f.shape() instanceof Panel && f.count() > 1)
+        .filter(f -> f.shape().grid() && f.count() > 1)
         .max(Comparator.comparingDouble(Fixture::pitchMm));
   }
 
@@ -63,8 +64,9 @@ record Viewing(LayoutPlan plan, Site site) {
     boolean known = site.viewingMm() > 0;
     boolean far = site.viewingMm() >= reads;
     String says =
-        "%s reads as a picture from %s; its pixels merge from %s."
-            .formatted(fixture.name(), metres(reads), metres(merges));
+        phrase(
+            "%s reads as a picture from %s; its pixels merge from %s.",
+            fixture.name(), metres(reads), metres(merges));
     if (known) {
       says += " It is looked at from " + metres(site.viewingMm()) + ".";
     }
@@ -118,12 +120,12 @@ record Viewing(LayoutPlan plan, Site site) {
                 Step.LAYOUT,
                 "character-height",
                 verdict,
-                "The characters of %s stand %s high: %s from %s, 20 arc minutes read well."
-                    .formatted(
-                        fixture.name(),
-                        Quantity.text(height, "mm"),
-                        Quantity.text(minutes, "arc minutes"),
-                        metres(site.viewingMm())))
+                phrase(
+                    "The characters of %s stand %s high: %s from %s, 20 arc minutes read well.",
+                    fixture.name(),
+                    Quantity.text(height, "mm"),
+                    Quantity.text(minutes, "arc minutes"),
+                    metres(site.viewingMm())))
             .restingOn(
                 new Reckoning(
                     "character-angle",
@@ -137,10 +139,10 @@ record Viewing(LayoutPlan plan, Site site) {
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
-            "Make them at least %s high."
-                .formatted(
-                    Quantity.text(
-                        Math.ceil(site.viewingMm() * Math.tan(GOOD_MINUTES * ARC_MINUTE)), "mm")));
+            phrase(
+                "Make them at least %s high.",
+                Quantity.text(
+                    Math.ceil(site.viewingMm() * Math.tan(GOOD_MINUTES * ARC_MINUTE)), "mm")));
   }
 
   private Finding diffuser(Fixture fixture) {
@@ -152,12 +154,12 @@ record Viewing(LayoutPlan plan, Site site) {
                 Step.LAYOUT,
                 "diffuser",
                 melts ? Verdict.HOLDS : Verdict.TIGHT,
-                "The diffuser stands %s over %s at a pitch of %s: the light spots %s."
-                    .formatted(
-                        Quantity.text(site.diffuserMm(), "mm"),
-                        fixture.name(),
-                        Quantity.text(pitch, "mm"),
-                        melts ? "melt" : "stay visible"))
+                phrase(
+                    "The diffuser stands %s over %s at a pitch of %s: the light spots %s.",
+                    Quantity.text(site.diffuserMm(), "mm"),
+                    fixture.name(),
+                    Quantity.text(pitch, "mm"),
+                    melts ? "melt" : "stay visible"))
             .restingOn(
                 new Reckoning(
                     "ripple",
@@ -177,6 +179,6 @@ record Viewing(LayoutPlan plan, Site site) {
                     Source.COMMON_PRACTICE));
     return melts
         ? finding
-        : finding.advising("Set it %s away or more.".formatted(Quantity.text(pitch, "mm")));
+        : finding.advising(phrase("Set it %s away or more.", Quantity.text(pitch, "mm")));
   }
 }

@@ -1,10 +1,14 @@
 package org.myrialith.parts;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
- * A class of controller that the firmware can be built for.
+ * A class of controller: what it has and what it needs.
  *
  * <p>Sizes and clock are those of the common 8-bit parts with this much memory (part-class data).
  */
@@ -13,47 +17,52 @@ public enum Controller {
   AVR8_32K(
       "8bit-32k",
       "8-bit controller, 16 MHz, 2 KB RAM, 32 KB flash, 5 V",
-      "atmega328p",
       2048,
       32768,
       List.of(
-          "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "D2", "D3", "D4", "D5", "D6",
-          "D7")),
+          "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1", "D2",
+          "D3", "D4", "D5", "D6", "D7"),
+      Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset")),
   /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
   AVR8_8K(
       "8bit-8k",
       "8-bit controller, 16 MHz, 512 bytes RAM, 8 KB flash, 5 V",
-      "attiny85",
       512,
       8192,
-      List.of("B0", "B1", "B2", "B3", "B4"));
+      List.of("B0", "B1", "B2", "B3", "B4"),
+      Map.of("B5", "reset"));
 
   /** Clock of both classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
 
-  /** High level that the pins of both classes give on a 5 V supply, lightly loaded (V). */
-  public static final double LOGIC_VOLTS = 5.0;
+  /** Highest supply of both classes (V). */
+  public static final double MOST_VOLTS = 5.5;
 
   private final String key;
   private final String title;
-  private final String core;
   private final int ramBytes;
   private final int flashBytes;
   private final List<String> pins;
+  private final Map<String, String> takenPins;
 
   Controller(
-      String key, String title, String core, int ramBytes, int flashBytes, List<String> pins) {
+      String key,
+      String title,
+      int ramBytes,
+      int flashBytes,
+      List<String> pins,
+      Map<String, String> takenPins) {
     this.key = key;
     this.title = title;
-    this.core = core;
     this.ramBytes = ramBytes;
     this.flashBytes = flashBytes;
     this.pins = pins;
+    this.takenPins = takenPins;
   }
 
-  /** Returns the controller class of that key, or null. */
-  public static Controller of(String key) {
-    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst().orElse(null);
+  /** Returns the controller class of that key. */
+  public static Optional<Controller> of(String key) {
+    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
   }
 
   /** Returns the name used in the gadget format. */
@@ -66,11 +75,6 @@ public enum Controller {
     return title;
   }
 
-  /** Returns the compiler's name of the core, an argument of tools only. */
-  public String core() {
-    return core;
-  }
-
   /** Returns the size of the RAM (bytes). */
   public int ramBytes() {
     return ramBytes;
@@ -81,8 +85,28 @@ public enum Controller {
     return flashBytes;
   }
 
-  /** Returns the pins that may carry the data line: port letter and bit. */
+  /**
+   * Returns the least supply at its clock (V): 10 MHz from 2.7 V, 20 MHz from 4.5 V, straight
+   * between (data of the class).
+   */
+  public double leastVolts() {
+    return 2.7 + (CLOCK_HZ - 10e6) / (20e6 - 10e6) * (4.5 - 2.7);
+  }
+
+  /** Returns the pins that may carry a data line: port letter and bit. */
   public List<String> pins() {
     return pins;
+  }
+
+  /** Returns why a pin can't carry a data line; empty when it can. */
+  public Optional<String> whyNot(String pin) {
+    if (pins.contains(pin)) {
+      return Optional.empty();
+    }
+    String taken = takenPins.get(pin);
+    return Optional.of(
+        taken == null
+            ? phrase("this class has no pin %s", pin)
+            : phrase("pin %s belongs to %s", pin, taken));
   }
 }

@@ -2,9 +2,12 @@ package org.myrialith.parts;
 
 import java.util.List;
 import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * A class of emitters with its data. Values are those of the class, to be replaced by those of the
@@ -58,8 +61,20 @@ public record EmitterClass(
     /** Allowed luminous intensity. */
     public static final Bounds INTENSITY = Bounds.measure(0, 10_000_000, "mcd");
 
+    /** How it stands in the format. */
+    public static final Description<Die> DESCRIPTION =
+        Description.of(
+            Die.class,
+            Field.named("colour", "Colour"),
+            Field.measure("forwardVolts", "Forward volts", VOLTS),
+            Field.measure("ratedMilliamps", "Rated mA", CURRENT),
+            Field.measure("pulseMilliamps", "Pulse mA", CURRENT)
+                .explained("no less than the rated current"),
+            Field.measure("millicandela", "mcd", INTENSITY)
+                .explained("on the axis, at rated current"));
+
     public Die {
-      colour = Text.name("colour", colour);
+      colour = TextRules.name("colour", colour);
       VOLTS.require("forwardVolts", forwardVolts);
       CURRENT.require("ratedMilliamps", ratedMilliamps);
       CURRENT.require("pulseMilliamps", pulseMilliamps);
@@ -71,9 +86,25 @@ public record EmitterClass(
     }
   }
 
+  /** How it stands in the format. */
+  public static final Description<EmitterClass> DESCRIPTION =
+      Description.of(
+          EmitterClass.class,
+          Field.id("id"),
+          Field.named("name", "Name"),
+          Field.of(
+              "kind",
+              "What it is",
+              Types.Choice.of(EmitterKind.values(), EmitterKind::key, EmitterKind::title)),
+          Field.rows("dies", "Dies", Die.DESCRIPTION, 1, MOST_DIES)
+              .explained("one for each channel of its kind"),
+          Field.measure("viewingDegrees", "Viewing angle", VIEWING),
+          Field.measure("packageWidthMm", "Package width", PACKAGE),
+          Field.measure("packageHeightMm", "Package height", PACKAGE));
+
   public EmitterClass {
-    Text.id("id", id);
-    name = Text.name("name", name);
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
     Objects.requireNonNull(kind, "kind");
     dies = List.copyOf(dies);
     if (dies.size() != kind.dies()) {

@@ -122,6 +122,11 @@ public final class EmitterClasses {
     return new EmitterClass(id, name, kind, dies, 120, 5, 5);
   }
 
+  /** Returns their identifiers, parted by commas. */
+  public static String ids() {
+    return String.join(", ", ALL.stream().map(EmitterClass::id).toList());
+  }
+
   /** Returns the class of that identifier among those that come along. */
   public static Optional<EmitterClass> of(String id) {
     return ALL.stream().filter(c -> c.id().equals(id)).findFirst();

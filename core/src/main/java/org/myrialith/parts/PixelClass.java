@@ -1,5 +1,7 @@
 package org.myrialith.parts;
 
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
 
 /**
@@ -30,13 +32,15 @@ public record PixelClass(double channelMilliamps, double idleMilliamps) {
    */
   public static final double DATA_HIGH_SHARE = 0.7;
 
+  /** How it stands in the format. */
+  public static final Description<PixelClass> DESCRIPTION =
+      Description.of(
+          PixelClass.class,
+          Field.measure("channelMilliamps", "A channel, full on", CHANNEL),
+          Field.measure("idleMilliamps", "A pixel, dark", IDLE));
+
   public PixelClass {
     CHANNEL.require("channelMilliamps", channelMilliamps);
     IDLE.require("idleMilliamps", idleMilliamps);
-  }
-
-  /** Returns the current (A) of {@code pixels} whose levels add up to {@code levelSum}. */
-  public double amps(long levelSum, int pixels) {
-    return (levelSum * channelMilliamps / FULL + pixels * idleMilliamps) / 1000;
   }
 }

@@ -2,8 +2,10 @@ package org.myrialith.parts;
 
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 
 /**
  * What feeds the gadget.
@@ -38,8 +40,16 @@ public record Supply(String name, double volts, double amps) {
           new Supply("5 V enclosed supply, 40 A", 5, 40),
           new Supply("5 V enclosed supply, 60 A", 5, 60));
 
+  /** How it stands in the format. */
+  public static final Description<Supply> DESCRIPTION =
+      Description.of(
+          Supply.class,
+          Field.named("name", "What feeds it?"),
+          Field.measure("volts", "Voltage", VOLTS),
+          Field.measure("amps", "Rated current", AMPS));
+
   public Supply {
-    name = Text.name("name", name);
+    name = TextRules.name("name", name);
     VOLTS.require("volts", volts);
     AMPS.require("amps", amps);
   }

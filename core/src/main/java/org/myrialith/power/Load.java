@@ -1,34 +1,88 @@
 package org.myrialith.power;
 
-import org.myrialith.parts.PixelClass;
+import java.util.List;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Wiring;
 
 /**
  * Everything that draws current.
  *
- * @param pixels in the chain
- * @param pixel their class
  * @param controllerMilliamps the controller's own draw (mA)
  */
-public record Load(int pixels, PixelClass pixel, double controllerMilliamps) {
+public record Load(Wiring wiring, double controllerMilliamps) {
   private static final double MILLI = 1e-3;
 
-  /** Returns the current (A) when the levels of all channels add up to {@code levelSum}. */
-  public double amps(long levelSum) {
-    return pixel.amps(levelSum, pixels) + controllerMilliamps * MILLI;
+  /** Finer than the steps of a data sheet: a weight of a level is told in so many parts. */
+  private static final int WEIGHT_STEPS = 16;
+
+  private List<CircuitPlan> plans() {
+    return wiring.plans();
   }
 
-  /** Returns the current (A) with every channel at {@code level}. */
-  public double ampsAllAt(int level) {
-    return amps((long) pixels * PixelClass.CHANNELS * level);
+  /** Returns the number of emitters on all wires. */
+  public int emitters() {
+    return wiring.emitters();
+  }
+
+  /** Returns the number of them that may light. */
+  public int litEmitters() {
+    return plans().stream().mapToInt(CircuitPlan::litEmitters).sum();
+  }
+
+  /** Returns the current of a dark gadget (A). */
+  public double darkAmps() {
+    return plans().stream().mapToDouble(CircuitPlan::darkAmps).sum() + controllerMilliamps * MILLI;
+  }
+
+  /** Returns the current (A) when levels have those sums, by circuit and position. */
+  public double amps(long[][] sums) {
+    double amps = darkAmps();
+    for (int c = 0; c < sums.length; c++) {
+      amps += plans().get(c).litAmps(sums[c]);
+    }
+    return amps;
   }
 
   /**
-   * Returns the largest sum of levels that keeps within {@code amps} (A), 0 when even dark does
-   * not.
+   * Returns the current (A) with every channel that may light at one share of its full level.
+   *
+   * @param level of 255
    */
-  public long levelSumWithin(double amps) {
-    double left = (amps - amps(0)) / MILLI / pixel.channelMilliamps() * PixelClass.FULL;
+  public double ampsAllAt(int level) {
+    double amps = darkAmps();
+    for (CircuitPlan plan : plans()) {
+      long[] sums = new long[plan.channelsPerEmitter()];
+      java.util.Arrays.fill(
+          sums, (long) plan.litEmitters() * Math.round(level / 255.0 * plan.fullLevel()));
+      amps += plan.litAmps(sums);
+    }
+    return amps;
+  }
+
+  /** Current of one step of a level (A). */
+  private static double stepAmps(CircuitPlan plan) {
+    return plan.channelMilliamps() * MILLI / plan.fullLevel();
+  }
+
+  /** The current that a weight of 1 stands for (A): that of a level where all are alike. */
+  private double unitAmps() {
+    double least = plans().stream().mapToDouble(Load::stepAmps).min().orElse(1);
+    double most = plans().stream().mapToDouble(Load::stepAmps).max().orElse(1);
+    return least == most ? least : least / WEIGHT_STEPS;
+  }
+
+  /** Returns what a level of each circuit weighs, rounded up. */
+  public List<Integer> weights() {
+    double unit = unitAmps();
+    return plans().stream().map(p -> (int) Math.ceil(stepAmps(p) / unit - 1e-9)).toList();
+  }
+
+  /**
+   * Returns the largest weighted sum of levels that keeps within a current (A), 0 when even dark
+   * does not.
+   */
+  public long weightWithin(double amps) {
     // a hair's breadth of rounding must not cost a whole level
-    return Math.max(0, (long) Math.floor(left + 1e-9));
+    return Math.max(0, (long) Math.floor((amps - darkAmps()) / unitAmps() + 1e-9));
   }
 }

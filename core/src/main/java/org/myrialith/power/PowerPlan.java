@@ -1,5 +1,6 @@
 package org.myrialith.power;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
@@ -10,14 +11,18 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Limiter;
 import org.myrialith.frames.Show;
 import org.myrialith.parts.Supply;
 
@@ -26,20 +31,21 @@ import org.myrialith.parts.Supply;
  *
  * @param load what draws
  * @param supply what gives, if said
- * @param settings margin and school
+ * @param settings margin and what is planned for
  * @param colour whose brightness limit counts
- * @param currents of each moment before any limiter (A), in the order of the show
  * @param show whose moments they are
  * @param levels of its clips
+ * @param course the current over the show
  */
 public record PowerPlan(
     Load load,
     Optional<Supply> supply,
     PowerSettings settings,
     ColourSettings colour,
-    List<Double> currents,
     Show show,
-    List<ClipLevels> levels) {
+    List<ClipLevels> levels,
+    CurrentCourse course)
+    implements StepPlan {
 
   private static final int WHITE = 255;
 
@@ -51,27 +57,47 @@ public record PowerPlan(
       ColourSettings colour,
       Show show,
       List<ClipLevels> levels) {
-    List<Double> currents = new ArrayList<>(show.moments().size());
-    for (Show.Moment moment : show.moments()) {
-      currents.add(load.amps(levelSum(moment, levels)));
-    }
-    return new PowerPlan(load, supply, settings, colour, List.copyOf(currents), show, levels);
+    Optional<Limiter> limiter = limiter(load, supply, settings);
+    double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
+    CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
+    return new PowerPlan(load, supply, settings, colour, show, levels, course);
   }
 
-  private static long levelSum(Show.Moment moment, List<ClipLevels> levels) {
-    long sum = 0;
-    for (int c = 0; c < levels.size(); c++) {
-      sum += levels.get(c).perFrame().get(moment.frames().get(c)).sum();
-    }
-    return sum;
+  private static Optional<Double> budget(Optional<Supply> supply, PowerSettings settings) {
+    return supply.map(s -> s.amps() * (100 - settings.marginPercent()) / 100);
+  }
+
+  private static Optional<Limiter> limiter(
+      Load load, Optional<Supply> supply, PowerSettings settings) {
+    return settings.basis() == PlanningBasis.THESE_FRAMES
+        ? budget(supply, settings).map(amps -> new Limiter(load.weights(), load.weightWithin(amps)))
+        : Optional.empty();
+  }
+
+  @Override
+  public Step step() {
+    return Step.POWER;
+  }
+
+  @Override
+  public String headline() {
+    return Quantity.text(peakAmps(), "A") + " peak";
   }
 
   /** Returns the current that may be planned with (A): rating less margin. */
   public Optional<Double> budgetAmps() {
-    return supply.map(s -> s.amps() * (100 - settings.marginPercent()) / 100);
+    return budget(supply, settings);
   }
 
-  /** Returns the current with everything white under the brightness limit (A). */
+  /**
+   * Returns the limiter that the firmware carries: when it is planned for these frames and there is
+   * a supply.
+   */
+  public Optional<Limiter> limiter() {
+    return limiter(load, supply, settings);
+  }
+
+  /** Returns the current with everything that may light white under the brightness limit (A). */
   public double worstAmps() {
     return worstAmps(colour.brightnessPercent());
   }
@@ -80,65 +106,44 @@ public record PowerPlan(
     return load.ampsAllAt(LevelTable.of(colour.withBrightness(brightnessPercent)).level(WHITE));
   }
 
-  /** Returns the position of the moment that draws most, -1 when nothing plays. */
-  public int peakMoment() {
-    int peak = -1;
-    for (int i = 0; i < currents.size(); i++) {
-      if (peak < 0 || currents.get(i) > currents.get(peak)) {
-        peak = i;
-      }
-    }
-    return peak;
+  /** Returns the position of the moment that is sent with most current, -1 when nothing plays. */
+  public long peakMoment() {
+    return course.peakSent().index();
   }
 
-  /**
-   * Returns the current of the moment that draws most (A), that of a dark gadget when nothing
-   * plays.
-   */
+  /** Returns the highest current that is sent (A), that of a dark gadget when nothing plays. */
   public double peakAmps() {
-    return peakMoment() < 0 ? load.amps(0) : currents.get(peakMoment());
+    return course.peakSent().amps();
   }
 
-  /** Returns the mean current over the show (A), weighted by time. */
+  /** Returns the highest current that is asked for, before any limiter (A). */
+  public double askedPeakAmps() {
+    return course.peakAsked().amps();
+  }
+
+  /** Returns the mean current over the show as it is sent (A), weighted by time. */
   public double meanAmps() {
-    if (show.moments().isEmpty()) {
-      return load.amps(0);
-    }
-    double charge = 0;
-    for (int i = 0; i < currents.size(); i++) {
-      charge += currents.get(i) * show.moments().get(i).holdMillis();
-    }
-    return charge / show.lengthMillis();
+    return course.meanAmps();
+  }
+
+  /** Returns the current of a listed moment as it is asked for, before any limiter (A). */
+  public double askedAmps(int moment) {
+    return course.asked()[moment];
   }
 
   /**
-   * Returns the limiter that the firmware carries: under the second school, when there is a supply.
+   * Returns the current of a listed moment as it is sent: of the levels that go down the wires (A).
    */
-  public Optional<Limiter> limiter() {
-    return settings.school() == School.THESE_FRAMES
-        ? budgetAmps().map(amps -> new Limiter(load.levelSumWithin(amps)))
-        : Optional.empty();
-  }
-
-  /** Returns the current of a moment as the firmware sends it (A), limiter included. */
   public double sentAmps(int moment) {
-    double asked = currents.get(moment);
-    return limiter().isEmpty()
-        ? asked
-        : Math.min(asked, Math.max(budgetAmps().orElseThrow(), load.amps(0)));
+    return course.sent()[moment];
   }
 
   /**
-   * Returns for each frame of a clip the highest current it draws in any moment (A), 0 when it is
-   * never reached.
+   * Returns for each frame of a clip the highest current that is sent in any moment that shows it
+   * (A), 0 when it is never reached.
    */
   public double[] peakAmpsOfFrames(int clip) {
-    double[] peaks = new double[levels.get(clip).perFrame().size()];
-    for (int i = 0; i < currents.size(); i++) {
-      int frame = show.moments().get(i).frames().get(clip);
-      peaks[frame] = Math.max(peaks[frame], currents.get(i));
-    }
-    return peaks;
+    return course.peakOfFrames().get(clip).clone();
   }
 
   /** Returns the verdict on a current (A): within budget, within rating, or beyond. */
@@ -146,7 +151,7 @@ public record PowerPlan(
     if (supply.isEmpty()) {
       return Verdict.OPEN;
     }
-    if (amps <= budgetAmps().orElseThrow()) {
+    if (amps <= budgetAmps().orElseThrow() + 1e-12) {
       return Verdict.HOLDS;
     }
     return amps <= supply.get().amps() ? Verdict.TIGHT : Verdict.BREAKS;
@@ -154,63 +159,73 @@ public record PowerPlan(
 
   private Reckoning worst() {
     int level = LevelTable.of(colour).level(WHITE);
+    List<Reckoning.Given> given = new ArrayList<>();
+    given.add(given("pixels that may light", load.litEmitters(), ""));
+    given.add(given("white level", level, ""));
+    given.addAll(circuitsGiven());
     return new Reckoning(
         "worst-case",
         "All white, under the brightness limit",
         worstAmps(),
         "A",
-        "pixels × (3 × channel current × white level ÷ 255 + idle) + controller",
-        List.of(
-            given("pixels", load.pixels(), ""),
-            given("channel current", load.pixel().channelMilliamps() / 1000, "A"),
-            given("white level", level, ""),
-            given("idle", load.pixel().idleMilliamps() / 1000, "A"),
-            given("controller", load.controllerMilliamps() / 1000, "A")),
+        "lit pixels × 3 × channel current × white level ÷ 255 + pixels × idle + controller",
+        given,
         Source.COMMON_PRACTICE);
   }
 
+  private List<Reckoning.Given> circuitsGiven() {
+    List<Reckoning.Given> given = new ArrayList<>();
+    boolean several = load.wiring().plans().size() > 1;
+    for (CircuitPlan plan : load.wiring().plans()) {
+      String of = several ? " of " + plan.circuit().name() : "";
+      given.add(given("channel current" + of, plan.channelMilliamps() / 1000, "A"));
+      given.add(given("pixels" + of, plan.emitters(), ""));
+      given.add(given("dark" + of, plan.darkAmps(), "A"));
+    }
+    given.add(given("controller", load.controllerMilliamps() / 1000, "A"));
+    return given;
+  }
+
   private Reckoning peak() {
-    int at = peakMoment();
-    return current("peak", at < 0 ? "Peak" : "Peak, at moment " + (at + 1), at);
+    long at = peakMoment();
+    return current("peak", at < 0 ? "Peak" : "Peak, at moment " + (at + 1), course.peakSent());
   }
 
   /**
-   * Returns the working of the current while a frame of a clip shows: of the moment in which it
-   * draws most; empty when it never shows.
+   * Returns the working of the current while a frame of a clip shows: of the moment in which most
+   * is sent; empty when it never shows.
    *
    * @param clip position among the clips of the show
    */
   public Optional<Reckoning> currentOfFrame(int clip, int frame) {
-    int most = -1;
-    for (int i = 0; i < currents.size(); i++) {
-      boolean shows = show.moments().get(i).frames().get(clip) == frame;
-      if (shows && (most < 0 || currents.get(i) > currents.get(most))) {
-        most = i;
-      }
-    }
-    return most < 0
+    CurrentCourse.Peak[] most = {CurrentCourse.Peak.NONE};
+    show.walk(
+        (index, start, hold, frames) -> {
+          if (frames[clip] == frame) {
+            CurrentCourse.Peak here = course.at(load, levels, limiter(), index, start, frames);
+            most[0] = here.amps() > most[0].amps() ? here : most[0];
+          }
+        });
+    return most[0].index() < 0
         ? Optional.empty()
         : Optional.of(
             current(
                 "frame-current",
-                "Most while frame %d shows, at moment %d".formatted(frame + 1, most + 1),
-                most));
+                phrase("Most while frame %d shows, at moment %d", frame + 1, most[0].index() + 1),
+                most[0]));
   }
 
-  private Reckoning current(String key, String name, int moment) {
-    long sum = moment < 0 ? 0 : levelSum(show.moments().get(moment), levels);
+  private Reckoning current(String key, String name, CurrentCourse.Peak peak) {
+    List<Reckoning.Given> given = new ArrayList<>();
+    given.add(given("sum of levels", peak.levelSum(), ""));
+    given.addAll(circuitsGiven());
     return new Reckoning(
         key,
         name,
-        load.amps(sum),
+        peak.amps(),
         "A",
         "sum of levels ÷ 255 × channel current + pixels × idle + controller",
-        List.of(
-            given("sum of levels", sum, ""),
-            given("channel current", load.pixel().channelMilliamps() / 1000, "A"),
-            given("pixels", load.pixels(), ""),
-            given("idle", load.pixel().idleMilliamps() / 1000, "A"),
-            given("controller", load.controllerMilliamps() / 1000, "A")),
+        given,
         Source.COMMON_PRACTICE);
   }
 
@@ -222,7 +237,7 @@ public record PowerPlan(
         "A",
         "sum of current × hold ÷ sum of holds",
         List.of(
-            given("moments", currents.size(), ""),
+            given("moments", show.count(), ""),
             given("length of the show", show.lengthMillis() / 1000.0, "s")),
         Source.ARITHMETIC);
   }
@@ -238,7 +253,7 @@ public record PowerPlan(
         Source.OWN_ENTRY);
   }
 
-  /** Returns the numbers of the plan. */
+  @Override
   public List<Reckoning> reckonings() {
     List<Reckoning> numbers = new ArrayList<>(List.of(worst(), peak(), mean()));
     supply.ifPresent(given -> numbers.add(budget(given)));
@@ -247,22 +262,23 @@ public record PowerPlan(
   }
 
   private Reckoning limit(Limiter limiter) {
+    List<Reckoning.Given> given = new ArrayList<>();
+    given.add(given("budget", budgetAmps().orElseThrow(), "A"));
+    given.add(given("dark gadget", load.darkAmps(), "A"));
+    given.addAll(circuitsGiven());
     return new Reckoning(
         "limiter",
         "Limiter: largest sum of levels",
-        limiter.levelSum(),
+        limiter.limit(),
         "",
-        "(budget − pixels × idle − controller) ÷ channel current × 255, without rest",
-        List.of(
-            given("budget", budgetAmps().orElseThrow(), "A"),
-            given("dark gadget", load.amps(0), "A"),
-            given("channel current", load.pixel().channelMilliamps() / 1000, "A")),
+        "(budget − pixels × idle − controller) ÷ channel current × 255, without rest; circuits of other currents weigh more",
+        given,
         Source.ARITHMETIC);
   }
 
-  /** Returns the judgements on the current. */
+  @Override
   public List<Finding> findings() {
-    if (load.pixels() == 0) {
+    if (load.emitters() == 0) {
       return List.of(Finding.of(Step.POWER, "no-load", Verdict.OPEN, "Nothing draws current yet."));
     }
     if (supply.isEmpty()) {
@@ -271,15 +287,16 @@ public record PowerPlan(
                   Step.POWER,
                   "no-supply",
                   Verdict.OPEN,
-                  "All white draws %s. No supply is named yet."
-                      .formatted(Quantity.text(worstAmps(), "A")))
+                  phrase(
+                      "All white draws %s. No supply is named yet.",
+                      Quantity.text(worstAmps(), "A")))
               .advising("Name the supply.")
               .restingOn(worst())
               .mendedBy(supplyRemedies(worstAmps())));
     }
     List<Finding> findings = new ArrayList<>();
-    if (!currents.isEmpty()) {
-      findings.add(framesFinding());
+    if (show.count() > 0) {
+      findings.add(course.overBudget() > 0 && limiter().isPresent() ? limited() : framesFinding());
     }
     findings.add(worstFinding());
     return List.copyOf(findings);
@@ -287,22 +304,12 @@ public record PowerPlan(
 
   private Finding framesFinding() {
     Verdict verdict = judge(peakAmps());
-    int at = peakMoment();
-    StringBuilder says =
-        new StringBuilder(
-            "Draws %s at moment %d, %s into the show: %s. %s"
-                .formatted(
-                    Quantity.text(peakAmps(), "A"),
-                    at + 1,
-                    Quantity.text(show.moments().get(at).startMillis() / 1000.0, "s"),
-                    framesAt(at),
-                    gives()));
-    long over = currents.stream().filter(amps -> judge(amps) != Verdict.HOLDS).count();
-    if (over > 0) {
-      says.append(" %d of %d moments are over the budget.".formatted(over, currents.size()));
-    }
-    if (over > 0 && limiter().isPresent()) {
-      says.append(" The limiter in the firmware dims them.");
+    StringBuilder says = new StringBuilder(atPeak("Draws %s", course.peakSent()));
+    if (course.overBudget() > 0) {
+      says.append(
+          phrase(
+              " %s of %s moments are over the budget.",
+              Quantity.number(course.overBudget()), Quantity.number(show.count())));
     }
     Finding finding =
         Finding.of(Step.POWER, "frames-current", verdict, says.toString())
@@ -312,23 +319,59 @@ public record PowerPlan(
         : finding
             .advising(
                 "Lower the brightness limit, paint these frames darker, or take a stronger supply.")
-            .mendedBy(remedies(peakAmps(), this::peakAmpsAt));
+            .mendedBy(remedies(peakAmps(), trial()));
+  }
+
+  /** The limiter dims what asks for too much; when even a dark gadget draws too much, it can't. */
+  private Finding limited() {
+    Verdict sent = judge(peakAmps());
+    String says =
+        atPeak("Asks for %s", course.peakAsked())
+            + phrase(
+                " The limiter in the firmware dims %s of %s moments; %s is sent at most.",
+                Quantity.number(course.overBudget()),
+                Quantity.number(show.count()),
+                Quantity.text(peakAmps(), "A"));
+    return Finding.of(
+            Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
+        .advising(
+            "Lower the brightness limit, paint these frames darker, or take a stronger supply.")
+        .restingOn(peak(), budget(supply.orElseThrow()), mean())
+        .mendedBy(remedies(askedPeakAmps(), trial()));
+  }
+
+  private String atPeak(String draws, CurrentCourse.Peak peak) {
+    String what = phrase(draws, Quantity.text(peak.amps(), "A"));
+    if (peak.frames().isEmpty()) {
+      return phrase("%s at most, all clips at their brightest at once. %s", what, gives());
+    }
+    return phrase(
+        "%s at moment %d, %s into the show: %s. %s",
+        what,
+        peak.index() + 1,
+        Quantity.text(peak.startMillis() / 1000.0, "s"),
+        names(peak.frames()),
+        gives());
   }
 
   /** Names the frames that a moment shows. */
-  private String framesAt(int moment) {
-    List<Integer> frames = show.moments().get(moment).frames();
+  private String names(List<Integer> frames) {
     return IntStream.range(0, frames.size())
-        .mapToObj(c -> "frame %d of %s".formatted(frames.get(c) + 1, show.clips().get(c).name()))
+        .mapToObj(c -> phrase("frame %d of %s", frames.get(c) + 1, show.clips().get(c).name()))
         .collect(Collectors.joining(", "));
   }
 
   private Finding worstFinding() {
-    boolean limited = settings.school() == School.THESE_FRAMES;
-    Verdict verdict = limited ? limitedVerdict() : judge(worstAmps());
-    String says = "All white would draw %s. %s".formatted(Quantity.text(worstAmps(), "A"), gives());
+    boolean limited = settings.basis() == PlanningBasis.THESE_FRAMES;
+    Verdict verdict = limited ? judge(load.darkAmps()) : judge(worstAmps());
+    String says = phrase("All white would draw %s. %s", Quantity.text(worstAmps(), "A"), gives());
     if (limited && judge(worstAmps()) != Verdict.HOLDS) {
-      says += " The limiter in the firmware keeps it within the budget.";
+      says +=
+          verdict == Verdict.HOLDS
+              ? " The limiter in the firmware keeps it within the budget."
+              : phrase(
+                  " The limiter can't: dark, the gadget draws %s already.",
+                  Quantity.text(load.darkAmps(), "A"));
     }
     Finding finding =
         Finding.of(Step.POWER, "worst-case-current", verdict, says)
@@ -341,83 +384,52 @@ public record PowerPlan(
             .mendedBy(remedies(worstAmps(), this::worstAmps));
   }
 
-  /** The limiter can dim everything but the idle current. */
-  private Verdict limitedVerdict() {
-    return judge(load.amps(0));
-  }
-
   private String gives() {
     Supply given = supply.orElseThrow();
-    return "The supply gives %s, %s with %s kept back."
-        .formatted(
-            Quantity.text(given.amps(), "A"),
-            Quantity.text(budgetAmps().orElseThrow(), "A"),
-            Quantity.text(settings.marginPercent(), "%"));
+    return phrase(
+        "The supply gives %s, %s with %s kept back.",
+        Quantity.text(given.amps(), "A"),
+        Quantity.text(budgetAmps().orElseThrow(), "A"),
+        Quantity.text(settings.marginPercent(), "%"));
   }
 
-  /** Returns the peak over the show (A) if the brightness limit were another. */
-  double peakAmpsAt(int brightnessPercent) {
-    LevelTable table = LevelTable.of(colour.withBrightness(brightnessPercent));
-    long[][] sums = new long[levels.size()][];
-    for (int c = 0; c < sums.length; c++) {
-      ClipLevels clip = levels.get(c);
-      sums[c] =
-          clip.clip().frames().stream().mapToLong(f -> clip.levelSum(f.picture(), table)).toArray();
-    }
-    double peak = load.amps(0);
-    for (Show.Moment moment : show.moments()) {
-      long sum = 0;
-      for (int c = 0; c < sums.length; c++) {
-        sum += sums[c][moment.frames().get(c)];
-      }
-      peak = Math.max(peak, load.amps(sum));
-    }
-    return peak;
+  /** The peak over the show (A) if the brightness limit were another. */
+  private IntToDoubleFunction trial() {
+    BrightnessTrial trial = new BrightnessTrial(load, show, levels);
+    return percent -> trial.peakAmps(LevelTable.of(colour.withBrightness(percent)));
   }
-
-  /** Prefix of the key of a remedy that sets the brightness limit; the percent follows. */
-  public static final String BRIGHTNESS = "brightness-";
-
-  /**
-   * Prefix of the key of a remedy that takes a supply class; its place in {@link Supply#CLASSES}
-   * follows.
-   */
-  public static final String SUPPLY = "supply-";
-
-  /** Key of the remedy that changes to planning for these frames. */
-  public static final String PLAN_FOR_FRAMES = "plan-for-frames";
 
   private List<Remedy> remedies(double amps, IntToDoubleFunction ampsAt) {
     List<Remedy> remedies = new ArrayList<>();
     int percent = largestBrightness(ampsAt);
-    if (percent > 0) {
+    if (percent > 0 && percent < colour.brightnessPercent()) {
       remedies.add(
           new Remedy(
-              BRIGHTNESS + percent,
-              "Limit brightness to %s: draws %s"
-                  .formatted(
-                      Quantity.text(percent, "%"),
-                      Quantity.text(ampsAt.applyAsDouble(percent), "A"))));
+              phrase(
+                  "Limit brightness to %s: draws %s",
+                  Quantity.text(percent, "%"), Quantity.text(ampsAt.applyAsDouble(percent), "A")),
+              new Change.LimitBrightness(percent)));
     }
     remedies.addAll(supplyRemedies(amps));
-    if (settings.school() == School.WORST_CASE
+    if (settings.basis() == PlanningBasis.WORST_CASE
         && judge(peakAmps()) == Verdict.HOLDS
-        && !currents.isEmpty()) {
+        && show.count() > 0) {
       remedies.add(
-          new Remedy(PLAN_FOR_FRAMES, "Plan for these frames, with the limiter in the firmware"));
+          new Remedy(
+              "Plan for these frames, with the limiter in the firmware",
+              new Change.PlanForTheseFrames()));
     }
     return remedies;
   }
 
   /** Returns the largest whole percent that keeps within the budget, 0 when none does. */
   int largestBrightness(IntToDoubleFunction ampsAt) {
-    double budget = budgetAmps().orElseThrow();
     int holds = 0;
     int breaks = colour.brightnessPercent() + 1;
     // the current never falls when the limit is raised, so halving finds the last that holds
     while (breaks - holds > 1) {
       int middle = (holds + breaks) >>> 1;
-      if (ampsAt.applyAsDouble(middle) <= budget) {
+      if (judge(ampsAt.applyAsDouble(middle)) == Verdict.HOLDS) {
         holds = middle;
       } else {
         breaks = middle;
@@ -432,9 +444,10 @@ public record PowerPlan(
         .map(
             found ->
                 new Remedy(
-                    SUPPLY + Supply.CLASSES.indexOf(found),
-                    "Take a %s: %s needed with the margin"
-                        .formatted(found.name(), Quantity.text(rating, "A"))))
+                    phrase(
+                        "Take a %s: %s needed with the margin",
+                        found.name(), Quantity.text(rating, "A")),
+                    new Change.TakeSupply(found.name(), found.volts(), found.amps())))
         .map(List::of)
         .orElse(List.of());
   }

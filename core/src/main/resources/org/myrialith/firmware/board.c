@@ -1,4 +1,4 @@
-/* Board file: 8-bit controller at 16 MHz, one-wire pixels on pin @PIN@.
+/* Board file: 8-bit controller at 16 MHz, one-wire pixels on @PINS@.
  *
  * A bit takes 20 cycles (1.25 us): high for 6 (0.375 us) is a 0, high for 13 (0.8125 us) is a 1. The next
  * byte is fetched inside the last bit, so that no bit is longer than another. Interrupts are off while data is sent.
@@ -13,14 +13,12 @@
 #error "the data line is timed for 16 MHz"
 #endif
 
-#define DATA_PORT PORT@PORT@
-#define DATA_DDR DDR@PORT@
-#define DATA_BIT @BIT@
-#define LATCH_US @LATCH@
+#define LATCH_US @LATCH@u
 
-static void send_bytes(const uint8_t *levels, uint16_t count) {
-  uint8_t hi = (uint8_t)(DATA_PORT | (1 << DATA_BIT));
-  uint8_t lo = (uint8_t)(DATA_PORT & ~(1 << DATA_BIT));
+/* @LINE@ */
+static void send_line_@N@(const uint8_t *levels, uint16_t count) {
+  uint8_t hi = (uint8_t)(PORT@PORT@ | (1 << @BIT@));
+  uint8_t lo = (uint8_t)(PORT@PORT@ & ~(1 << @BIT@));
   uint8_t byte;
   uint8_t next;
   uint8_t bits;
@@ -63,22 +61,18 @@ static void send_bytes(const uint8_t *levels, uint16_t count) {
       "rjmp .+0              \n\t" /* 11 12 */
       "out  %[port], %[lo]   \n\t" /* 13 */
       : [byte] "=&r"(byte), [next] "=&r"(next), [bits] "=&d"(bits), [count] "+w"(count), [at] "+e"(levels)
-      : [port] "I"(_SFR_IO_ADDR(DATA_PORT)), [hi] "r"(hi), [lo] "r"(lo)
+      : [port] "I"(_SFR_IO_ADDR(PORT@PORT@)), [hi] "r"(hi), [lo] "r"(lo)
       : "memory");
 }
 
-void board_send(const uint8_t *levels, uint16_t count) {
-  uint8_t flags = SREG;
-  cli();
-  if (count) {
-    send_bytes(levels, count);
-  }
-  SREG = flags;
-  _delay_us(LATCH_US);
+static void start_line_@N@(void) {
+  PORT@PORT@ &= (uint8_t) ~(1 << @BIT@);
+  DDR@PORT@ |= (1 << @BIT@);
 }
 
+/* @END@ */
 /* Time is read from a free-running timer; it may wrap between two looks once only, which leaves more than the longest
- * chain that fits in RAM takes to send. */
+ * chain that fits in RAM takes to send or to compose. */
 #ifdef TCNT1L
 typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 262 ms */
 #define TICKS TCNT1
@@ -91,35 +85,48 @@ typedef uint8_t ticks_t; /* 8-bit timer 0 at 1/1024 of the clock: wraps after 16
 #define START_TICKS() (TCCR0B = (1 << CS02) | (1 << CS00))
 #endif
 
-#define MOST_SPARE_US 1000000u
+#define MOST_SPARE_US 1000000ul
 
 static ticks_t seen;
-static uint32_t spare_us;
+static uint32_t passed_us;   /* since the wait ended that was due last */
+static uint16_t gap_left_us; /* until the pixels have taken the last frame */
+
+static void look(void) {
+  ticks_t now = TICKS;
+  uint32_t us = (uint32_t)(ticks_t)(now - seen) * TICK_US;
+  seen = now;
+  passed_us += us;
+  gap_left_us = us >= gap_left_us ? 0u : (uint16_t)(gap_left_us - us);
+}
+
+void board_show(const uint8_t *levels) {
+  uint8_t flags = SREG;
+  while (gap_left_us) {
+    look();
+  }
+  cli();
+@SENDS@
+  SREG = flags;
+  look();
+  gap_left_us = LATCH_US + TICK_US; /* the first tick may be over at once */
+}
 
 void board_wait_ms(uint16_t ms) {
-  uint32_t left_us = ms * 1000ul;
-  for (;;) {
-    ticks_t now = TICKS;
-    uint32_t passed_us = spare_us + (uint32_t)(ticks_t)(now - seen) * TICK_US;
-    seen = now;
-    if (passed_us >= left_us) {
-      spare_us = passed_us - left_us;
-      if (spare_us > MOST_SPARE_US) {
-        spare_us = MOST_SPARE_US;
-      }
-      return;
-    }
-    left_us -= passed_us;
-    spare_us = 0;
+  uint32_t due_us = ms * 1000ul;
+  while (passed_us < due_us) {
+    look();
+  }
+  passed_us -= due_us;
+  if (passed_us > MOST_SPARE_US) {
+    passed_us = MOST_SPARE_US;
   }
 }
 
 int main(void) {
-  DATA_PORT &= (uint8_t) ~(1 << DATA_BIT);
-  DATA_DDR |= (1 << DATA_BIT);
+@STARTS@
+  player_start();
   _delay_us(LATCH_US);
   START_TICKS();
-  player_start();
   for (;;) {
     player_step();
   }

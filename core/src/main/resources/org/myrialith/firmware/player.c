@@ -1,7 +1,8 @@
 /* Plays the frames of frames.h. Portable C99. See player.h for what the board provides.
  *
  * Every clip runs in its own time and repeats. When the longest has ended (SHOW_MS), all start again.
- * A moment is a stretch in which no clip changes: it is put together in RAM, limited, sent, and held.
+ * A moment is a stretch in which no clip changes. It is sent; then the next one is put together in RAM, only where it differs, while
+ * this one is held.
  */
 #include "player.h"
 
@@ -14,25 +15,17 @@ static uint16_t clip_frame[CLIPS];
 static uint16_t clip_left_ms[CLIPS];
 static uint32_t show_left_ms;
 
-static uint16_t hold_of(uint8_t clip) {
-  return READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]]);
-}
-
-void player_start(void) {
-  uint8_t clip;
-  for (clip = 0; clip < CLIPS; clip++) {
-    clip_frame[clip] = 0;
-    clip_left_ms[clip] = hold_of(clip);
-  }
-  show_left_ms = SHOW_MS;
+static uint16_t frame_of(uint8_t clip) {
+  return (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
 }
 
 #if PACKING == PACKED_RAW
 
 /* raw: three levels a pixel */
 static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
-  uint16_t left = (uint16_t)(pixels * 3u);
-  while (left--) {
+  while (pixels--) {
+    *to++ = READ_BYTE(from++);
+    *to++ = READ_BYTE(from++);
     *to++ = READ_BYTE(from++);
   }
 }
@@ -41,16 +34,21 @@ static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
 
 /* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
 static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
-  uint8_t bits = 0;
+  uint8_t left = 0;
   uint8_t byte = 0;
   while (pixels--) {
-    const uint8_t *colour;
-    if (bits == 0) {
+    const uint8_t *colour = palette;
+    uint8_t index;
+    if (left == 0) {
       byte = READ_BYTE(from++);
-      bits = 8;
+      left = 8u / INDEX_BITS;
     }
-    bits = (uint8_t)(bits - INDEX_BITS);
-    colour = palette + 3u * ((uint8_t)(byte >> bits) & INDEX_MASK);
+    left--;
+    index = (uint8_t)(byte >> (8u - INDEX_BITS));
+    colour += index; /* three times, as not every core can multiply */
+    colour += index;
+    colour += index;
+    byte = (uint8_t)(byte << INDEX_BITS);
     *to++ = READ_BYTE(colour++);
     *to++ = READ_BYTE(colour++);
     *to++ = READ_BYTE(colour);
@@ -77,39 +75,90 @@ static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
 
 #endif
 
-static void compose(void) {
-  uint8_t clip;
-  for (clip = 0; clip < CLIPS; clip++) {
-    uint16_t frame = (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
-    unpack(frame_data + READ_OFFSET(&frame_offset[frame]),
-           chain + 3u * READ_WORD(&clip_first_pixel[clip]), READ_WORD(&clip_pixels[clip]));
-  }
+static void compose(uint8_t clip) {
+  unpack(frame_data + READ_OFFSET(&frame_offset[frame_of(clip)]), chain + READ_WORD(&clip_first_byte[clip]),
+         READ_WORD(&clip_pixels[clip]));
 }
 
 #ifdef LIMIT_SUM
 
-/* Keeps the sum of all levels, and so the current, within LIMIT_SUM. */
-static void limit(void) {
-  uint32_t sum = 0;
-  uint16_t i;
-  uint16_t factor;
-  for (i = 0; i < CHAIN_BYTES; i++) {
-    sum += chain[i];
-  }
-  if (sum <= LIMIT_SUM) {
-    return;
-  }
-  factor = (uint16_t)(LIMIT_SUM * 256u / sum);
-  for (i = 0; i < CHAIN_BYTES; i++) {
-    chain[i] = (uint8_t)((uint16_t)(chain[i] * factor) >> 8);
+static uint8_t changed[CLIPS];
+static uint8_t dimmed;
+
+/* Scales all levels by factor / 65536; what is left over goes to the same channel of the next pixel, so that nothing is lost. */
+static void scale(uint16_t factor) {
+  uint8_t *at = chain;
+  uint8_t line;
+  for (line = 0; line < LINES; line++) {
+    uint16_t carry[MOST_CHANNELS] = {0};
+    uint16_t left = READ_WORD(&line_bytes[line]);
+    uint8_t channels = (uint8_t)READ_WORD(&line_channels[line]);
+    uint8_t channel = 0;
+    while (left--) {
+      uint32_t all = (uint32_t)*at * factor + carry[channel];
+      *at++ = (uint8_t)(all >> 16);
+      carry[channel] = (uint16_t)all;
+      if (++channel == channels) {
+        channel = 0;
+      }
+    }
   }
 }
 
+static void compose_all(void) {
+  uint8_t clip;
+  for (clip = 0; clip < CLIPS; clip++) {
+    compose(clip);
+  }
+}
+
+/* Composes what changed, and keeps the weighted sum of all levels, and so the current, within LIMIT_SUM. */
+static void put_together(void) {
+  uint32_t sum = 0;
+  uint32_t most = LIMIT_SUM;
+  uint8_t clip;
+  for (clip = 0; clip < CLIPS; clip++) {
+    sum += READ_LONG(&frame_sum[frame_of(clip)]);
+  }
+  if (sum <= most) {
+    for (clip = 0; clip < CLIPS; clip++) {
+      if (changed[clip] || dimmed) {
+        compose(clip);
+      }
+    }
+    dimmed = 0;
+  } else {
+    compose_all();
+    while (sum > 0xffffu) {
+      sum = (sum + 1u) >> 1;
+      most >>= 1;
+    }
+    scale((uint16_t)((most << 16) / sum));
+    dimmed = 1;
+  }
+  memset(changed, 0, sizeof changed);
+}
+
+static void change(uint8_t clip) { changed[clip] = 1; }
+
 #else
 
-static void limit(void) {}
+static void put_together(void) {}
+
+static void change(uint8_t clip) { compose(clip); }
 
 #endif
+
+void player_start(void) {
+  uint8_t clip;
+  for (clip = 0; clip < CLIPS; clip++) {
+    clip_frame[clip] = 0;
+    clip_left_ms[clip] = READ_WORD(&frame_hold_ms[frame_of(clip)]);
+    change(clip);
+  }
+  show_left_ms = SHOW_MS;
+  put_together();
+}
 
 static void pass(uint16_t ms) {
   uint8_t clip;
@@ -125,9 +174,11 @@ static void pass(uint16_t ms) {
       if (clip_frame[clip] == READ_WORD(&clip_frames[clip])) {
         clip_frame[clip] = 0;
       }
-      clip_left_ms[clip] = hold_of(clip);
+      clip_left_ms[clip] = READ_WORD(&frame_hold_ms[frame_of(clip)]);
+      change(clip);
     }
   }
+  put_together();
 }
 
 void player_step(void) {
@@ -138,10 +189,7 @@ void player_step(void) {
       ms = clip_left_ms[clip];
     }
   }
-  memset(chain, 0, sizeof chain);
-  compose();
-  limit();
-  board_send(chain, CHAIN_BYTES);
-  board_wait_ms(ms);
+  board_show(chain);
   pass(ms);
+  board_wait_ms(ms);
 }

@@ -4,17 +4,17 @@
 
 #include <stdint.h>
 
-/* Sends all levels to the pixels, in the order given, and waits out the latch gap. */
-void board_send(const uint8_t *levels, uint16_t count);
+/* Sends all levels to the pixels, line after line in the order given. Where the gap after the last frame is not over, waits for it. */
+void board_show(const uint8_t *levels);
 
-/* Returns that many milliseconds after it returned last, so that time spent on sending is part of the wait.
- * Too late: returns at once and makes the next wait shorter. */
+/* Returns that many milliseconds after it returned last, at first that many after player_start() has returned, so that time spent on
+ * sending and composing is part of the wait. Too late: returns at once and makes the next wait shorter. */
 void board_wait_ms(uint16_t ms);
 
-/* Goes to the start of the show. Call once. */
+/* Goes to the start of the show and composes its first frame. Call once. */
 void player_start(void);
 
-/* Sends the present moment and waits until the next one is due. Call for ever. */
+/* Sends the present frame, composes the next one, and waits until it is due. Call for ever. */
 void player_step(void);
 
 #endif

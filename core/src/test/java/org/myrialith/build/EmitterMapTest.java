@@ -9,7 +9,10 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Wiring;
 import org.myrialith.formats.PositionTable;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
@@ -24,12 +27,17 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 class EmitterMapTest {
-  private static final LayoutPlan LANTERN = GadgetPlan.of(DemoGadgets.tideLantern()).layout();
+  private static final GadgetPlan PLAN = GadgetPlan.of(DemoGadgets.tideLantern());
+  private static final LayoutPlan LANTERN = PLAN.layout();
+
+  private static EmitterMap unwired(LayoutPlan plan) {
+    return new EmitterMap(plan, new Wiring(plan, List.of()));
+  }
 
   /** Read back by a reader of another language's standard library. */
   @Test
   void theTableIsReadByAnIndependentReader(@TempDir Path folder) throws Exception {
-    Files.writeString(folder.resolve("map.csv"), new EmitterMap(LANTERN, f -> "c1").csv());
+    Files.writeString(folder.resolve("map.csv"), new EmitterMap(LANTERN, PLAN.wiring()).csv());
     Files.writeString(
         folder.resolve("read.pl"),
         """
@@ -41,7 +49,7 @@ class EmitterMapTest {
         """);
     double sum =
         LANTERN.emitters().stream()
-            .mapToDouble(e -> Math.round(e.place().xMm() * 1000) / 1000.0)
+            .mapToDouble(e -> Math.round(e.position().xMm() * 1000) / 1000.0)
             .sum();
     assertThat(OutsideTool.runClean(folder, "perl", "read.pl").text())
         .isEqualTo(
@@ -53,27 +61,22 @@ class EmitterMapTest {
   void awkwardNamesAreQuotedAndFormulasMadeHarmless() {
     Fixture strip =
         Fixture.of("f1", "=a,\"b\"", new Strip(1, 60, List.of(new Point(0, 0), new Point(9, 0))));
-    String csv = new EmitterMap(LayoutPlan.of(List.of(strip), List.of()), f -> "c1").csv();
+    String csv = unwired(LayoutPlan.of(List.of(strip))).csv();
     assertThat(csv.lines().toList().get(1))
         .isEqualTo(
-            "f1,\"'=a,\"\"b\"\"\",0,0,0,,8.333,0.000,8.333,0.000,0.000,0.000,0.000,1.000,,c1,");
+            "f1,\"'=a,\"\"b\"\"\",0,0,0,,8.333,0.000,8.333,0.000,0.000,0.000,0.000,1.000,,,");
   }
 
   @Test
   void theJsonMapHasEveryEmitterInFull() {
-    JsonNode map = new JsonMapper().readTree(new EmitterMap(LANTERN, f -> "c1").json());
+    JsonNode map = new JsonMapper().readTree(new EmitterMap(LANTERN, PLAN.wiring()).json());
     assertThat(map).hasSize(168);
     assertThat(map.get(130).get("fixture").stringValue()).isEqualTo("f2");
     assertThat(map.get(130).get("chain").intValue()).isEqualTo(130);
     assertThat(map.get(130).get("xMm").doubleValue())
-        .isEqualTo(LANTERN.emitters().get(130).place().xMm());
-    LayoutPlan loose = LayoutPlan.of(DemoGadgets.tideLantern().fixtures(), List.of());
-    assertThat(
-            new JsonMapper()
-                .readTree(new EmitterMap(loose, f -> "c1").json())
-                .get(0)
-                .get("chain")
-                .isNull())
+        .isEqualTo(LANTERN.emitters().get(130).position().xMm());
+    LayoutPlan loose = LayoutPlan.of(DemoGadgets.tideLantern().fixtures());
+    assertThat(new JsonMapper().readTree(unwired(loose).json()).get(0).get("chain").isNull())
         .isTrue();
   }
 
@@ -87,9 +90,7 @@ class EmitterMapTest {
             new Panel(3, 2, 10, 20, Corner.TOP_LEFT, false, true, 0),
             new Mount(100, 200, 0, 90, false, false, List.of(), Mount.USUAL_EMITTER));
     Files.writeString(
-        folder.resolve("p.csv"),
-        new EmitterMap(LayoutPlan.of(List.of(panel), List.of()), f -> "")
-            .pickAndPlace(f -> "pixel"));
+        folder.resolve("p.csv"), unwired(LayoutPlan.of(List.of(panel))).pickAndPlace(f -> "pixel"));
     Files.writeString(
         folder.resolve("read.py"),
         """
@@ -109,15 +110,45 @@ class EmitterMapTest {
             "D_f1_5 pixel 0.0 20.0 Top 270.0");
   }
 
+  /** By hand: x axis of a part, anticlockwise with y up; a mirror turns it about. */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 0, false, 0",
+    "1, 0, false, 270",
+    "1, 90, false, 180",
+    "0, 30, false, 330",
+    "0, 0, true, 180",
+    "0, 30, true, 150",
+    "1, 0, true, 270"
+  })
+  void partsAreTurnedAsTheirFixtureIs(int quarters, double turn, boolean mirrored, double wanted) {
+    Fixture panel =
+        new Fixture(
+            "f1",
+            "Panel",
+            new Panel(3, 2, 10, 20, Corner.TOP_LEFT, false, true, quarters),
+            new Mount(0, 0, 0, turn, mirrored, false, List.of(), Mount.USUAL_EMITTER));
+    String line =
+        unwired(LayoutPlan.of(List.of(panel))).pickAndPlace(f -> "pixel").lines().toList().get(1);
+    assertThat(Double.parseDouble(line.substring(line.lastIndexOf(',') + 1))).isEqualTo(wanted);
+  }
+
+  @Test
+  void aFormulaBehindASemicolonIsHarmlessToo() {
+    Fixture strip =
+        Fixture.of("f1", "a;=1+1", new Strip(1, 60, List.of(new Point(0, 0), new Point(9, 0))));
+    assertThat(unwired(LayoutPlan.of(List.of(strip))).csv()).contains("'a;=1+1");
+  }
+
   /** The whole map, read as positions again, is the same places. */
   @Test
   void theMapIsAPositionTableToo() {
-    byte[] csv = new EmitterMap(LANTERN, f -> "c1").csv().getBytes(StandardCharsets.UTF_8);
+    byte[] csv = new EmitterMap(LANTERN, PLAN.wiring()).csv().getBytes(StandardCharsets.UTF_8);
     PositionTable table = PositionTable.read(csv, null, 8192);
     assertThat(table.rows()).hasSize(168);
     for (int i = 0; i < 168; i++) {
       assertThat(table.rows().get(i).xMm())
-          .isCloseTo(LANTERN.emitters().get(i).place().xMm(), within(0.0006));
+          .isCloseTo(LANTERN.emitters().get(i).position().xMm(), within(0.0006));
     }
   }
 }

@@ -9,14 +9,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Mount;
-import org.myrialith.layout.Shape;
-import org.myrialith.layout.UsualShapes;
+import org.myrialith.layout.ShapeKinds;
 import org.myrialith.tool.OutsideTool;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -54,14 +52,13 @@ class TemplateDxfTest {
   private static LayoutPlan everyKind() {
     List<Fixture> fixtures = new ArrayList<>();
     double x = 0;
-    for (Map.Entry<String, Shape> kind : UsualShapes.BY_KIND.entrySet()) {
+    for (var kind : ShapeKinds.ALL.kinds()) {
       x += 700;
       Mount mount = new Mount(x, -50, 0, 15, true, false, List.of(), Mount.USUAL_EMITTER);
       fixtures.add(
-          new Fixture(
-              "f" + fixtures.size(), "Kind " + kind.getKey() + " ⚓", kind.getValue(), mount));
+          new Fixture("f" + fixtures.size(), "Kind " + kind.key() + " ⚓", kind.usual(), mount));
     }
-    return LayoutPlan.of(fixtures, List.of());
+    return LayoutPlan.of(fixtures);
   }
 
   @Test
@@ -76,8 +73,10 @@ class TemplateDxfTest {
     for (int i = 0; i < holes.size(); i++) {
       JsonNode circle = back.get("circles").get(i);
       assertThat(circle.get(0).stringValue()).isEqualTo("HOLES");
-      assertThat(circle.get(1).doubleValue()).isCloseTo(holes.get(i).place().xMm(), within(1e-4));
-      assertThat(circle.get(2).doubleValue()).isCloseTo(-holes.get(i).place().yMm(), within(1e-4));
+      assertThat(circle.get(1).doubleValue())
+          .isCloseTo(holes.get(i).position().xMm(), within(1e-4));
+      assertThat(circle.get(2).doubleValue())
+          .isCloseTo(-holes.get(i).position().yMm(), within(1e-4));
       assertThat(circle.get(3).doubleValue()).isEqualTo(2.6);
     }
     var edges = layout.fixtures().stream().flatMap(f -> f.edges().stream()).toList();
@@ -99,21 +98,19 @@ class TemplateDxfTest {
 
   @Test
   void emittersAboveEachOtherShareAHoleAndDarkOnesHaveNone() throws Exception {
-    Fixture stack = Fixture.of("f1", "Stack", UsualShapes.BY_KIND.get("stack"));
-    JsonNode back = readBack(LayoutPlan.of(List.of(stack), List.of()), 3);
+    Fixture stack = Fixture.of("f1", "Stack", ShapeKinds.ALL.kind("stack").orElseThrow().usual());
+    JsonNode back = readBack(LayoutPlan.of(List.of(stack)), 3);
     assertThat(back.get("circles")).hasSize(16);
-    Fixture bar = Fixture.of("f2", "Bar", UsualShapes.BY_KIND.get("bar"));
+    Fixture bar = Fixture.of("f2", "Bar", ShapeKinds.ALL.kind("bar").orElseThrow().usual());
     Fixture dark = bar.with(bar.mount().withDark(List.of(0, 9)));
-    assertThat(readBack(LayoutPlan.of(List.of(dark), List.of()), 3).get("circles")).hasSize(8);
-    assertThat(
-            readBack(LayoutPlan.of(List.of(bar, bar.renamed("f3", "B")), List.of()), 3)
-                .get("circles"))
+    assertThat(readBack(LayoutPlan.of(List.of(dark)), 3).get("circles")).hasSize(8);
+    assertThat(readBack(LayoutPlan.of(List.of(bar, bar.renamed("f3", "B"))), 3).get("circles"))
         .hasSize(10);
   }
 
   @Test
   void anEmptyLayoutIsASoundFileAndBadHolesAreRefused() throws Exception {
-    JsonNode back = readBack(LayoutPlan.of(List.of(), List.of()), 5);
+    JsonNode back = readBack(LayoutPlan.of(List.of()), 5);
     assertThat(back.get("errors")).isEmpty();
     assertThat(back.get("circles")).isEmpty();
     assertThatThrownBy(() -> new TemplateDxf(everyKind(), 0.1)).hasMessageContaining("hole");

@@ -26,11 +26,11 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Mount;
 import org.myrialith.layout.Panel;
-import org.myrialith.layout.Place;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.Position;
 import org.myrialith.layout.Ring;
+import org.myrialith.layout.ShapeKinds;
 import org.myrialith.layout.Strip;
-import org.myrialith.layout.UsualShapes;
 import org.myrialith.tool.OutsideTool;
 
 /**
@@ -137,14 +137,14 @@ class TemplateTest {
             new Panel(3, 2, 17.37, 23.1, Corner.TOP_LEFT, false, true, 0),
             5.21,
             120.4);
-    LayoutPlan layout = LayoutPlan.of(List.of(ring, panel), List.of());
+    LayoutPlan layout = LayoutPlan.of(List.of(ring, panel));
     Template template = new Template(layout, 6, Paper.A4);
     write(template);
     Template.Sheet sheet = template.sheets().get(0);
     BufferedImage page = page(1);
     for (var emitter : layout.emitters()) {
-      double x = Template.MARGIN_MM + emitter.place().xMm() - sheet.leftMm();
-      double y = Template.MARGIN_MM + emitter.place().yMm() - sheet.topMm();
+      double x = Template.MARGIN_MM + emitter.position().xMm() - sheet.leftMm();
+      double y = Template.MARGIN_MM + emitter.position().yMm() - sheet.topMm();
       assertThat(inkX(page, x, y)).isCloseTo(x, within(0.1));
       assertThat(inkY(page, x, y)).isCloseTo(y, within(0.1));
     }
@@ -156,7 +156,7 @@ class TemplateTest {
   }
 
   static Stream<String> kinds() {
-    return UsualShapes.BY_KIND.keySet().stream();
+    return ShapeKinds.ALL.kinds().stream().map(k -> k.key());
   }
 
   /** On paper of every kind of fixture, mirrored and turned, the holes are where they belong. */
@@ -164,16 +164,17 @@ class TemplateTest {
   @MethodSource("kinds")
   void everyKindMeasuresRightOnPaper(String kind) throws IOException {
     Mount mount = new Mount(12.3, 45.6, 0, 10, true, true, List.of(), Mount.USUAL_EMITTER);
-    Fixture fixture = new Fixture("f1", kind, UsualShapes.BY_KIND.get(kind), mount);
-    LayoutPlan layout = LayoutPlan.of(List.of(fixture), List.of());
+    Fixture fixture =
+        new Fixture("f1", kind, ShapeKinds.ALL.kind(kind).orElseThrow().usual(), mount);
+    LayoutPlan layout = LayoutPlan.of(List.of(fixture));
     Template template = new Template(layout, 4, Paper.A3);
     write(template);
     Template.Sheet sheet = template.sheets().get(0);
     BufferedImage page = page(1);
     int measured = 0;
     for (var emitter : Holes.of(layout)) {
-      double x = Template.MARGIN_MM + emitter.place().xMm() - sheet.leftMm();
-      double y = Template.MARGIN_MM + emitter.place().yMm() - sheet.topMm();
+      double x = Template.MARGIN_MM + emitter.position().xMm() - sheet.leftMm();
+      double y = Template.MARGIN_MM + emitter.position().yMm() - sheet.topMm();
       boolean onSheet =
           x < Template.MARGIN_MM + template.windowWidthMm() - 3
               && y < Template.MARGIN_MM + template.windowHeightMm() - 3;
@@ -190,11 +191,11 @@ class TemplateTest {
   void aLargeLayoutIsCutOverSheetsThatOverlapAndShowEveryEmitter() throws IOException {
     Fixture strip =
         Fixture.of("f1", "Line", new Strip(60, 60, List.of(new Point(0, 0), new Point(1000, 300))));
-    LayoutPlan layout = LayoutPlan.of(List.of(strip), List.of());
+    LayoutPlan layout = LayoutPlan.of(List.of(strip));
     Template template = new Template(layout, 5, Paper.A4);
     assertThat(template.sheets().size()).isGreaterThan(3);
     for (int i = 0; i < strip.count(); i++) {
-      Place place = strip.place(i);
+      Position place = strip.position(i);
       assertThat(template.sheets())
           .as("emitter %d is whole on some sheet", i)
           .anySatisfy(
@@ -223,8 +224,8 @@ class TemplateTest {
     String text = OutsideTool.runClean(folder, "pdftotext", "-layout", "t.pdf", "-").text();
     assertThat(text)
         .contains("Harbour window", "Tide line", "sheet 1 of 1", "100 mm", "Tide lantern ·");
-    Fixture die = Fixture.of("f1", "Die", UsualShapes.BY_KIND.get("box"));
-    write(new Template(LayoutPlan.of(List.of(die), List.of()), 4.5, Paper.LETTER));
+    Fixture die = Fixture.of("f1", "Die", ShapeKinds.ALL.kind("box").orElseThrow().usual());
+    write(new Template(LayoutPlan.of(List.of(die)), 4.5, Paper.LETTER));
     assertThat(OutsideTool.runClean(folder, "pdftotext", "-layout", "t.pdf", "-").text())
         .contains("front", "right", "back", "left", "top", "bottom", "holes 4.5");
   }
@@ -237,7 +238,7 @@ class TemplateTest {
     Fixture other =
         Fixture.of(
             "f2", "Other", new Strip(2, 60, List.of(new Point(9000, 9000), new Point(9100, 9000))));
-    Template huge = new Template(LayoutPlan.of(List.of(far, other), List.of()), 5, Paper.A4);
+    Template huge = new Template(LayoutPlan.of(List.of(far, other)), 5, Paper.A4);
     assertThatThrownBy(huge::sheets)
         .isInstanceOf(InputException.class)
         .hasMessageContaining("at most 100 sheets");

@@ -8,13 +8,15 @@ import com.github.ajalt.colormath.model.LAB;
 import com.github.ajalt.colormath.model.LABColorSpaces;
 import com.github.ajalt.colormath.model.RGB;
 import com.github.ajalt.colormath.model.RGBColorSpaces;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.tool.Chance;
 
 /** Curves against a colour library, and the table against its rule. */
+@ExtendWith(InstancioExtension.class)
 class LevelTableTest {
   /** The library reckons in single precision. */
   private static final double SINGLE = 2e-6;
@@ -53,10 +55,11 @@ class LevelTableTest {
     assertThat(new Transfer.Srgb().light(0.5)).isCloseTo(0.2140, within(5e-5));
   }
 
-  @Property
-  void tablesRiseAndEndAtTheLimit(
-      @ForAll @DoubleRange(min = 1, max = 3.5) double exponent,
-      @ForAll @IntRange(min = 1, max = 100) int percent) {
+  @RepeatedTest(1000)
+  void tablesRiseAndEndAtTheLimit(@Given long given) {
+    Chance chance = new Chance(given);
+    double exponent = chance.measure(1, 3.5);
+    int percent = chance.whole(1, 100);
     LevelTable table = LevelTable.of(new ColourSettings(new Transfer.PowerLaw(exponent), percent));
     assertThat(table.level(0)).isZero();
     assertThat(table.level(255)).isEqualTo((int) Math.floor(255.0 * percent / 100 + 0.5));

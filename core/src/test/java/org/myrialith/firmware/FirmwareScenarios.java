@@ -25,8 +25,9 @@ import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.power.School;
+import org.myrialith.tool.Gadgets;
 
 /**
  * Gadgets that between them use every packing, both controllers, the limiter, and odd orders of
@@ -41,7 +42,10 @@ final class FirmwareScenarios {
         Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
         Named.of("noise, raw, with limiter", GadgetPlan.of(noise())),
         Named.of("bars, by runs, turned panel", GadgetPlan.of(bars())),
-        Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())));
+        Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())),
+        Named.of("two lines of other currents, limited", GadgetPlan.of(twoLines())),
+        Named.of("small core, limited, by runs", GadgetPlan.of(limitedSmall())),
+        Named.of("long chain, limited", GadgetPlan.of(longLimited())));
   }
 
   /** Random colours: nothing packs, and the second school's limiter has work to do. */
@@ -58,7 +62,7 @@ final class FirmwareScenarios {
     }
     Fixture strip =
         Fixture.of("f1", "Noise", new Strip(14, 60, List.of(new Point(0, 0), new Point(300, 0))));
-    return new Gadget(
+    return Gadgets.of(
         "Noise",
         "",
         Controller.AVR8_32K,
@@ -68,7 +72,7 @@ final class FirmwareScenarios {
             new OneWirePixels(
                 "c1", "line", "D6", ColourOrder.BRG, 80, List.of("f1"), PixelClass.USUAL)),
         new ColourSettings(new Transfer.Lightness(), 100),
-        new PowerSettings(20, School.THESE_FRAMES, 20),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
         List.of(new Clip("k1", "Noise", "f1", frames)));
   }
 
@@ -92,7 +96,7 @@ final class FirmwareScenarios {
         Fixture.of("f1", "Bars", new Panel(30, 20, 5, 5, Corner.BOTTOM_RIGHT, true, true, 1), 0, 0);
     Fixture strip =
         Fixture.of("f2", "Dark", new Strip(3, 60, List.of(new Point(0, 300), new Point(50, 300))));
-    return new Gadget(
+    return Gadgets.of(
         "Bars",
         "",
         Controller.AVR8_32K,
@@ -106,6 +110,86 @@ final class FirmwareScenarios {
         List.of(new Clip("k1", "Bars", "f1", frames)));
   }
 
+  private static Frame frame(Random random, int pixels, int most, int hold) {
+    byte[] rgb = new byte[pixels * 3];
+    for (int i = 0; i < rgb.length; i++) {
+      rgb[i] = (byte) random.nextInt(most);
+    }
+    return new Frame(Picture.of(pixels, 1, rgb), hold);
+  }
+
+  private static Fixture strip(String id, int pixels) {
+    return Fixture.of(
+        id, "Strip " + id, new Strip(pixels, 60, List.of(new Point(0, 0), new Point(300, 0))));
+  }
+
+  /** Two lines whose pixels draw other currents, clips of other times, now dimmed and now not. */
+  static Gadget twoLines() {
+    Random random = new Random(21);
+    List<Frame> one = new ArrayList<>();
+    List<Frame> two = new ArrayList<>();
+    for (int f = 0; f < 6; f++) {
+      one.add(frame(random, 40, f % 2 == 0 ? 256 : 60, 30 + 10 * f));
+      two.add(frame(random, 23, f % 3 == 0 ? 256 : 40, 30));
+    }
+    return Gadgets.of(
+        "Two lines",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 0.9)),
+        List.of(strip("f1", 40), strip("f2", 23)),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1")).onPin("D1"),
+            OneWirePixels.usual("c2", List.of("f2"))
+                .onPin("B2")
+                .withPixel(new PixelClass(12.5, 0.6))),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(new Clip("k1", "One", "f1", one), new Clip("k2", "Two", "f2", two)));
+  }
+
+  static Gadget limitedSmall() {
+    Random random = new Random(4);
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 5; f++) {
+      byte[] rgb = new byte[90 * 3];
+      for (int p = 0; p < 90; p++) {
+        int level = p < 10 + 15 * f ? 255 : 20 * f;
+        Arrays.fill(rgb, 3 * p, 3 * p + 3, (byte) level);
+      }
+      frames.add(new Frame(Picture.of(90, 1, rgb), 30 + random.nextInt(30)));
+    }
+    return Gadgets.of(
+        "Small",
+        "",
+        Controller.AVR8_8K,
+        Optional.of(new Supply("port", 5, 1.5)),
+        List.of(strip("f1", 90)),
+        List.of(OneWirePixels.usual("c1", List.of("f1"))),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(new Clip("k1", "Steps", "f1", frames)));
+  }
+
+  /** As long as the RAM allows: composing and scaling take longest. */
+  static Gadget longLimited() {
+    Random random = new Random(9);
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 4; f++) {
+      frames.add(frame(random, 600, f == 2 ? 20 : 200, 60));
+    }
+    return Gadgets.of(
+        "Long",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("supply", 5, 8)),
+        List.of(strip("f1", 600)),
+        List.of(OneWirePixels.usual("c1", List.of("f1"))),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(new Clip("k1", "Long", "f1", frames)));
+  }
+
   private static Gadget twoColours() {
     byte[] one = new byte[11 * 3];
     byte[] two = new byte[11 * 3];
@@ -115,8 +199,8 @@ final class FirmwareScenarios {
     Fixture strip =
         Fixture.of("f1", "Line", new Strip(11, 60, List.of(new Point(0, 0), new Point(300, 0))));
     return Gadget.blank("Two")
-        .withFixture(strip)
-        .withClip(
+        .with(strip)
+        .with(
             new Clip(
                 "k1",
                 "Two",

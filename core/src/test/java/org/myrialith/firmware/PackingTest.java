@@ -6,12 +6,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.colour.Levels;
+import org.myrialith.tool.Chance;
 
+@ExtendWith(InstancioExtension.class)
 class PackingTest {
   private static List<Levels> frames(long seed, int pixels, int colours) {
     Random random = new Random(seed);
@@ -57,11 +60,12 @@ class PackingTest {
     return Levels.of(wire);
   }
 
-  @Property(tries = 200)
-  void everyPackingUnpacksToTheSameFrames(
-      @ForAll long seed,
-      @ForAll @IntRange(min = 1, max = 700) int pixels,
-      @ForAll @IntRange(min = 1, max = 300) int colours) {
+  @RepeatedTest(200)
+  void everyPackingUnpacksToTheSameFrames(@Given long given) {
+    Chance chance = new Chance(given);
+    long seed = chance.seed();
+    int pixels = chance.whole(1, 700);
+    int colours = chance.whole(1, 300);
     List<Levels> frames = frames(seed, pixels, colours);
     for (Packing packing : Packing.values()) {
       packing

@@ -7,8 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.power.School;
 
 class WiringTextTest {
   private static String readme(Gadget gadget) {
@@ -38,8 +38,8 @@ class WiringTextTest {
   void theLimiterIsNamedWhereItIsNeeded() {
     Gadget lantern = DemoGadgets.tideLantern();
     assertThat(readme(lantern)).doesNotContain("LIMIT_SUM");
-    Gadget limited = lantern.withPower(new PowerSettings(20, School.THESE_FRAMES, 20));
-    long sum = GadgetPlan.of(limited).power().limiter().orElseThrow().levelSum();
+    Gadget limited = lantern.with(new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20));
+    long sum = GadgetPlan.of(limited).power().limiter().orElseThrow().limit();
     assertThat(readme(limited)).contains("limits the sum of all levels to " + sum);
     String header =
         new String(GadgetPlan.of(limited).firmwareFiles().get("frames.h"), StandardCharsets.UTF_8);

@@ -4,10 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
+import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
@@ -15,12 +14,14 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.power.School;
+import org.myrialith.tool.Gadgets;
 
 /** Gadgets of every shape, from a seed. */
 final class GadgetSamples {
@@ -30,17 +31,16 @@ final class GadgetSamples {
 
   private GadgetSamples() {}
 
-  static Arbitrary<Gadget> all() {
-    return Arbitraries.longs().map(GadgetSamples::fromSeed);
-  }
-
   static Gadget fromSeed(long seed) {
     Random random = new Random(seed);
     List<Fixture> fixtures = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
       fixtures.add(
           ShapeSamples.fixture(
-              random, "f" + i, word(random), ShapeSamples.shape(random, random.nextInt(11))));
+              random,
+              "f" + i,
+              word(random),
+              ShapeSamples.shape(random, random.nextInt(ShapeSamples.KINDS))));
     }
     List<String> chained =
         fixtures.stream().map(Fixture::id).filter(id -> random.nextInt(4) > 0).toList();
@@ -50,34 +50,53 @@ final class GadgetSamples {
         clips.add(clip(random, fixture));
       }
     }
-    return new Gadget(
-        word(random),
-        random.nextBoolean() ? "" : "line one\nline two " + word(random),
-        pick(random, Controller.values()),
-        random.nextInt(4) == 0
-            ? Optional.empty()
-            : Optional.of(
-                new Supply(
-                    word(random), 3.5 + 2 * random.nextDouble(), 0.1 + 10 * random.nextDouble())),
-        fixtures,
-        List.of(
-            new OneWirePixels(
-                "c1",
-                word(random),
-                "D" + random.nextInt(8),
-                pick(random, ColourOrder.values()),
-                50 + random.nextInt(1950),
-                chained,
-                new PixelClass(1 + random.nextDouble() * 59, random.nextDouble() * 20))),
-        new ColourSettings(transfer(random), 1 + random.nextInt(100)),
-        new PowerSettings(
-            random.nextInt(81), pick(random, School.values()), random.nextDouble() * 2000),
-        clips,
-        ShapeSamples.site(random),
-        fixtures.isEmpty() ? List.of() : List.of(group(random, fixtures)),
-        random.nextBoolean()
-            ? List.of()
-            : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")));
+    Gadget gadget =
+        Gadgets.of(
+            word(random),
+            random.nextBoolean() ? "" : "line one\nline two " + word(random),
+            pick(random, Controller.values()),
+            random.nextInt(4) == 0
+                ? Optional.empty()
+                : Optional.of(
+                    new Supply(
+                        word(random),
+                        3.5 + 2 * random.nextDouble(),
+                        0.1 + 10 * random.nextDouble())),
+            fixtures,
+            List.of(
+                new OneWirePixels(
+                    "c1",
+                    word(random),
+                    "D" + random.nextInt(8),
+                    pick(random, ColourOrder.values()),
+                    50 + random.nextInt(1950),
+                    chained,
+                    new PixelClass(1 + random.nextDouble() * 59, random.nextDouble() * 20))),
+            new ColourSettings(transfer(random), 1 + random.nextInt(100)),
+            new PowerSettings(
+                random.nextInt(81),
+                pick(random, PlanningBasis.values()),
+                random.nextDouble() * 2000),
+            clips);
+    Layout layout =
+        new Layout(
+            fixtures,
+            fixtures.isEmpty() ? List.of() : List.of(group(random, fixtures)),
+            random.nextBoolean()
+                ? List.of()
+                : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")),
+            ShapeSamples.site(random));
+    return random.nextInt(3) > 0 ? gadget.with(layout) : onTwoLines(gadget.with(layout));
+  }
+
+  /** The last of its fixtures on a line of its own. */
+  private static Gadget onTwoLines(Gadget gadget) {
+    OneWirePixels second =
+        OneWirePixels.usual("c2", List.of()).onPin("B1").withPixel(new PixelClass(12, 0.6));
+    Circuits circuits = gadget.circuits().with(second);
+    List<String> first = circuits.circuits().get(0).fixtures();
+    return gadget.with(
+        first.isEmpty() ? circuits : circuits.withAtEnd(first.get(first.size() - 1), "c2"));
   }
 
   private static Group group(Random random, List<Fixture> fixtures) {

@@ -9,7 +9,7 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LampDigits;
-import org.myrialith.layout.Loose;
+import org.myrialith.layout.LooseEmitters;
 import org.myrialith.layout.ModulePolygon;
 import org.myrialith.layout.Mount;
 import org.myrialith.layout.Panel;
@@ -173,15 +173,15 @@ public final class ShapeSamples {
   }
 
   private static Shape loose(Random random) {
-    List<Loose.Bead> beads = new ArrayList<>();
+    List<LooseEmitters.Single> singles = new ArrayList<>();
     for (int i = 0; i <= random.nextInt(9); i++) {
-      beads.add(
-          new Loose.Bead(
+      singles.add(
+          new LooseEmitters.Single(
               random.nextDouble() * 100,
               random.nextDouble() * 100,
               random.nextInt(5),
-              i % 2 == 0 ? "" : "bead " + i));
+              i % 2 == 0 ? "" : "single " + i));
     }
-    return new Loose(beads);
+    return new LooseEmitters(singles);
   }
 }

@@ -67,7 +67,7 @@ class DiffusionTest {
   @Test
   void theViewIsBrightestOverTheEmitterThatShines() {
     Panel panel = new Panel(3, 1, 40, 40, Corner.TOP_LEFT, false, true, 0);
-    LayoutPlan plan = LayoutPlan.of(List.of(Fixture.of("f1", "Row", panel)), List.of());
+    LayoutPlan plan = LayoutPlan.of(List.of(Fixture.of("f1", "Row", panel)));
     float[] light = new float[9];
     light[3 + 1] = 1;
     Diffusion.View view = Diffusion.view(plan, light, 8, 320);
@@ -83,7 +83,7 @@ class DiffusionTest {
   @Test
   void manyEmittersAndWideGapsAreDrawnCoarserNotForever() {
     Panel panel = new Panel(128, 64, 4, 4, Corner.TOP_LEFT, false, true, 0);
-    LayoutPlan plan = LayoutPlan.of(List.of(Fixture.of("f1", "Wall", panel)), List.of());
+    LayoutPlan plan = LayoutPlan.of(List.of(Fixture.of("f1", "Wall", panel)));
     float[] light = new float[3 * 8192];
     Arrays.fill(light, 1);
     Diffusion.View view = Diffusion.view(plan, light, 1000, 1200);

@@ -5,15 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.locationtech.jts.geom.Envelope;
+import org.myrialith.tool.Chance;
 
+@ExtendWith(InstancioExtension.class)
 class FreePlaceTest {
   /** However many boxes are put down, none comes nearer to another than the gap. */
-  @Property(tries = 50)
-  void boxesNeverComeTooNear(@ForAll long seed) {
+  @RepeatedTest(50)
+  void boxesNeverComeTooNear(@Given long given) {
+    Chance chance = new Chance(given);
+    long seed = chance.seed();
     Random random = new Random(seed);
     List<LayoutPlan.Box> taken = new ArrayList<>();
     List<Envelope> envelopes = new ArrayList<>();

@@ -11,12 +11,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class HandPlacingTest {
   private static Fixture nest(double turn, boolean mirrored, boolean reversed) {
-    Loose loose =
-        new Loose(
+    LooseEmitters loose =
+        new LooseEmitters(
             List.of(
-                new Loose.Bead(0, 0, 2, "a"),
-                new Loose.Bead(30, 10, 0, "b"),
-                new Loose.Bead(5, 40, -3, "c")));
+                new LooseEmitters.Single(0, 0, 2, "a"),
+                new LooseEmitters.Single(30, 10, 0, "b"),
+                new LooseEmitters.Single(5, 40, -3, "c")));
     Mount mount = new Mount(100, 50, 7, turn, mirrored, reversed, List.of(1), Mount.USUAL_EMITTER);
     return new Fixture("f1", "Nest", loose, mount);
   }
@@ -29,33 +29,33 @@ class HandPlacingTest {
     Fixture after = new HandPlacing(before).with(new Point(-12.5, 77));
     assertThat(after.count()).isEqualTo(4);
     for (int i = 0; i < 3; i++) {
-      assertThat(after.place(i).xMm()).isCloseTo(before.place(i).xMm(), within(1e-9));
-      assertThat(after.place(i).yMm()).isCloseTo(before.place(i).yMm(), within(1e-9));
-      assertThat(after.seats().get(i).part()).isEqualTo(before.seats().get(i).part());
-      assertThat(after.seats().get(i).spot().zMm())
-          .isCloseTo(before.seats().get(i).spot().zMm(), within(1e-9));
+      assertThat(after.position(i).xMm()).isCloseTo(before.position(i).xMm(), within(1e-9));
+      assertThat(after.position(i).yMm()).isCloseTo(before.position(i).yMm(), within(1e-9));
+      assertThat(after.placements().get(i).part()).isEqualTo(before.placements().get(i).part());
+      assertThat(after.placements().get(i).pose().zMm())
+          .isCloseTo(before.placements().get(i).pose().zMm(), within(1e-9));
     }
-    assertThat(after.place(3).xMm()).isCloseTo(-12.5, within(1e-9));
-    assertThat(after.place(3).yMm()).isCloseTo(77, within(1e-9));
+    assertThat(after.position(3).xMm()).isCloseTo(-12.5, within(1e-9));
+    assertThat(after.position(3).yMm()).isCloseTo(77, within(1e-9));
     assertThat(after.mount().dark()).containsExactly(1);
   }
 
   @Test
   void theNearestIsMovedAndKeepsItsNameAndHeight() {
     Fixture before = nest(33, true, true);
-    Place b = before.place(1);
+    Position b = before.position(1);
     Fixture after =
         new HandPlacing(before).moved(new Point(b.xMm() + 1, b.yMm() - 1), new Point(3, 4));
-    assertThat(after.place(1).xMm()).isCloseTo(3, within(1e-9));
-    assertThat(after.place(1).yMm()).isCloseTo(4, within(1e-9));
-    assertThat(((Loose) after.shape()).emitters().get(1).name()).isEqualTo("b");
-    assertThat(after.place(0).xMm()).isCloseTo(before.place(0).xMm(), within(1e-9));
+    assertThat(after.position(1).xMm()).isCloseTo(3, within(1e-9));
+    assertThat(after.position(1).yMm()).isCloseTo(4, within(1e-9));
+    assertThat(((LooseEmitters) after.shape()).emitters().get(1).name()).isEqualTo("b");
+    assertThat(after.position(0).xMm()).isCloseTo(before.position(0).xMm(), within(1e-9));
   }
 
   @Test
   void theFirstStandsAloneAndOtherKindsAreRefused() {
     Fixture first = HandPlacing.first("f9", "Nest", new Point(4, 5));
-    assertThat(first.place(0)).isEqualTo(new Place(4, 5, 0, 0));
+    assertThat(first.position(0)).isEqualTo(new Position(4, 5, 0, 0));
     Fixture bar = Fixture.of("f1", "Bar", new Bar(3, 10, 0));
     assertThatThrownBy(() -> new HandPlacing(bar)).hasMessageContaining("loose emitters");
     assertThatThrownBy(() -> new HandPlacing(first).with(new Point(1e9, 0)))

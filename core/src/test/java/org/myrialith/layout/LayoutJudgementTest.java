@@ -4,14 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
-import java.util.Set;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.locationtech.jts.geom.Coordinate;
@@ -19,23 +18,34 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterClasses;
+import org.myrialith.tool.Chance;
 
+@ExtendWith(InstancioExtension.class)
 class LayoutJudgementTest {
   private static final GeometryFactory JTS = new GeometryFactory();
 
   private static LayoutPlan plan(Shape... shapes) {
     List<Fixture> fixtures = new ArrayList<>();
-    List<String> chain = new ArrayList<>();
     for (Shape shape : shapes) {
       String id = "f" + (fixtures.size() + 1);
       fixtures.add(Fixture.of(id, "Fixture " + (fixtures.size() + 1), shape));
-      chain.add(id);
     }
-    return LayoutPlan.of(fixtures, chain);
+    return LayoutPlan.of(fixtures);
   }
 
   private static List<Finding> judge(LayoutPlan plan, Site site, double bodyMm) {
-    return new LayoutJudgement(plan, site, f -> bodyMm).findings();
+    Layout layout = layout(plan.fixtures(), site, bodyMm);
+    return new LayoutStep(layout, plan, List.of(plan.emitters())).findings();
+  }
+
+  /** A layout whose emitters have bodies of one size. */
+  static Layout layout(List<Fixture> fixtures, Site site, double bodyMm) {
+    EmitterClass usual = EmitterClasses.of(Mount.USUAL_EMITTER).orElseThrow();
+    EmitterClass sized =
+        new EmitterClass(usual.id(), usual.name(), usual.kind(), usual.dies(), 120, bodyMm, bodyMm);
+    return new Layout(fixtures, List.of(), List.of(sized), site);
   }
 
   private static Finding finding(List<Finding> findings, String key) {
@@ -51,38 +61,42 @@ class LayoutJudgementTest {
 
   private static LayoutPlan cloud(long seed, int count) {
     Random random = new Random(seed);
-    List<Loose.Bead> beads = new ArrayList<>();
+    List<LooseEmitters.Single> singles = new ArrayList<>();
     for (int i = 0; i < count; i++) {
-      beads.add(
-          new Loose.Bead(
+      singles.add(
+          new LooseEmitters.Single(
               random.nextDouble() * 60 - 30,
               random.nextDouble() * 60 - 30,
               random.nextDouble() * 20 - 10,
               ""));
     }
-    return plan(new Loose(beads.subList(0, count / 2)), new Loose(beads.subList(count / 2, count)));
+    return plan(
+        new LooseEmitters(singles.subList(0, count / 2)),
+        new LooseEmitters(singles.subList(count / 2, count)));
   }
 
   /** Every pair and no other, against comparing all with all. */
-  @Property(tries = 60)
-  void neighboursAreThoseThatComparingAllWithAllFinds(
-      @ForAll @IntRange(min = 4, max = 300) int count, @ForAll long seed) {
+  @RepeatedTest(60)
+  void neighboursAreThoseThatComparingAllWithAllFinds(@Given long given) {
+    Chance chance = new Chance(given);
+    int count = chance.whole(4, 300);
+    long seed = chance.seed();
     List<Emitter> emitters = cloud(seed, count).emitters();
     double[] half = {1.5, 0.4};
-    Set<Set<Integer>> wanted = new HashSet<>();
+    long[] wanted = new long[3];
     for (int i = 0; i < emitters.size(); i++) {
       for (int j = 0; j < i; j++) {
         double needed = half[emitters.get(i).fixture()] + half[emitters.get(j).fixture()];
-        if (emitters.get(i).spot().distanceTo(emitters.get(j).spot()) < needed) {
-          wanted.add(Set.of(i, j));
+        double apart = emitters.get(i).pose().distanceTo(emitters.get(j).pose());
+        if (apart < needed + 0.05) {
+          wanted[apart < 0.5 ? 0 : apart < needed - 0.05 ? 1 : 2]++;
         }
       }
     }
-    Set<Set<Integer>> found = new HashSet<>();
-    for (Neighbours.Pair pair : Neighbours.tooNear(emitters, f -> half[f])) {
-      found.add(Set.of(emitters.indexOf(pair.one()), emitters.indexOf(pair.two())));
-    }
-    assertThat(found).isEqualTo(wanted);
+    Neighbours found = Neighbours.of(emitters, f -> half[f], 0.5, 0.05);
+    assertThat(found.samePlace().map(Neighbours.Sort::count).orElse(0L)).isEqualTo(wanted[0]);
+    assertThat(found.overlapping().map(Neighbours.Sort::count).orElse(0L)).isEqualTo(wanted[1]);
+    assertThat(found.touching().map(Neighbours.Sort::count).orElse(0L)).isEqualTo(wanted[2]);
   }
 
   @Test
@@ -101,6 +115,29 @@ class LayoutJudgementTest {
     assertThat(same.verdict()).isEqualTo(Verdict.BREAKS);
   }
 
+  /** More than a thousand pairs that touch do not hide the two that overlap. */
+  @Test
+  void eachSortOfPairIsCountedForItself() {
+    LayoutPlan apart = plan(grid(40, 30, 5), grid(2, 1, 4));
+    List<Fixture> moved =
+        List.of(apart.fixtures().get(0), apart.fixtures().get(1).movedBy(500, 500));
+    List<Finding> findings = judge(LayoutPlan.of(moved), Site.USUAL, 5);
+    assertThat(finding(findings, "touch").says()).startsWith("2330 pairs");
+    assertThat(finding(findings, "overlap").says()).startsWith("1 pair of emitters overlaps");
+  }
+
+  /** A library's covers() counts what lies on the line as within. */
+  @Test
+  void everySideOfAnOutlineIsWithin() {
+    Enclosure.Outline square =
+        new Enclosure.Outline(
+            List.of(new Point(0, 0), new Point(90, 0), new Point(90, 60), new Point(0, 60)));
+    assertThat(
+            finding(judge(plan(grid(10, 7, 10)), Site.USUAL.within(square), 0.5), "enclosure")
+                .verdict())
+        .isEqualTo(Verdict.HOLDS);
+  }
+
   @Test
   void emittersAboveEachOtherAreNotInOnePlace() {
     List<Finding> findings = judge(plan(new Stack(2, 2, 3, 20, 15, 5)), Site.USUAL, 5);
@@ -108,8 +145,10 @@ class LayoutJudgementTest {
   }
 
   /** Inside an outline with a bay, by a geometry library. */
-  @Property(tries = 40)
-  void whatLiesOutsideIsCountedAsALibraryCounts(@ForAll long seed) {
+  @RepeatedTest(40)
+  void whatLiesOutsideIsCountedAsALibraryCounts(@Given long given) {
+    Chance chance = new Chance(given);
+    long seed = chance.seed();
     Enclosure.Outline outline =
         new Enclosure.Outline(
             List.of(
@@ -129,7 +168,7 @@ class LayoutJudgementTest {
             .filter(
                 e ->
                     !polygon.covers(
-                        JTS.createPoint(new Coordinate(e.spot().xMm(), e.spot().yMm()))))
+                        JTS.createPoint(new Coordinate(e.pose().xMm(), e.pose().yMm()))))
             .count();
     assertThat(out).isBetween(1L, 49L);
     Finding finding = finding(judge(plan, Site.USUAL.within(outline), 0.5), "enclosure");
@@ -139,16 +178,16 @@ class LayoutJudgementTest {
   @Test
   void rectanglesCirclesAndBoxesHoldWhatTheyShould() {
     Enclosure.Rectangle front = new Enclosure.Rectangle(0, 0, 30, 20);
-    Spot edge = new Spot(30, 20, 0, Facing.VIEWER);
+    Pose edge = new Pose(30, 20, 0, Facing.VIEWER);
     assertThat(front.holds(edge)).isTrue();
-    assertThat(front.holds(new Spot(30.1, 20, 0, Facing.VIEWER))).isFalse();
+    assertThat(front.holds(new Pose(30.1, 20, 0, Facing.VIEWER))).isFalse();
     Enclosure.Box box = new Enclosure.Box(front, 10);
     assertThat(box.holds(edge)).isTrue();
-    assertThat(box.holds(new Spot(5, 5, -10.5, Facing.VIEWER))).isFalse();
-    assertThat(box.holds(new Spot(5, 5, 0.5, Facing.VIEWER))).isFalse();
+    assertThat(box.holds(new Pose(5, 5, -10.5, Facing.VIEWER))).isFalse();
+    assertThat(box.holds(new Pose(5, 5, 0.5, Facing.VIEWER))).isFalse();
     Enclosure.Circle circle = new Enclosure.Circle(10, 10, 5);
-    assertThat(circle.holds(new Spot(13, 14, 0, Facing.VIEWER))).isTrue();
-    assertThat(circle.holds(new Spot(13.1, 14, 0, Facing.VIEWER))).isFalse();
+    assertThat(circle.holds(new Pose(13, 14, 0, Facing.VIEWER))).isTrue();
+    assertThat(circle.holds(new Pose(13.1, 14, 0, Facing.VIEWER))).isFalse();
     Finding holds = finding(judge(plan(grid(3, 2, 10)), Site.USUAL.within(front), 1), "enclosure");
     assertThat(holds.verdict()).isEqualTo(Verdict.HOLDS);
   }
@@ -180,7 +219,7 @@ class LayoutJudgementTest {
   @ParameterizedTest
   @CsvSource({"9600, HOLDS", "9650, TIGHT", "12000, TIGHT", "12100, BREAKS"})
   void charactersAreJudgedByTheirAngle(double distance, Verdict verdict) {
-    LayoutPlan plan = plan(UsualShapes.BY_KIND.get("segments"));
+    LayoutPlan plan = plan(ShapeKinds.ALL.kind("segments").orElseThrow().usual());
     Finding finding = finding(judge(plan, Site.USUAL.viewedFrom(distance), 1), "character-height");
     assertThat(finding.verdict()).isEqualTo(verdict);
     double minutes = finding.reckonings().get(0).value();
@@ -215,7 +254,9 @@ class LayoutJudgementTest {
   @Test
   void aBoxSaysWhatRoomItLeavesForACell() {
     Finding finding =
-        finding(judge(plan(UsualShapes.BY_KIND.get("box")), Site.USUAL, 3), "inside-f1");
+        finding(
+            judge(plan(ShapeKinds.ALL.kind("box").orElseThrow().usual()), Site.USUAL, 3),
+            "inside-f1");
     assertThat(finding.says()).contains("36.8 × 36.8 × 36.8");
     assertThat(finding.advice()).contains("lithium");
   }

@@ -10,6 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterClasses;
+import org.myrialith.parts.EmitterKind;
 
 class LayoutNumbersTest {
   private static double number(LayoutNumbers numbers, String key) {
@@ -21,13 +24,20 @@ class LayoutNumbersTest {
   }
 
   private static LayoutNumbers of(int dies, Site site, Fixture... fixtures) {
-    List<String> chain = java.util.Arrays.stream(fixtures).map(Fixture::id).toList();
-    return new LayoutNumbers(LayoutPlan.of(List.of(fixtures), chain), site, f -> dies);
+    EmitterClass usual = EmitterClasses.of(Mount.USUAL_EMITTER).orElseThrow();
+    EmitterKind kind = dies == 1 ? EmitterKind.SINGLE : usual.kind();
+    EmitterClass counted =
+        new EmitterClass(
+            usual.id(), usual.name(), kind, usual.dies().subList(0, kind.dies()), 120, 5, 5);
+    Layout layout = new Layout(List.of(fixtures), List.of(), List.of(counted), site);
+    LayoutPlan plan = LayoutPlan.of(List.of(fixtures));
+    return new LayoutNumbers(layout, plan, LayoutPlan.leads(plan.emitters()));
   }
 
   @Test
   void countsSizesAndChannelsAreThoseOfAHandCount() {
-    Fixture digits = Fixture.of("f1", "Digits", UsualShapes.BY_KIND.get("segments"));
+    Fixture digits =
+        Fixture.of("f1", "Digits", ShapeKinds.ALL.kind("segments").orElseThrow().usual());
     LayoutNumbers single = of(1, Site.USUAL, digits);
     // four digits of 7 segments with 2 emitters each, and a colon of two on one pin
     assertThat(number(single, "emitters")).isEqualTo(58);
@@ -119,8 +129,8 @@ class LayoutNumbersTest {
   @Test
   void everyKindTellsItsOwnNumbers() {
     int i = 0;
-    for (var entry : UsualShapes.BY_KIND.entrySet()) {
-      Fixture fixture = Fixture.of("f" + ++i, entry.getKey(), entry.getValue());
+    for (var entry : ShapeKinds.ALL.kinds()) {
+      Fixture fixture = Fixture.of("f" + ++i, entry.key(), entry.usual());
       LayoutNumbers numbers = of(3, Site.USUAL, fixture);
       assertThat(number(numbers, "emitters")).isEqualTo(fixture.count());
       assertThat(numbers.all())

@@ -18,8 +18,9 @@ class LayoutPlanTest {
 
   /** All that does not hold, of emitters as small as can be. */
   private static List<Finding> judged(Fixture... fixtures) {
-    LayoutPlan plan = LayoutPlan.of(List.of(fixtures), List.of());
-    return new LayoutJudgement(plan, Site.USUAL, f -> 0.1)
+    LayoutPlan plan = LayoutPlan.of(List.of(fixtures));
+    Layout layout = LayoutJudgementTest.layout(List.of(fixtures), Site.USUAL, 0.2);
+    return new LayoutJudgement(layout, plan)
         .findings().stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
   }
 
@@ -29,8 +30,8 @@ class LayoutPlanTest {
     // second
     double[][] places = {{5, 0}, {15, 0}, {25, 0}, {25, 10}, {25, 20}, {25, 30}};
     for (int i = 0; i < places.length; i++) {
-      assertThat(BENT.place(i).xMm()).isCloseTo(places[i][0], within(1e-9));
-      assertThat(BENT.place(i).yMm()).isCloseTo(places[i][1], within(1e-9));
+      assertThat(BENT.position(i).xMm()).isCloseTo(places[i][0], within(1e-9));
+      assertThat(BENT.position(i).yMm()).isCloseTo(places[i][1], within(1e-9));
     }
     assertThat(((Strip) BENT.shape()).lengthMm()).isEqualTo(60);
     assertThat(((Strip) BENT.shape()).pathMm()).isEqualTo(55);
@@ -40,27 +41,27 @@ class LayoutPlanTest {
   void aStripLongerThanItsPathGoesOnStraightAndIsToldOf() {
     Fixture over =
         Fixture.of("f1", "Over", new Strip(5, 100, List.of(new Point(0, 0), new Point(0, 20))));
-    assertThat(over.place(4).yMm()).isCloseTo(45, within(1e-9));
+    assertThat(over.position(4).yMm()).isCloseTo(45, within(1e-9));
     assertThat(judged(over))
         .singleElement()
         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.TIGHT))
         .satisfies(f -> assertThat(f.says()).contains("30\u00a0mm longer"));
   }
 
+  /** A path that turns back on itself at a cutting mark has marks all the same. */
   @Test
-  void chainIndicesFollowTheOrderOfTheDataLine() {
-    Fixture panel =
-        Fixture.of("f1", "P", new Panel(3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0), 100, 100);
-    LayoutPlan plan = LayoutPlan.of(List.of(panel, BENT), List.of("f2", "f1"));
-    assertThat(plan.emitters()).hasSize(12);
-    assertThat(plan.emitters().get(0).chain()).isEqualTo(6);
-    assertThat(plan.emitters().get(6).chain()).isZero();
-    for (int i = 0; i < 12; i++) {
-      assertThat(plan.chained().get(i).chain()).isEqualTo(i);
-    }
-    LayoutPlan loose = LayoutPlan.of(List.of(panel, BENT), List.of("f1"));
-    assertThat(loose.emitters().get(6).chain()).isEqualTo(-1);
-    assertThat(loose.chained()).hasSize(6);
+  void aStripThatRunsBackOnItselfHasItsMarks() {
+    Strip back =
+        new Strip(
+            List.of(new Strip.Piece(10, 0, false), new Strip.Piece(10, 0, false)),
+            1,
+            100,
+            List.of(new Point(0, 0), new Point(100, 0), new Point(0, 0)));
+    assertThat(back.edges())
+        .hasSize(4)
+        .allSatisfy(
+            e -> assertThat(e.points()).allSatisfy(p -> assertThat(p.xMm() + p.yMm()).isFinite()));
+    assertThat(back.notes()).allSatisfy(n -> assertThat(n.at().yMm()).isFinite());
   }
 
   @Test
@@ -78,7 +79,7 @@ class LayoutPlanTest {
 
   @Test
   void nothingIsOpenNotAnError() {
-    LayoutPlan empty = LayoutPlan.of(List.of(), List.of());
+    LayoutPlan empty = LayoutPlan.of(List.of());
     assertThat(empty.box()).isEqualTo(new LayoutPlan.Box(0, 0, 0, 0));
     assertThat(judged())
         .singleElement()

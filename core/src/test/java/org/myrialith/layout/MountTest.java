@@ -8,31 +8,34 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.myrialith.gadget.ShapeSamples;
+import org.myrialith.tool.Chance;
 
 /** Mounts of every kind of shape against a geometry library's transformations. */
+@ExtendWith(InstancioExtension.class)
 class MountTest {
   private static Mount mount(double turn, boolean mirrored, boolean reversed) {
     return new Mount(30, -12, 4, turn, mirrored, reversed, List.of(), Mount.USUAL_EMITTER);
   }
 
-  @Property(tries = 300)
-  void everySeatIsMirroredTurnedAndShifted(
-      @ForAll long seed,
-      @ForAll @IntRange(max = ShapeSamples.KINDS - 1) int kind,
-      @ForAll @DoubleRange(min = -360, max = 360) double turn,
-      @ForAll boolean mirrored,
-      @ForAll boolean reversed) {
+  @RepeatedTest(300)
+  void everySeatIsMirroredTurnedAndShifted(@Given long given) {
+    Chance chance = new Chance(given);
+    long seed = chance.seed();
+    int kind = chance.whole(0, ShapeSamples.KINDS - 1);
+    double turn = chance.measure(-360, 360);
+    boolean mirrored = chance.flag();
+    boolean reversed = chance.flag();
     Shape shape = ShapeSamples.shape(new Random(seed), kind);
     Fixture fixture = new Fixture("f1", "F", shape, mount(turn, mirrored, reversed));
-    List<Seat> seats = fixture.seats();
+    List<Placement> seats = fixture.placements();
     assertThat(seats).hasSize(shape.count());
     AffineTransformation way = new AffineTransformation();
     if (mirrored) {
@@ -41,15 +44,15 @@ class MountTest {
     // y runs down, so a positive angle of the library turns clockwise as the viewer sees it
     way.rotate(Math.toRadians(turn)).translate(30, -12);
     for (int i = 0; i < seats.size(); i++) {
-      Place own = shape.place(reversed ? shape.count() - 1 - i : i);
+      Position own = shape.position(reversed ? shape.count() - 1 - i : i);
       Coordinate there = way.transform(new Coordinate(own.xMm(), own.yMm()), new Coordinate());
-      Seat seat = seats.get(i);
-      assertThat(seat.place().xMm()).isCloseTo(there.x, within(1e-6));
-      assertThat(seat.place().yMm()).isCloseTo(there.y, within(1e-6));
-      assertThat(seat.place()).isEqualTo(fixture.place(i));
-      assertThat(seat.place().column()).isBetween(0, fixture.seenColumns() - 1);
-      assertThat(seat.place().row()).isBetween(0, fixture.seenRows() - 1);
-      Facing facing = seat.spot().facing();
+      Placement seat = seats.get(i);
+      assertThat(seat.position().xMm()).isCloseTo(there.x, within(1e-6));
+      assertThat(seat.position().yMm()).isCloseTo(there.y, within(1e-6));
+      assertThat(seat.position()).isEqualTo(fixture.position(i));
+      assertThat(seat.position().column()).isBetween(0, fixture.seenColumns() - 1);
+      assertThat(seat.position().row()).isBetween(0, fixture.seenRows() - 1);
+      Facing facing = seat.pose().facing();
       assertThat(Math.hypot(Math.hypot(facing.x(), facing.y()), facing.z()))
           .isCloseTo(1, within(1e-9));
     }
@@ -61,17 +64,17 @@ class MountTest {
   void aMirroredPanelSwapsItsColumns() {
     Panel panel = new Panel(3, 1, 10, 10, Corner.TOP_LEFT, false, true, 0);
     Fixture mirrored = new Fixture("f1", "P", panel, mount(0, true, false));
-    assertThat(mirrored.place(0).column()).isEqualTo(2);
-    assertThat(mirrored.place(0).xMm()).isEqualTo(50);
-    assertThat(mirrored.place(2).column()).isZero();
+    assertThat(mirrored.position(0).column()).isEqualTo(2);
+    assertThat(mirrored.position(0).xMm()).isEqualTo(50);
+    assertThat(mirrored.position(2).column()).isZero();
   }
 
   @Test
   void quarterTurnsHaveNoRoundingNoise() {
     Panel panel = new Panel(3, 2, 10, 10, Corner.TOP_LEFT, false, true, 0);
     Fixture turned = new Fixture("f1", "P", panel, mount(90, false, false));
-    assertThat(turned.place(2).xMm()).isEqualTo(30);
-    assertThat(turned.place(2).yMm()).isEqualTo(8);
+    assertThat(turned.position(2).xMm()).isEqualTo(30);
+    assertThat(turned.position(2).yMm()).isEqualTo(8);
   }
 
   @Test
@@ -85,9 +88,11 @@ class MountTest {
   }
 
   /** A leap is where the chain leaves a piece: it stays there when the data runs backwards. */
-  @Property(tries = 100)
-  void leapsStayBetweenTheSamePiecesWhenReversed(
-      @ForAll long seed, @ForAll @IntRange(max = ShapeSamples.KINDS - 1) int kind) {
+  @RepeatedTest(100)
+  void leapsStayBetweenTheSamePiecesWhenReversed(@Given long given) {
+    Chance chance = new Chance(given);
+    long seed = chance.seed();
+    int kind = chance.whole(0, ShapeSamples.KINDS - 1);
     Shape shape = ShapeSamples.shape(new Random(seed), kind);
     Set<Integer> forth = leaps(new Fixture("f1", "F", shape, mount(0, false, false)));
     Set<Integer> back = leaps(new Fixture("f1", "F", shape, mount(0, false, true)));
@@ -98,7 +103,7 @@ class MountTest {
 
   private static Set<Integer> leaps(Fixture fixture) {
     Set<Integer> leaps = new HashSet<>();
-    List<Seat> seats = fixture.seats();
+    List<Placement> seats = fixture.placements();
     for (int i = 0; i + 1 < seats.size(); i++) {
       if (seats.get(i).endsPiece()) {
         leaps.add(i);

@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashSet;
 import java.util.Set;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.finding.InputException;
+import org.myrialith.tool.Chance;
 
+@ExtendWith(InstancioExtension.class)
 class PanelTest {
   private static Fixture panel(
       int columns, int rows, Corner corner, boolean along, boolean serpentine, int turns) {
@@ -19,21 +22,22 @@ class PanelTest {
         "f1", "Panel", new Panel(columns, rows, 10, 7, corner, along, serpentine, turns), 100, 50);
   }
 
-  @Property
-  void everyCellIsLitByExactlyOneEmitter(
-      @ForAll @IntRange(min = 1, max = 20) int columns,
-      @ForAll @IntRange(min = 1, max = 20) int rows,
-      @ForAll Corner corner,
-      @ForAll boolean along,
-      @ForAll boolean serpentine,
-      @ForAll @IntRange(max = 3) int turns) {
+  @RepeatedTest(1000)
+  void everyCellIsLitByExactlyOneEmitter(@Given long given) {
+    Chance chance = new Chance(given);
+    int columns = chance.whole(1, 20);
+    int rows = chance.whole(1, 20);
+    Corner corner = chance.of(Corner.values());
+    boolean along = chance.flag();
+    boolean serpentine = chance.flag();
+    int turns = chance.whole(0, 3);
     Fixture panel = panel(columns, rows, corner, along, serpentine, turns);
     Set<String> cells = new HashSet<>();
     double pitchAcross = turns % 2 == 1 ? 7 : 10;
     double pitchDown = turns % 2 == 1 ? 10 : 7;
-    Place before = null;
+    Position before = null;
     for (int i = 0; i < panel.count(); i++) {
-      Place place = panel.place(i);
+      Position place = panel.position(i);
       assertThat(place.column()).isBetween(0, panel.seenColumns() - 1);
       assertThat(place.row()).isBetween(0, panel.seenRows() - 1);
       assertThat(place.xMm()).isCloseTo(100 + place.column() * pitchAcross, within(1e-9));
@@ -55,12 +59,12 @@ class PanelTest {
     Fixture turned = panel(4, 3, Corner.TOP_LEFT, false, true, 1);
     assertThat(turned.seenColumns()).isEqualTo(3);
     assertThat(turned.seenRows()).isEqualTo(4);
-    assertThat(turned.place(0).column()).isEqualTo(2);
-    assertThat(turned.place(0).row()).isZero();
-    assertThat(turned.place(3).column()).isEqualTo(2);
-    assertThat(turned.place(3).row()).isEqualTo(3);
-    assertThat(turned.place(4).column()).isEqualTo(1);
-    assertThat(turned.place(4).row()).isEqualTo(3);
+    assertThat(turned.position(0).column()).isEqualTo(2);
+    assertThat(turned.position(0).row()).isZero();
+    assertThat(turned.position(3).column()).isEqualTo(2);
+    assertThat(turned.position(3).row()).isEqualTo(3);
+    assertThat(turned.position(4).column()).isEqualTo(1);
+    assertThat(turned.position(4).row()).isEqualTo(3);
   }
 
   @Test
@@ -68,11 +72,11 @@ class PanelTest {
     // by hand: index 5 of a 4 x 3 serpentine from the right bottom, along columns, is column 2 from
     // the right, second from the top
     Fixture panel = panel(4, 3, Corner.BOTTOM_RIGHT, true, true, 0);
-    assertThat(panel.place(0).column()).isEqualTo(3);
-    assertThat(panel.place(0).row()).isEqualTo(2);
-    assertThat(panel.place(5).column()).isEqualTo(2);
-    assertThat(panel.place(5).row()).isEqualTo(2);
-    assertThat(panel.place(3).row()).isZero();
+    assertThat(panel.position(0).column()).isEqualTo(3);
+    assertThat(panel.position(0).row()).isEqualTo(2);
+    assertThat(panel.position(5).column()).isEqualTo(2);
+    assertThat(panel.position(5).row()).isEqualTo(2);
+    assertThat(panel.position(3).row()).isZero();
   }
 
   @Test

@@ -8,13 +8,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
+import org.instancio.junit.Given;
+import org.instancio.junit.InstancioExtension;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.locationtech.jts.algorithm.MinimumBoundingCircle;
@@ -22,8 +22,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.distance.DistanceOp;
+import org.myrialith.tool.Chance;
 
 /** Polygons, bars, digits, stacks, boxes, panes and strips in pieces. */
+@ExtendWith(InstancioExtension.class)
 class ShapesTest {
   private static final GeometryFactory JTS = new GeometryFactory();
 
@@ -40,12 +42,13 @@ class ShapesTest {
   }
 
   /** Outer size, gaps and joints measured on the boards themselves by a geometry library. */
-  @Property(tries = 100)
-  void aPolygonOfModulesMeasuresAsComputed(
-      @ForAll @IntRange(min = 3, max = 40) int sides,
-      @ForAll @DoubleRange(min = 10, max = 200) double length,
-      @ForAll @DoubleRange(min = 1, max = 30) double width,
-      @ForAll @DoubleRange(max = 20) double gap) {
+  @RepeatedTest(100)
+  void aPolygonOfModulesMeasuresAsComputed(@Given long given) {
+    Chance chance = new Chance(given);
+    int sides = chance.whole(3, 40);
+    double length = chance.measure(10, 200);
+    double width = chance.measure(1, 30);
+    double gap = chance.measure(0, 20);
     ModulePolygon polygon = new ModulePolygon(sides, 4, length, width, gap, 1, true);
     List<Geometry> boards = boards(polygon);
     Geometry all = JTS.createGeometryCollection(boards.toArray(Geometry[]::new));
@@ -56,11 +59,20 @@ class ShapesTest {
     Coordinate[] second = boards.get(1).getCoordinates();
     double joint = middle(first[1], first[2]).distance(middle(second[0], second[3]));
     assertThat(joint).isCloseTo(polygon.jointMm(), within(1e-9));
-    // inner corners stand apart by the chord of the gap
-    assertThat(DistanceOp.distance(boards.get(0), boards.get(1)))
-        .isCloseTo(gap * Math.cos(Math.PI / sides), within(1e-9));
+    // inner corners stand apart by the gap
+    assertThat(DistanceOp.distance(boards.get(0), boards.get(1))).isCloseTo(gap, within(1e-9));
+    // the least distance of two emitters, all against all
+    double least = Double.POSITIVE_INFINITY;
     for (int i = 0; i < polygon.count(); i++) {
-      Place place = polygon.place(i);
+      for (int j = 0; j < i; j++) {
+        Position a = polygon.position(i);
+        Position b = polygon.position(j);
+        least = Math.min(least, Math.hypot(a.xMm() - b.xMm(), a.yMm() - b.yMm()));
+      }
+    }
+    assertThat(polygon.spacingMm()).isCloseTo(least, within(1e-9));
+    for (int i = 0; i < polygon.count(); i++) {
+      Position place = polygon.position(i);
       Coordinate at = new Coordinate(place.xMm(), place.yMm());
       assertThat(boards.get(i / 4).distance(JTS.createPoint(at))).isCloseTo(0, within(1e-9));
     }
@@ -84,8 +96,8 @@ class ShapesTest {
     assertThat(polygon.part(0)).isEqualTo("module 4, controller");
     assertThat(polygon.part(3)).isEqualTo("module 3");
     // module 4 of 6 lies straight below the middle
-    assertThat(polygon.place(1).xMm()).isCloseTo(0, within(1e-9));
-    assertThat(polygon.place(1).yMm()).isPositive();
+    assertThat(polygon.position(1).xMm()).isCloseTo(0, within(1e-9));
+    assertThat(polygon.position(1).yMm()).isPositive();
     assertThat(polygon.leapsAfter(2)).isTrue();
     assertThat(polygon.leapsAfter(3)).isFalse();
   }
@@ -105,8 +117,8 @@ class ShapesTest {
     double[] x = {5, 15, 25, 70, 60, 85};
     int[] column = {0, 1, 2, 4, 3, 5};
     for (int i = 0; i < x.length; i++) {
-      assertThat(strip.place(i).xMm()).isCloseTo(x[i], within(1e-9));
-      assertThat(strip.place(i).column()).isEqualTo(column[i]);
+      assertThat(strip.position(i).xMm()).isCloseTo(x[i], within(1e-9));
+      assertThat(strip.position(i).column()).isEqualTo(column[i]);
     }
     assertThat(strip.lengthMm()).isEqualTo(60);
     assertThat(strip.reachMm()).isEqualTo(90);
@@ -131,12 +143,12 @@ class ShapesTest {
     Bar bar = new Bar(7, 10, 90);
     double radius = 60 / (Math.PI / 2);
     for (int i = 0; i < 7; i++) {
-      Place place = bar.place(i);
+      Position place = bar.position(i);
       assertThat(Math.hypot(place.xMm(), place.yMm() - radius)).isCloseTo(radius, within(1e-9));
     }
-    assertThat(bar.place(3).yMm()).isCloseTo(0, within(1e-9));
-    assertThat(bar.place(0).yMm()).isPositive();
-    assertThat(new Bar(7, 10, 0).place(6).xMm()).isEqualTo(30);
+    assertThat(bar.position(3).yMm()).isCloseTo(0, within(1e-9));
+    assertThat(bar.position(0).yMm()).isPositive();
+    assertThat(new Bar(7, 10, 0).position(6).xMm()).isEqualTo(30);
   }
 
   private static SegmentDigits digits(SegmentStyle style, int leds, boolean point) {
@@ -172,12 +184,12 @@ class ShapesTest {
       SegmentStyle style, int leds, int emitters, int switched) {
     SegmentDigits digits = digits(style, leds, true);
     assertThat(digits.count()).isEqualTo(emitters);
-    assertThat(digits.seats()).hasSize(emitters);
+    assertThat(digits.placements()).hasSize(emitters);
     assertThat(digits.switched()).isEqualTo(switched);
     // every switched thing is one cell of the picture, and no two share one
     Set<String> cells =
-        digits.seats().stream()
-            .map(s -> s.place().column() + " " + s.place().row())
+        digits.placements().stream()
+            .map(s -> s.position().column() + " " + s.position().row())
             .collect(Collectors.toSet());
     assertThat(cells).hasSize(switched);
   }
@@ -189,11 +201,11 @@ class ShapesTest {
     double[][] middles = {{15, 0}, {30, 15}, {30, 45}, {15, 60}, {0, 45}, {0, 15}, {15, 30}};
     for (int i = 0; i < names.length; i++) {
       assertThat(digits.part(i)).isEqualTo("hours 1 " + names[i]);
-      assertThat(digits.place(i).xMm()).isCloseTo(middles[i][0], within(1e-9));
-      assertThat(digits.place(i).yMm()).isCloseTo(middles[i][1], within(1e-9));
+      assertThat(digits.position(i).xMm()).isCloseTo(middles[i][0], within(1e-9));
+      assertThat(digits.position(i).yMm()).isCloseTo(middles[i][1], within(1e-9));
     }
     // third digit: two pitches of 45 and the gap of 20 between the modules
-    assertThat(digits.place(16).xMm()).isCloseTo(2 * 45 + 20 + 15, within(1e-9));
+    assertThat(digits.position(16).xMm()).isCloseTo(2 * 45 + 20 + 15, within(1e-9));
     assertThat(digits.part(14)).isEqualTo("hours 2 colon");
   }
 
@@ -217,17 +229,18 @@ class ShapesTest {
             List.of(),
             List.of());
     // segment a lies 60 mm over the base line: it shifts by 60 tan 10 degrees
-    assertThat(leaning.place(1).xMm() - upright.place(1).xMm()).isCloseTo(10.58, within(0.01));
+    assertThat(leaning.position(1).xMm() - upright.position(1).xMm())
+        .isCloseTo(10.58, within(0.01));
     // three emitters over 30 - 6 mm stand 8 mm apart
-    assertThat(upright.place(1).xMm() - upright.place(0).xMm()).isCloseTo(8, within(1e-9));
+    assertThat(upright.position(1).xMm() - upright.position(0).xMm()).isCloseTo(8, within(1e-9));
   }
 
   @Test
   void lampDigitsHaveLampsWhereTheMaskHasThem() {
     LampDigits lamps = new LampDigits(List.of("##", "#.", "##"), 2, 40, 30);
     assertThat(lamps.count()).isEqualTo(10);
-    assertThat(lamps.place(5)).isEqualTo(new Place(110, 0, 2, 0));
-    assertThat(lamps.place(2)).isEqualTo(new Place(0, 40, 0, 1));
+    assertThat(lamps.position(5)).isEqualTo(new Position(110, 0, 2, 0));
+    assertThat(lamps.position(2)).isEqualTo(new Position(0, 40, 0, 1));
     assertThat(lamps.characterMm()).isEqualTo(80);
     assertThatThrownBy(() -> new LampDigits(List.of("##", "#"), 1, 40, 0))
         .hasMessageContaining("mask[1]");
@@ -239,8 +252,8 @@ class ShapesTest {
   void aStackRisesLayerByLayer() {
     Stack stack = new Stack(4, 4, 4, 20, 25, 12);
     assertThat(stack.count()).isEqualTo(64);
-    assertThat(stack.spot(0).zMm()).isEqualTo(12);
-    assertThat(stack.spot(63)).isEqualTo(new Spot(60, 60, 87, Facing.VIEWER));
+    assertThat(stack.pose(0).zMm()).isEqualTo(12);
+    assertThat(stack.pose(63)).isEqualTo(new Pose(60, 60, 87, Facing.VIEWER));
     assertThat(stack.enclosed()).isEqualTo(8);
     assertThat(stack.part(16)).isEqualTo("layer 2");
     assertThat(new Stack(2, 9, 9, 20, 25, 12).enclosed()).isZero();
@@ -254,14 +267,14 @@ class ShapesTest {
     double d = 50;
     BoxFaces box = new BoxFaces(w, h, d, 1.6, 8, List.of("3", "2", "6", "5", "4", "3x2"));
     for (int i = 0; i < box.count(); i++) {
-      Place flat = box.place(i);
+      Position flat = box.position(i);
       Vector3D at = Vector3D.of(flat.xMm(), flat.yMm(), 0);
       Vector3D facing = Vector3D.of(0, 0, 1);
       for (Hinge hinge : hinges(box.part(i), w, h)) {
         at = hinge.fold(at);
         facing = hinge.turn.apply(facing);
       }
-      Spot spot = box.spot(i);
+      Pose spot = box.pose(i);
       assertThat(Vector3D.of(spot.xMm(), spot.yMm(), spot.zMm()).distance(at))
           .as(box.part(i))
           .isCloseTo(0, within(1e-9));
@@ -350,8 +363,8 @@ class ShapesTest {
     assertThat(panes.depthMm()).isCloseTo(43.5, within(1e-9));
     // the second digit's third pane, middle emitter: 36 + 15 across, 9 behind the front
     int index = 30 + 2 * 3 + 1;
-    assertThat(panes.place(index)).isEqualTo(new Place(51, -9, 1, 2));
-    assertThat(panes.spot(index)).isEqualTo(new Spot(51, 50, -9, Facing.UP));
+    assertThat(panes.position(index)).isEqualTo(new Position(51, -9, 1, 2));
+    assertThat(panes.pose(index)).isEqualTo(new Pose(51, 50, -9, Facing.UP));
     assertThatThrownBy(() -> new Panes(2, 10, 3, 2, 30, 50, 3, 36))
         .hasMessageContaining("panePitchMm");
     assertThatThrownBy(() -> new Panes(2, 10, 3, 4, 30, 50, 3, 20))
@@ -360,12 +373,15 @@ class ShapesTest {
 
   @Test
   void looseEmittersKeepTheirNames() {
-    Loose loose =
-        new Loose(List.of(new Loose.Bead(1, 2, 3, "left eye"), new Loose.Bead(4, 6, 3, " ")));
+    LooseEmitters loose =
+        new LooseEmitters(
+            List.of(
+                new LooseEmitters.Single(1, 2, 3, "left eye"),
+                new LooseEmitters.Single(4, 6, 3, " ")));
     assertThat(loose.part(0)).isEqualTo("left eye");
     assertThat(loose.part(1)).isEmpty();
-    assertThat(loose.pitchMm()).isEqualTo(5);
-    assertThatThrownBy(() -> new Loose(List.of())).hasMessageContaining("emitters");
+    assertThat(loose.spacingMm()).isEqualTo(5);
+    assertThatThrownBy(() -> new LooseEmitters(List.of())).hasMessageContaining("emitters");
   }
 
   @Test

@@ -27,11 +27,12 @@ class TracingTest {
     PositionTable table =
         PositionTable.read(
             "x,y,z,name\n1,2,3,a\n4,5,6,\n".getBytes(StandardCharsets.UTF_8), null, 9);
-    assertThat(Tracing.beads(table).emitters())
-        .containsExactly(new Loose.Bead(1, 2, 3, "a"), new Loose.Bead(4, 5, 6, ""));
-    assertThat(Tracing.beads(svg("<circle cx='7' cy='8' id='nose'/>")).emitters())
-        .containsExactly(new Loose.Bead(7, 8, 0, "nose"));
-    assertThatThrownBy(() -> Tracing.beads(svg("<path d='M0 0h9'/>")))
+    assertThat(Tracing.singles(table).emitters())
+        .containsExactly(
+            new LooseEmitters.Single(1, 2, 3, "a"), new LooseEmitters.Single(4, 5, 6, ""));
+    assertThat(Tracing.singles(svg("<circle cx='7' cy='8' id='nose'/>")).emitters())
+        .containsExactly(new LooseEmitters.Single(7, 8, 0, "nose"));
+    assertThatThrownBy(() -> Tracing.singles(svg("<path d='M0 0h9'/>")))
         .hasMessageContaining("a circle for each emitter");
   }
 
@@ -49,8 +50,8 @@ class TracingTest {
     LengthIndexedLine along = new LengthIndexedLine(curve);
     for (int i = 0; i < strip.count(); i++) {
       Coordinate at = along.extractPoint((i + 0.5) * 1000 / 60);
-      assertThat(strip.place(i).xMm()).isCloseTo(at.x, within(1e-6));
-      assertThat(strip.place(i).yMm()).isCloseTo(at.y, within(1e-6));
+      assertThat(strip.position(i).xMm()).isCloseTo(at.x, within(1e-6));
+      assertThat(strip.position(i).yMm()).isCloseTo(at.y, within(1e-6));
     }
   }
 

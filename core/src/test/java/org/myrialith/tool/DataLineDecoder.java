@@ -10,13 +10,13 @@ import org.myrialith.colour.Levels;
 
 /**
  * Reads a one-wire data line out of a value change dump with a protocol decoder that knows nothing
- * of us.
+ * of us. For short traces.
  */
 public final class DataLineDecoder {
   private DataLineDecoder() {}
 
-  /** Returns the levels of each frame that was latched. */
-  public static List<Levels> decode(Path folder, String dump) {
+  /** Returns the levels of each frame that was latched on a wire. */
+  public static List<Levels> decode(Path folder, String dump, String wire) {
     OutsideTool.Output output =
         OutsideTool.runClean(
             folder,
@@ -26,7 +26,7 @@ public final class DataLineDecoder {
             "-I",
             "vcd:downsample=25:compress=200000",
             "-P",
-            "rgb_led_ws281x:din=DATA",
+            "rgb_led_ws281x:din=" + wire,
             "-A",
             "rgb_led_ws281x=bit:reset");
     List<Levels> frames = new ArrayList<>();

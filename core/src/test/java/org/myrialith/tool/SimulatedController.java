@@ -6,20 +6,20 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.myrialith.colour.Levels;
 
 /**
  * Builds exported firmware as its Makefile says, runs it on a simulated controller, and reads its
- * data line with a protocol decoder.
+ * data lines.
  *
- * @param sent levels of each frame that was latched
- * @param dump the data line
+ * @param lines frames of each data line in the order of the pins
  * @param stackBytes the most RAM the stack took
  */
-public record SimulatedController(List<Levels> sent, Path dump, int stackBytes) {
+public record SimulatedController(List<List<EdgeDecoder.Burst>> lines, int stackBytes) {
   private static final long CYCLES_PER_MILLI = 16_000;
 
   /** Copies a file of this package to a folder. */
@@ -32,11 +32,14 @@ public record SimulatedController(List<Levels> sent, Path dump, int stackBytes) 
   /**
    * Plays the firmware in a folder.
    *
-   * @param core the compiler's name of the controller
-   * @param pin port letter and bit of the data line
+   * @param pins port letter and bit of each data line
    */
-  public static SimulatedController play(Path folder, String core, String pin, long millis)
+  public static SimulatedController play(Path folder, List<String> pins, long millis)
       throws IOException {
+    Matcher core =
+        Pattern.compile("(?m)^CORE = (\\w+)$")
+            .matcher(Files.readString(folder.resolve("Makefile")));
+    assertThat(core.find()).isTrue();
     bring("pin_trace.c", folder);
     OutsideTool.runClean(folder, "make", "-s", "firmware.hex");
     OutsideTool.runClean(
@@ -50,22 +53,22 @@ public record SimulatedController(List<Levels> sent, Path dump, int stackBytes) 
         "pin_trace",
         "pin_trace.c",
         "-lsimavr");
-    OutsideTool.Output ran =
-        OutsideTool.run(
-            folder,
-            "./pin_trace",
-            core,
-            String.valueOf(millis * CYCLES_PER_MILLI),
-            pin.substring(0, 1),
-            pin.substring(1),
-            "firmware.elf",
-            "simulated.vcd");
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                "./pin_trace",
+                core.group(1),
+                String.valueOf(millis * CYCLES_PER_MILLI),
+                "firmware.elf",
+                "simulated.vcd"));
+    command.addAll(pins);
+    OutsideTool.Output ran = OutsideTool.run(folder, command.toArray(String[]::new));
     assertThat(ran.exit()).as(ran.errors()).isZero();
     Matcher stack = Pattern.compile("stack (\\d+)").matcher(ran.text());
     assertThat(stack.find()).isTrue();
+    Map<String, List<EdgeDecoder.Burst>> decoded =
+        EdgeDecoder.decode(folder.resolve("simulated.vcd"));
     return new SimulatedController(
-        DataLineDecoder.decode(folder, "simulated.vcd"),
-        folder.resolve("simulated.vcd"),
-        Integer.parseInt(stack.group(1)));
+        pins.stream().map(decoded::get).toList(), Integer.parseInt(stack.group(1)));
   }
 }

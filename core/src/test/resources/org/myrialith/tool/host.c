@@ -4,9 +4,13 @@
 
 #include "player.h"
 
-void board_send(const uint8_t *levels, uint16_t count) {
+#ifndef CHAIN_BYTES
+#error "say how many levels there are"
+#endif
+
+void board_show(const uint8_t *levels) {
   uint16_t i;
-  for (i = 0; i < count; i++) {
+  for (i = 0; i < CHAIN_BYTES; i++) {
     printf("%02x", levels[i]);
   }
   printf("\n");

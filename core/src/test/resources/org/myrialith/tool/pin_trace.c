@@ -1,5 +1,5 @@
-/* Runs firmware on a simulated 8-bit controller for a number of cycles and writes one pin as a value change dump.
- * usage: pin_trace CORE CYCLES PORT BIT FIRMWARE.elf OUT.vcd
+/* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
+ * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_ioport.h>
 #include <simavr/sim_avr.h>
@@ -13,7 +13,7 @@
 
 static avr_t *avr;
 static FILE *out;
-static int level;
+static int level[8];
 
 static unsigned long long nanos(void) {
   return (unsigned long long)((__uint128_t)avr->cycle * 1000000000u / HZ);
@@ -21,11 +21,11 @@ static unsigned long long nanos(void) {
 
 static void on_pin(struct avr_irq_t *irq, uint32_t value, void *param) {
   int now = (int)(value & 1u);
+  int wire = (int)(intptr_t)param;
   (void)irq;
-  (void)param;
-  if (now != level && avr->cycle > 0) {
-    level = now;
-    fprintf(out, "#%llu\n%d!\n", nanos(), level);
+  if (now != level[wire] && avr->cycle > 0) {
+    level[wire] = now;
+    fprintf(out, "#%llu\n%d%c\n", nanos(), now, '!' + wire);
   }
 }
 
@@ -39,13 +39,14 @@ int main(int argc, char **argv) {
   avr_cycle_count_t end;
   unsigned deepest = 0;
   int state = cpu_Running;
+  int wire;
   memset(&firmware, 0, sizeof firmware);
-  if (argc != 7 || elf_read_firmware(argv[5], &firmware)) {
-    fprintf(stderr, "usage: pin_trace CORE CYCLES PORT BIT FIRMWARE.elf OUT.vcd\n");
+  if (argc < 6 || argc > 13 || elf_read_firmware(argv[3], &firmware)) {
+    fprintf(stderr, "usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...\n");
     return 2;
   }
   avr = avr_make_mcu_by_name(argv[1]);
-  out = fopen(argv[6], "w");
+  out = fopen(argv[4], "w");
   if (!avr || !out) {
     fprintf(stderr, "no core %s or can't write\n", argv[1]);
     return 2;
@@ -55,9 +56,18 @@ int main(int argc, char **argv) {
   avr_load_firmware(avr, &firmware);
   avr->frequency = HZ;
   avr->sleep = no_sleep;
-  avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(argv[3][0]), atoi(argv[4])), on_pin, 0);
-  fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n$var wire 1 ! DATA $end\n"
-               "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n0!\n$end\n");
+  fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n");
+  for (wire = 0; wire < argc - 5; wire++) {
+    const char *pin = argv[5 + wire];
+    avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(pin[0]), pin[1] - '0'), on_pin,
+                            (void *)(intptr_t)wire);
+    fprintf(out, "$var wire 1 %c %s $end\n", '!' + wire, pin);
+  }
+  fprintf(out, "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
+  for (wire = 0; wire < argc - 5; wire++) {
+    fprintf(out, "0%c\n", '!' + wire);
+  }
+  fprintf(out, "$end\n");
   end = strtoull(argv[2], 0, 10);
   while (avr->cycle < end && state != cpu_Done && state != cpu_Crashed) {
     unsigned sp;

@@ -21,6 +21,7 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 import tools.jackson.databind.JsonNode;
 
@@ -47,10 +48,9 @@ class ApiTest {
     assertThat(plan.get("moments")).hasSize(expected.show().moments().size());
     for (int m = 0; m < plan.get("moments").size(); m++) {
       JsonNode moment = plan.get("moments").get(m);
-      assertThat(moment.get("askedAmps").doubleValue())
-          .isEqualTo(expected.power().currents().get(m));
+      assertThat(moment.get("askedAmps").doubleValue()).isEqualTo(expected.power().askedAmps(m));
       assertThat(Base64.getDecoder().decode(moment.get("levels").stringValue()))
-          .isEqualTo(expected.sent().orElseThrow().levels(m).toBytes());
+          .isEqualTo(expected.sent().bytes(m));
     }
     JsonNode power = plan.get("steps").get(3);
     assertThat(power.get("findings").get(0).get("remedies").get(0).get("key").stringValue())
@@ -98,7 +98,7 @@ class ApiTest {
     String id = application.bring(DemoGadgets.tideLantern());
     assertThat(application.stored(id)).isEqualTo(DemoGadgets.tideLantern());
     assertThat(application.json("GET", "/api/v1/projects", null).body()).contains(id);
-    Gadget renamed = DemoGadgets.tideLantern().withWords("Tide lantern, the second", "漁火");
+    Gadget renamed = Gadgets.named(DemoGadgets.tideLantern(), "Tide lantern, the second", "漁火");
     HttpResponse<String> saved =
         application.json("PUT", "/api/v1/projects/" + id + "?base=1", GadgetJson.write(renamed));
     assertThat(RunningApplication.tree(saved).get("revision").intValue()).isEqualTo(2);
@@ -111,8 +111,8 @@ class ApiTest {
   @Test
   void aReplacementThatComesTooLateIsToldAndKept() {
     String id = application.bring(DemoGadgets.porchBuoy());
-    Gadget first = DemoGadgets.porchBuoy().withWords("First", "");
-    Gadget second = DemoGadgets.porchBuoy().withWords("Second", "");
+    Gadget first = Gadgets.named(DemoGadgets.porchBuoy(), "First", "");
+    Gadget second = Gadgets.named(DemoGadgets.porchBuoy(), "Second", "");
     assertThat(
             application
                 .json("PUT", "/api/v1/projects/" + id + "?base=1", GadgetJson.write(first))

@@ -23,6 +23,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.OutsideTool;
 import org.myrialith.tool.SimulatedController;
 
@@ -153,7 +154,7 @@ class MakerTaskTest {
     page.keyboard().press("Shift+ArrowDown");
     page.keyboard().press("ArrowRight");
     assertThat(revision).not().hasText(moved);
-    assertThat(stored().fixture("f2").orElseThrow().place(0).xMm()).isNotEqualTo(100.0 / 12);
+    assertThat(stored().fixture("f2").orElseThrow().position(0).xMm()).isNotEqualTo(100.0 / 12);
   }
 
   private void importPanel() {
@@ -252,13 +253,17 @@ class MakerTaskTest {
     }
     GadgetPlan plan = GadgetPlan.of(stored());
     SimulatedController played =
-        SimulatedController.play(
-            build, plan.gadget().controller().core(), "B0", plan.show().lengthMillis() + 60);
+        SimulatedController.play(build, List.of("B0"), plan.show().lengthMillis() + 60);
     List<Levels> expected = new ArrayList<>();
     for (int m = 0; m < plan.show().moments().size(); m++) {
-      expected.add(plan.sent().orElseThrow().levels(m));
+      expected.add(plan.sent().levels(m).get(0));
     }
-    assertThat(played.sent().subList(0, expected.size())).isEqualTo(expected);
+    assertThat(
+            played.lines().get(0).stream()
+                .map(EdgeDecoder.Burst::levels)
+                .limit(expected.size())
+                .toList())
+        .isEqualTo(expected);
   }
 
   private void undoRedoAndReload() {

@@ -26,6 +26,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.tool.Gadgets;
 
 /** Each page for itself: odd input, two tabs, the back button, keys, and the rules of access. */
 @ExtendWith(RunningApplication.Extension.class)
@@ -337,8 +338,8 @@ class PagesTest {
     new Random(1).nextBytes(rgb);
     Gadget wall =
         Gadget.blank("Wall of pixels")
-            .withFixture(panel)
-            .withClip(
+            .with(panel)
+            .with(
                 new Clip(
                     "k1",
                     "Noise",
@@ -380,8 +381,7 @@ class PagesTest {
       Page page = screen.page();
       screen.button("Tide line earlier").click();
       assertThat(page.locator(".chain-link").first()).containsText("Tide line");
-      assertThat(application.stored(id).chain().orElseThrow().fixtures())
-          .containsExactly("f2", "f1");
+      assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f2", "f1");
       screen.button("Take Tide line off the line").click();
       assertThat(page.locator(".chain-loose")).containsText("Tide line");
       screen.button("Put on the line").click();
@@ -412,7 +412,7 @@ class PagesTest {
 
   @Test
   void aDeletedGadgetIsGoneAndSaysSo() {
-    String id = application.bring(DemoGadgets.porchBuoy().withWords("To be deleted", ""));
+    String id = application.bring(Gadgets.named(DemoGadgets.porchBuoy(), "To be deleted", ""));
     try (Screen screen = Screen.open(application.address())) {
       Page page = screen.page();
       Locator slab = page.locator(".slab", new Page.LocatorOptions().setHasText("To be deleted"));

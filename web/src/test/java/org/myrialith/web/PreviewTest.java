@@ -25,8 +25,8 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.power.School;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -54,8 +54,8 @@ class PreviewTest {
 
   private static Gadget gadget(Frame... frames) {
     return Gadget.blank("Preview")
-        .withFixture(strip(5))
-        .withClip(new Clip("k1", "Clip", "f1", List.of(frames)));
+        .with(strip(5))
+        .with(new Clip("k1", "Clip", "f1", List.of(frames)));
   }
 
   @Test
@@ -64,13 +64,13 @@ class PreviewTest {
     GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
     JsonNode scene =
         RunningApplication.tree(
-            application.json("GET", "/gadgets/" + id + "/r/1/scene.json", null));
+            application.json("GET", "/gadgets/" + id + "/r/1/preview.json", null));
     assertThat(scene.get("places")).hasSize(168 * 2);
     assertThat(scene.get("moments")).hasSize(plan.show().moments().size());
     for (int m = 0; m < plan.show().moments().size(); m++) {
       JsonNode moment = scene.get("moments").get(m);
       assertThat(moment.get(0).longValue()).isEqualTo(plan.show().moments().get(m).startMillis());
-      assertThat(moment.get(3).doubleValue()).isEqualTo(plan.power().currents().get(m));
+      assertThat(moment.get(3).doubleValue()).isEqualTo(plan.power().askedAmps(m));
     }
     byte[] light = application.bytes("/gadgets/" + id + "/r/1/light?from=4");
     assertThat(Arrays.copyOf(light, 168 * 3)).isEqualTo(plan.seen(4));
@@ -78,14 +78,14 @@ class PreviewTest {
     assertThat(application.bytes("/gadgets/" + id + "/r/1/light?from=-5")).isNotEmpty();
     assertThat(application.json("GET", "/gadgets/" + id + "/r/1/light?from=x", null).statusCode())
         .isEqualTo(400);
-    assertThat(application.json("GET", "/gadgets/" + id + "/r/77/scene.json", null).statusCode())
+    assertThat(application.json("GET", "/gadgets/" + id + "/r/77/preview.json", null).statusCode())
         .isEqualTo(404);
   }
 
   @Test
   void theCanvasHasTheColourThatTheLevelLooksLike() {
     ColourSettings colour = new ColourSettings(new Transfer.PowerLaw(2.5), 60);
-    String id = application.bring(gadget(new Frame(filled(5, 200), 1000)).withColour(colour));
+    String id = application.bring(gadget(new Frame(filled(5, 200), 1000)).with(colour));
     int seen = LevelTable.screenValue(LevelTable.of(colour).level(200));
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
       Page page = screen.page();
@@ -103,8 +103,11 @@ class PreviewTest {
   void theFigureIsTheCurrentAsSentAndTellsWhatTheLimiterTook() {
     Gadget bright =
         gadget(new Frame(filled(5, 255), 60_000))
-            .withSupply(Optional.of(new Supply("cell", 5, 0.2)))
-            .withPower(new PowerSettings(20, School.THESE_FRAMES, 20));
+            .with(
+                DemoGadgets.tideLantern()
+                    .brief()
+                    .withSupply(Optional.of(new Supply("cell", 5, 0.2))))
+            .with(new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20));
     String id = application.bring(bright);
     GadgetPlan plan = GadgetPlan.of(bright);
     assertThat(plan.power().sentAmps(0)).isCloseTo(0.16, within(1e-9));

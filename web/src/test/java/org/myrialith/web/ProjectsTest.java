@@ -17,6 +17,7 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
+import org.myrialith.tool.Gadgets;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -33,7 +34,8 @@ class ProjectsTest {
   }
 
   private int named(UUID id, int base, String title) {
-    return ((Projects.Outcome.Saved) projects.edit(id, base, "Named", g -> g.withWords(title, "")))
+    return ((Projects.Outcome.Saved)
+            projects.edit(id, base, "Named", g -> Gadgets.named(g, title, "")))
         .revision();
   }
 
@@ -70,7 +72,7 @@ class ProjectsTest {
   void anEditOfAnOldRevisionIsKeptBesideAndCanBeTaken() {
     UUID id = projects.create(DemoGadgets.porchBuoy(), "Start");
     named(id, 1, "Theirs");
-    Projects.Outcome late = projects.edit(id, 1, "Named", g -> g.withWords("Mine", ""));
+    Projects.Outcome late = projects.edit(id, 1, "Named", g -> Gadgets.named(g, "Mine", ""));
     assertThat(late).isEqualTo(new Projects.Outcome.Late(2, 3));
     assertThat(title(id)).isEqualTo("Theirs");
     projects.undo(id, 2);
@@ -97,7 +99,7 @@ class ProjectsTest {
       Callable<Projects.Outcome> edit =
           () -> {
             together.await();
-            return projects.edit(id, 1, "Named", g -> g.withWords(title, ""));
+            return projects.edit(id, 1, "Named", g -> Gadgets.named(g, title, ""));
           };
       outcomes.add(pool.submit(edit));
     }
@@ -120,7 +122,7 @@ class ProjectsTest {
   @Test
   void aRefusedEditChangesNothing() {
     UUID id = projects.create(DemoGadgets.porchBuoy(), "Start");
-    assertThatThrownBy(() -> projects.edit(id, 1, "Named", g -> g.withWords("", "")))
+    assertThatThrownBy(() -> projects.edit(id, 1, "Named", g -> Gadgets.named(g, "", "")))
         .isInstanceOf(InputException.class);
     assertThat(projects.open(id).revision()).isEqualTo(1);
     assertThatThrownBy(() -> projects.edit(id, 99, "Named", g -> g))
@@ -132,7 +134,7 @@ class ProjectsTest {
 
   @Test
   void picturesAreStoredOnceAndSweptWithTheirLastGadget() {
-    Gadget lantern = DemoGadgets.tideLantern().withWords("Swept", "");
+    Gadget lantern = Gadgets.named(DemoGadgets.tideLantern(), "Swept", "");
     UUID one = projects.create(lantern, "Start");
     UUID two = projects.create(lantern, "Start");
     String hash = GadgetJson.pictures(lantern).iterator().next().hash();

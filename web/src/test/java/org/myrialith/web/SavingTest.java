@@ -17,6 +17,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
+import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 
 /** Nothing typed, pressed or drawn gets lost while a save is on its way. */
@@ -56,11 +57,11 @@ class SavingTest {
       type(page, "A channel, full on", "18,5");
       type(page, "A pixel, dark", "0.8");
       page.waitForCondition(
-          () -> application.stored(id).chain().orElseThrow().pixel().idleMilliamps() == 0.8);
+          () -> Gadgets.line(application.stored(id)).pixel().idleMilliamps() == 0.8);
       Gadget stored = application.stored(id);
       assertThat(stored.power().marginPercent()).isEqualTo(25);
       assertThat(stored.power().controllerMilliamps()).isEqualTo(31);
-      assertThat(stored.chain().orElseThrow().pixel().channelMilliamps()).isEqualTo(18.5);
+      assertThat(Gadgets.line(stored).pixel().channelMilliamps()).isEqualTo(18.5);
       assertThat(page.getByLabel("Kept back")).hasValue("25");
     }
   }
@@ -189,7 +190,7 @@ class SavingTest {
   void aLongStripIsFoldedOnTheEaselAndPaintedWhereItIsTouched() {
     Gadget gadget =
         Gadget.blank("Long")
-            .withFixture(
+            .with(
                 Fixture.of(
                     "f1",
                     "Long",

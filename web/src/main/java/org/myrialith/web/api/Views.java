@@ -6,12 +6,11 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.firmware.Packing;
-import org.myrialith.firmware.SentMoments;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.web.store.Project;
 
@@ -49,18 +48,15 @@ final class Views {
 
     private static List<MomentView> moments(GadgetPlan plan, boolean levels) {
       List<MomentView> all = new ArrayList<>();
-      SentMoments sent = plan.sent().orElse(null);
       for (int m = 0; m < plan.show().moments().size(); m++) {
         var moment = plan.show().moments().get(m);
         all.add(
             new MomentView(
                 moment.startMillis(),
                 moment.holdMillis(),
-                plan.power().currents().get(m),
+                plan.power().askedAmps(m),
                 plan.power().sentAmps(m),
-                levels && sent != null
-                    ? Base64.getEncoder().encodeToString(sent.levels(m).toBytes())
-                    : null));
+                levels ? Base64.getEncoder().encodeToString(plan.sent().bytes(m)) : null));
       }
       return all;
     }
@@ -90,7 +86,7 @@ final class Views {
       String says,
       String advice,
       List<Reckoning> reckonings,
-      List<Remedy> remedies) {
+      List<RemedyView> remedies) {
     static FindingView of(Finding finding) {
       return new FindingView(
           finding.key(),
@@ -98,9 +94,14 @@ final class Views {
           finding.says(),
           finding.advice(),
           finding.reckonings(),
-          finding.remedies());
+          finding.remedies().stream()
+              .map(r -> new RemedyView(r.key(), r.label(), r.change()))
+              .toList());
     }
   }
+
+  /** A change that would mend a finding, by its key. */
+  record RemedyView(String key, String label, Change change) {}
 
   /**
    * One moment: currents in A as asked and as sent; levels in wire order, base 64, when asked for.

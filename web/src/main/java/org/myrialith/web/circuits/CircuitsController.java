@@ -1,20 +1,21 @@
 package org.myrialith.web.circuits;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import org.myrialith.drive.ChainPlan;
-import org.myrialith.drive.ColourOrder;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Fixture;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,87 +24,152 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import tools.jackson.databind.node.ObjectNode;
 
-/** The data line. */
+/** The circuits: which fixtures they drive, in which order, on which pin. */
 @Controller
 @RequestMapping("/gadgets/{id}/circuits")
 class CircuitsController {
-  private final Desk desk;
+  private final ProjectPages pages;
 
-  CircuitsController(Desk desk) {
-    this.desk = desk;
+  CircuitsController(ProjectPages pages) {
+    this.pages = pages;
   }
 
   /**
-   * A fixture in the data line.
+   * A fixture in a circuit.
    *
-   * @param first index of its first pixel in the chain
+   * @param first index of its first pixel on the wire
    * @param share of the data time of a frame, 0 to 1
    */
   record Link(String id, String name, String what, int first, int last, double share) {}
 
+  /** A circuit to look at. */
+  record Tab(String id, String name, boolean here) {}
+
   @GetMapping
-  ModelAndView show(@PathVariable UUID id) {
-    return page(id, null);
+  ModelAndView show(@PathVariable UUID id, @RequestParam(defaultValue = "") String circuit) {
+    return page(id, circuit, null);
   }
 
-  private ModelAndView page(UUID id, FormValues typed) {
-    var opened = desk.open(id);
+  private ModelAndView page(UUID id, String circuit, FormValues typed) {
+    var opened = pages.open(id);
     Gadget gadget = opened.plan().gadget();
-    OneWirePixels chain = chain(gadget);
-    ModelAndView page = desk.page(opened, Step.CIRCUITS);
-    page.addObject("form", typed != null ? typed : FormValues.of(GadgetJson.write(chain)));
-    page.addObject("chain", chain);
-    page.addObject("plan", opened.plan().chain().orElse(null));
-    page.addObject("links", links(gadget, chain, opened.plan().chain()));
+    ModelAndView page = pages.page(opened, Step.CIRCUITS);
+    List<CircuitPlan> plans = opened.plan().wiring().plans();
+    CircuitPlan plan =
+        plans.stream()
+            .filter(p -> p.circuit().id().equals(circuit))
+            .findFirst()
+            .orElse(plans.isEmpty() ? null : plans.get(0));
+    page.addObject("plan", plan);
+    page.addObject(
+        "tabs",
+        plans.stream().map(p -> new Tab(p.circuit().id(), p.circuit().name(), p == plan)).toList());
     page.addObject(
         "loose",
-        gadget.fixtures().stream().filter(f -> !chain.fixtures().contains(f.id())).toList());
-    page.addObject("orders", ColourOrder.values());
-    page.addObject("pins", gadget.controller().pins());
+        gadget.fixtures().stream().filter(f -> gadget.circuits().of(f).isEmpty()).toList());
+    if (plan != null) {
+      PartForm<Circuit> form = new PartForm<>(CircuitKinds.ALL, plan.circuit());
+      FormValues values = typed != null ? typed : form.shown();
+      page.addObject("form", values);
+      page.addObject(
+          "slots",
+          form.slots(values).stream()
+              .filter(s -> !List.of("id", "dataPin", "fixtures").contains(s.name()))
+              .toList());
+      page.addObject("links", links(plan));
+      page.addObject("pins", gadget.brief().controller().pins());
+    }
     return page;
   }
 
-  private static OneWirePixels chain(Gadget gadget) {
-    return gadget.chain().orElse(OneWirePixels.usual(Gadget.FIRST_CIRCUIT, List.of()));
-  }
-
-  private static List<Link> links(Gadget gadget, OneWirePixels chain, Optional<ChainPlan> plan) {
+  private static List<Link> links(CircuitPlan plan) {
     List<Link> links = new ArrayList<>();
-    int first = 0;
-    int all = Math.max(1, plan.map(ChainPlan::pixels).orElse(1));
-    for (String id : chain.fixtures()) {
-      Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
+    for (Fixture fixture : plan.fixtures()) {
+      int first = plan.firstEmitter(fixture.id());
       links.add(
           new Link(
-              id,
+              fixture.id(),
               fixture.name(),
               fixture.describe(),
               first,
               first + fixture.count() - 1,
-              (double) fixture.count() / all));
-      first += fixture.count();
+              (double) fixture.count() / plan.emitters()));
     }
     return links;
   }
 
+  private static String there(String circuit) {
+    return "circuits?circuit=" + ProjectPages.inQuery(circuit);
+  }
+
+  private static Circuit circuit(Gadget gadget, String id) {
+    return gadget.circuits().circuit(id).orElseThrow(NotThereException::new);
+  }
+
   @PostMapping
   ModelAndView save(
-      @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
-    return desk.edit(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam(defaultValue = Gadget.FIRST_CIRCUIT) String circuit,
+      @RequestParam Map<String, String> form) {
+    Map<String, String> own = new HashMap<>(form);
+    own.keySet().removeAll(List.of("id", "kind", "fixtures"));
+    return pages.edit(
         id,
         base,
-        "Changed the data line",
-        g -> {
-          ObjectNode part = GadgetJson.write(chain(g));
-          ObjectNode node = FormValues.over(part, form);
-          node.put("kind", part.get("kind").stringValue()).put("id", part.get("id").stringValue());
-          return g.withChain(GadgetJson.circuit(node));
-        },
-        "circuits",
+        "Changed a circuit",
+        g -> g.with(new PartForm<>(CircuitKinds.ALL, circuit(g, circuit)).read(own)),
+        there(circuit),
         form,
-        typed -> page(id, typed));
+        typed -> page(id, circuit, typed));
+  }
+
+  /** Adds a data line on the first pin that is free. */
+  @PostMapping("/add")
+  ModelAndView add(@PathVariable UUID id, @RequestParam int base) {
+    String fresh = pages.open(id).plan().gadget().freeId("c");
+    return pages.edit(
+        id,
+        base,
+        "Added a data line",
+        g -> g.with(line(g, g.freeId("c"))),
+        there(fresh),
+        errors -> page(id, "", null));
+  }
+
+  private static OneWirePixels line(Gadget gadget, String id) {
+    List<String> taken =
+        gadget.circuits().circuits().stream()
+            .filter(OneWirePixels.class::isInstance)
+            .map(c -> ((OneWirePixels) c).dataPin())
+            .toList();
+    OneWirePixels usual = OneWirePixels.usual(id, List.of());
+    String pin =
+        gadget.brief().controller().pins().stream()
+            .filter(p -> !taken.contains(p))
+            .findFirst()
+            .orElse(usual.dataPin());
+    int number = gadget.circuits().circuits().size() + 1;
+    return new OneWirePixels(
+        id,
+        number == 1 ? usual.name() : usual.name() + " " + number,
+        pin,
+        usual.colourOrder(),
+        usual.latchGapMicros(),
+        List.of(),
+        usual.pixel());
+  }
+
+  @PostMapping("/remove")
+  ModelAndView remove(@PathVariable UUID id, @RequestParam int base, @RequestParam String circuit) {
+    return pages.edit(
+        id,
+        base,
+        "Removed a circuit",
+        g -> g.with(g.circuits().withoutCircuit(circuit(g, circuit).id())),
+        "circuits",
+        errors -> page(id, circuit, null));
   }
 
   @PostMapping("/order")
@@ -111,22 +177,38 @@ class CircuitsController {
       @PathVariable UUID id,
       @RequestParam int base,
       @RequestParam String fixture,
+      @RequestParam(defaultValue = "") String circuit,
       @RequestParam String to) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
-        "Changed the order of the data line",
-        g -> g.withChain(moved(chain(g), fixture, to)),
-        "circuits");
+        "Changed the order of a circuit",
+        g -> moved(g, fixture, circuit, to),
+        there(circuit));
   }
 
-  /** Moves one place, takes off the line, or puts at its end. */
-  private static OneWirePixels moved(OneWirePixels line, String fixture, String to) {
+  /** Moves one place, takes out, or puts at the end of a circuit. */
+  private static Gadget moved(Gadget gadget, String id, String circuit, String to) {
+    Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
     return switch (to) {
-      case "earlier" -> line.moved(fixture, -1);
-      case "later" -> line.moved(fixture, 1);
-      case "off" -> line.without(fixture);
-      case "on" -> line.fixtures().contains(fixture) ? line : line.withAtEnd(fixture);
+      case "earlier", "later" -> {
+        Circuit in = gadget.circuits().of(fixture).orElseThrow(NotThereException::new);
+        yield gadget.with(in.moved(id, to.equals("later") ? 1 : -1));
+      }
+      case "off" -> gadget.with(gadget.circuits().without(id));
+      case "on" -> {
+        String on =
+            circuit.isEmpty()
+                ? gadget
+                    .circuits()
+                    .fitting(gadget.layout().emitterOf(fixture).kind())
+                    .orElseThrow(NotThereException::new)
+                    .id()
+                : circuit(gadget, circuit).id();
+        yield gadget.circuits().of(fixture).isPresent()
+            ? gadget
+            : gadget.with(gadget.circuits().withAtEnd(id, on));
+      }
       default -> throw new InputException("to", to, "earlier, later, off or on");
     };
   }

@@ -1,15 +1,18 @@
 package org.myrialith.web.colour;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.Step;
-import org.myrialith.gadget.GadgetJson;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,10 +28,10 @@ import tools.jackson.databind.node.ObjectNode;
 class ColourController {
   private static final String USUAL_EXPONENT = "2.2";
 
-  private final Desk desk;
+  private final ProjectPages pages;
 
-  ColourController(Desk desk) {
-    this.desk = desk;
+  ColourController(ProjectPages pages) {
+    this.pages = pages;
   }
 
   /** A step of the ramp: what is asked beside what a lit emitter looks like. */
@@ -40,11 +43,12 @@ class ColourController {
   }
 
   private ModelAndView page(UUID id, FormValues typed) {
-    var opened = desk.open(id);
+    var opened = pages.open(id);
     LevelTable table = opened.plan().table();
-    ModelAndView page = desk.page(opened, Step.COLOUR);
+    ModelAndView page = pages.page(opened, Step.COLOUR);
     Map<String, String> values =
-        new HashMap<>(FormValues.of(GadgetJson.write(table.settings())).values());
+        new HashMap<>(
+            new PartForm<>(ColourSettings.DESCRIPTION, table.settings()).shown().values());
     values.putIfAbsent("exponent", USUAL_EXPONENT);
     page.addObject("form", typed != null ? typed : FormValues.of(values));
     page.addObject("table", table);
@@ -73,26 +77,25 @@ class ColourController {
   }
 
   private static String grey(int value) {
-    return String.format(Locale.ROOT, "#%02x%02x%02x", value, value, value);
+    return phrase("#%02x%02x%02x", value, value, value);
   }
 
   @PostMapping
   ModelAndView save(
       @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Changed the colour curve",
         g -> {
-          ObjectNode node = GadgetJson.write(g.colour());
-          node.put("transfer", form.getOrDefault("transfer", ""));
-          node.remove("exponent");
-          if (form.getOrDefault("transfer", "").equals("power")) {
-            FormValues.putNumber(node, "exponent", form.getOrDefault("exponent", ""));
+          ObjectNode node = new PartForm<>(ColourSettings.DESCRIPTION, g.colour()).typed(form);
+          String transfer = form.getOrDefault("transfer", "");
+          if (!transfer.equals("power")) {
+            node.remove("exponent");
+          } else if (!node.has("exponent")) {
+            TypedNumber.put(node, "exponent", form.getOrDefault("exponent", ""));
           }
-          FormValues.putNumber(
-              node, "brightnessPercent", form.getOrDefault("brightnessPercent", ""));
-          return g.withColour(GadgetJson.colour(node));
+          return g.with(ColourSettings.DESCRIPTION.read(node.put("transfer", transfer)));
         },
         "colour",
         form,

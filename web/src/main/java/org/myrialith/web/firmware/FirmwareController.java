@@ -11,8 +11,8 @@ import org.myrialith.formats.ZipWriter;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Controller;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.TakenFile;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.pages.TakenFile;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,11 +25,11 @@ import org.springframework.web.servlet.ModelAndView;
 @org.springframework.stereotype.Controller
 @RequestMapping("/gadgets/{id}")
 class FirmwareController {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final Projects projects;
 
-  FirmwareController(Desk desk, Projects projects) {
-    this.desk = desk;
+  FirmwareController(ProjectPages pages, Projects projects) {
+    this.pages = pages;
     this.projects = projects;
   }
 
@@ -45,8 +45,8 @@ class FirmwareController {
 
   @GetMapping("/firmware")
   ModelAndView show(@PathVariable UUID id) {
-    var opened = desk.open(id);
-    ModelAndView page = desk.page(opened, Step.FIRMWARE);
+    var opened = pages.open(id);
+    ModelAndView page = pages.page(opened, Step.FIRMWARE);
     opened
         .plan()
         .firmware()
@@ -54,7 +54,8 @@ class FirmwareController {
             firmware -> {
               page.addObject("firmware", firmware);
               page.addObject("packings", packings(firmware));
-              page.addObject("memories", memories(firmware, opened.plan().gadget().controller()));
+              page.addObject(
+                  "memories", memories(firmware, opened.plan().gadget().brief().controller()));
               page.addObject(
                   "files",
                   opened.plan().firmwareFiles().entrySet().stream()

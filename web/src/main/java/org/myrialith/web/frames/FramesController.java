@@ -5,14 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.Sheet;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.pages.Sheet;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.CacheControl;
@@ -26,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.view.RedirectView;
 
 /** The core sample and the easel. */
 @Controller
@@ -33,11 +35,11 @@ import org.springframework.web.servlet.ModelAndView;
 class FramesController {
   private static final int FIRST_HOLD_MILLIS = 200;
 
-  private final Desk desk;
+  private final ProjectPages pages;
   private final Projects projects;
 
-  FramesController(Desk desk, Projects projects) {
-    this.desk = desk;
+  FramesController(ProjectPages pages, Projects projects) {
+    this.pages = pages;
     this.projects = projects;
   }
 
@@ -50,8 +52,8 @@ class FramesController {
   }
 
   private ModelAndView page(UUID id, String fixture, int frame) {
-    var opened = desk.open(id);
-    ModelAndView page = desk.page(opened, Step.FRAMES);
+    var opened = pages.open(id);
+    ModelAndView page = pages.page(opened, Step.FRAMES);
     FramesPage bench = FramesPage.of(opened.plan(), fixture, frame);
     page.addObject("bench", bench);
     bench
@@ -68,26 +70,26 @@ class FramesController {
 
   private ModelAndView editClip(
       UUID id, int base, String fixture, int frame, String summary, UnaryOperator<Clip> edit) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         summary,
         gadget ->
-            gadget.withClip(edit.apply(gadget.clipOn(fixture).orElseThrow(NotThereException::new))),
+            gadget.with(edit.apply(gadget.clipOn(fixture).orElseThrow(NotThereException::new))),
         there(fixture, frame),
         errors -> page(id, fixture, frame));
   }
 
   @PostMapping("/{fixture}/start")
   ModelAndView start(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Started a clip",
         gadget -> {
           Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
           Picture dark = Picture.dark(on.seenColumns(), on.seenRows());
-          return gadget.withClip(
+          return gadget.with(
               new Clip(
                   gadget.freeId("k"),
                   on.name(),
@@ -99,7 +101,7 @@ class FramesController {
 
   @PostMapping("/{fixture}/remove")
   ModelAndView remove(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Removed a clip",
@@ -141,11 +143,7 @@ class FramesController {
   }
 
   private static int millis(String text) {
-    try {
-      return Integer.parseInt(text.strip());
-    } catch (NumberFormatException e) {
-      throw new InputException("holdMillis", text, Frame.HOLD.allowed());
-    }
+    return (int) TypedNumber.require("holdMillis", text, Frame.HOLD);
   }
 
   private static Frame frame(Clip clip, int at) {
@@ -208,12 +206,12 @@ class FramesController {
       @PathVariable String act,
       @RequestParam int base) {
     Act what = act(act, frame);
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         what.summary(),
         gadget ->
-            gadget.withClip(
+            gadget.with(
                 what.edit().apply(gadget.clipOn(fixture).orElseThrow(NotThereException::new))),
         there(fixture, what.then()),
         errors -> page(id, fixture, frame));
@@ -226,12 +224,12 @@ class FramesController {
       @PathVariable int frame,
       @RequestParam int base,
       @RequestParam int to) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Moved a frame",
         gadget ->
-            gadget.withClip(
+            gadget.with(
                 gadget
                     .clipOn(fixture)
                     .orElseThrow(NotThereException::new)
@@ -263,15 +261,15 @@ class FramesController {
               return clip.withFrame(frame, new Frame(painted, old.holdMillis()));
             });
     onward.addObject("typed", Map.of("points", points, "colour", colour, "tool", tool));
-    String view = String.valueOf(onward.getViewName());
-    boolean saved = view.startsWith("redirect:") && !view.contains("/late/");
+    boolean moved = onward.getView() instanceof RedirectView;
+    boolean saved = moved && !((RedirectView) onward.getView()).getUrl().contains("/late/");
     if (easel != null && saved) {
       // the easel only wants what a stroke changes: strata, reckonings and its own band
       ModelAndView pieces = page(id, fixture, frame);
       pieces.setViewName("frames/painted");
       return pieces;
     }
-    if (view.startsWith("redirect:")) {
+    if (moved) {
       onward.getModel().remove("typed");
     }
     return onward;
@@ -284,6 +282,7 @@ class FramesController {
         .map(
             p ->
                 ResponseEntity.ok()
+                    // named by what is in it: it never becomes another
                     .cacheControl(
                         CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
                     .body(PictureImage.png(p)))

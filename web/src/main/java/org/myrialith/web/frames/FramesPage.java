@@ -1,10 +1,11 @@
 package org.myrialith.web.frames;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.myrialith.finding.Quantity;
@@ -95,7 +96,7 @@ public record FramesPage(
 
   private static List<FrameBand> bands(GadgetPlan plan, Clip clip, int here) {
     double[] peaks = peaks(plan, clip);
-    double full = plan.power().supply().map(s -> s.amps()).orElse(0.0);
+    double full = plan.gadget().brief().supply().map(s -> s.amps()).orElse(0.0);
     for (double peak : peaks) {
       full = Math.max(full, peak);
     }
@@ -162,6 +163,6 @@ public record FramesPage(
   }
 
   private static String hex(int colour) {
-    return String.format(Locale.ROOT, "#%06x", colour);
+    return phrase("#%06x", colour);
   }
 }

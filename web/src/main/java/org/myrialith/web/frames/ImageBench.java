@@ -50,7 +50,7 @@ public class ImageBench {
       frames.addAll(old.frames());
     }
     frames.addAll(read(file, fit, on.seenColumns(), on.seenRows()).frames());
-    return gadget.withClip(
+    return gadget.with(
         old != null
             ? old.withFrames(frames)
             : new Clip(gadget.freeId("k"), on.name(), fixture, frames));
@@ -62,11 +62,8 @@ public class ImageBench {
    * @throws InputException if there is none
    */
   public static Fit fit(String key) {
-    Fit fit = Fit.of(key);
-    if (fit == null) {
-      throw new InputException("fit", key, "nearest, box, trim or crop");
-    }
-    return fit;
+    return Fit.of(key)
+        .orElseThrow(() -> new InputException("fit", key, "nearest, box, trim or crop"));
   }
 
   <T> T inTurn(Callable<T> work) {

@@ -12,7 +12,8 @@ import org.myrialith.frames.ClipImport;
 import org.myrialith.frames.Fit;
 import org.myrialith.frames.Frame;
 import org.myrialith.layout.Fixture;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.web.pages.Png;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Upload;
 import org.myrialith.web.store.Uploads;
@@ -32,12 +33,12 @@ class ImportController {
   private static final int SHOWN = 6;
   private static final int SIDE = 160;
 
-  private final Desk desk;
+  private final ProjectPages pages;
   private final Uploads uploads;
   private final ImageBench images;
 
-  ImportController(Desk desk, Uploads uploads, ImageBench images) {
-    this.desk = desk;
+  ImportController(ProjectPages pages, Uploads uploads, ImageBench images) {
+    this.pages = pages;
     this.uploads = uploads;
     this.images = images;
   }
@@ -54,21 +55,16 @@ class ImportController {
       // refused files are not kept
       images.inTurn(() -> ImageFile.read(bytes, ImageBounds.USUAL, (raster, delay) -> false));
     } catch (InputException e) {
-      var opened = desk.open(id);
-      ModelAndView page = desk.page(opened, Step.FRAMES);
+      var opened = pages.open(id);
+      ModelAndView page = pages.page(opened, Step.FRAMES);
       page.addObject("bench", FramesPage.of(opened.plan(), fixture, 0));
       page.addObject("refused", e.errors());
       page.setStatus(org.springframework.http.HttpStatus.UNPROCESSABLE_CONTENT);
       return page;
     }
     String name = file.getOriginalFilename() == null ? "image" : file.getOriginalFilename();
-    return new ModelAndView(
-        "redirect:/gadgets/"
-            + id
-            + "/frames/"
-            + fixture
-            + "/import/"
-            + uploads.keep(id, name, bytes));
+    return ProjectPages.redirect(
+        "/gadgets/" + id + "/frames/" + fixture + "/import/" + uploads.keep(id, name, bytes));
   }
 
   @GetMapping("/{upload}")
@@ -77,12 +73,12 @@ class ImportController {
       @PathVariable String fixture,
       @PathVariable UUID upload,
       @RequestParam(defaultValue = "box") String fit) {
-    var opened = desk.open(id);
+    var opened = pages.open(id);
     Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow(NotThereException::new);
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
     ClipImport result = images.read(file.bytes(), how, on.seenColumns(), on.seenRows());
-    ModelAndView page = desk.page(opened, Step.FRAMES);
+    ModelAndView page = pages.page(opened, Step.FRAMES);
     page.setViewName("frames/import");
     page.addObject("fixture", on);
     page.addObject("upload", file);
@@ -103,7 +99,7 @@ class ImportController {
                 file,
                 ImageBounds.USUAL,
                 (raster, delay) -> {
-                  before.add(PictureImage.address(PictureImage.png(raster, SIDE)));
+                  before.add(Png.address(PictureImage.png(raster, SIDE)));
                   return before.size() < SHOWN;
                 }));
     List<Pair> pairs = new ArrayList<>();
@@ -111,9 +107,7 @@ class ImportController {
       Frame frame = result.frames().get(i);
       pairs.add(
           new Pair(
-              before.get(i),
-              PictureImage.address(PictureImage.png(frame.picture())),
-              frame.holdMillis()));
+              before.get(i), Png.address(PictureImage.png(frame.picture())), frame.holdMillis()));
     }
     return pairs;
   }
@@ -128,15 +122,21 @@ class ImportController {
       @RequestParam(defaultValue = "replace") String where) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
-    ModelAndView onward =
-        desk.edit(
-            id,
-            base,
-            "Took in " + file.getName(),
-            gadget -> images.take(gadget, fixture, file.bytes(), how, where.equals("append")),
-            "frames?fixture=" + fixture);
-    uploads.drop(upload);
-    return onward;
+    String then = "frames?fixture=" + fixture;
+    if (!uploads.take(upload)) {
+      return ProjectPages.redirect("/gadgets/" + id + "/" + then);
+    }
+    try {
+      return pages.edit(
+          id,
+          base,
+          "Took in " + file.getName(),
+          gadget -> images.take(gadget, fixture, file.bytes(), how, where.equals("append")),
+          then);
+    } catch (RuntimeException e) {
+      uploads.giveBack(upload);
+      throw e;
+    }
   }
 
   @PostMapping("/{upload}/drop")

@@ -1,13 +1,9 @@
 package org.myrialith.web.frames;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.Base64;
-import javax.imageio.ImageIO;
 import org.myrialith.formats.Raster;
 import org.myrialith.frames.Picture;
+import org.myrialith.web.pages.Png;
 
 /** Pictures as PNG, a pixel for each cell, for the page to enlarge. */
 final class PictureImage {
@@ -21,7 +17,7 @@ final class PictureImage {
         image.setRGB(column, row, picture.colour(column, row));
       }
     }
-    return png(image);
+    return Png.bytes(image);
   }
 
   /** Returns an image made smaller to fit a square, by leaving pixels out. */
@@ -35,20 +31,6 @@ final class PictureImage {
         image.setRGB(column, row, raster.at((int) (column * scale), (int) (row * scale)));
       }
     }
-    return png(image);
-  }
-
-  static String address(byte[] png) {
-    return "data:image/png;base64," + Base64.getEncoder().encodeToString(png);
-  }
-
-  private static byte[] png(BufferedImage image) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      ImageIO.write(image, "png", out);
-    } catch (IOException e) {
-      throw new UncheckedIOException("writing to memory", e);
-    }
-    return out.toByteArray();
+    return Png.bytes(image);
   }
 }

@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Arrangement;
 import org.myrialith.layout.Fixture;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,13 +25,11 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/gadgets/{id}/layout/arrange")
 class ArrangeController {
-  private static final int LONGEST_NUMBER = 40;
-
-  private final Desk desk;
+  private final ProjectPages pages;
   private final LayoutPage page;
 
-  ArrangeController(Desk desk, LayoutPage page) {
-    this.desk = desk;
+  ArrangeController(ProjectPages pages, LayoutPage page) {
+    this.pages = pages;
     this.page = page;
   }
 
@@ -41,12 +41,12 @@ class ArrangeController {
       @RequestParam String act,
       @RequestParam Map<String, String> form) {
     Edit edit = edit(act, form);
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         edit.summary(),
         g -> edit.apply().apply(g, arrangement(g, picked)),
-        "layout?fixture=" + picked,
+        "layout?fixture=" + ProjectPages.inQuery(picked),
         form,
         typed -> page.page(id, picked, LayoutPage.Part.ARRANGE, typed));
   }
@@ -77,8 +77,8 @@ class ArrangeController {
       case "move" -> moving("Moved", a -> a.moved(place(form, "dx"), place(form, "dy")));
       case "turn" ->
           moving("Turned", a -> a.turned(number(form, "degrees", org.myrialith.layout.Mount.TURN)));
-      case "mirror" -> moving("Mirrored left to right", Arrangement::mirrored);
-      case "flip" -> moving("Mirrored top to bottom", Arrangement::flipped);
+      case "mirror" -> moving("Mirrored left to right", Arrangement::mirroredLeftToRight);
+      case "flip" -> moving("Mirrored top to bottom", Arrangement::mirroredTopToBottom);
       case "align" -> moving("Aligned", a -> a.aligned(line(form.getOrDefault("line", ""))));
       case "across" -> moving("Spread across", a -> a.distributed(true));
       case "down" -> moving("Spread down", a -> a.distributed(false));
@@ -133,12 +133,12 @@ class ArrangeController {
     List<String> names = new ArrayList<>(gadget.fixtures().stream().map(Fixture::name).toList());
     for (Fixture copy : copies) {
       int number = 2;
-      while (names.contains(LayoutController.shortened(copy.name() + " " + number))) {
+      while (names.contains(TextRules.shortened(copy.name() + " " + number))) {
         number++;
       }
-      String name = LayoutController.shortened(copy.name() + " " + number);
+      String name = TextRules.shortened(copy.name() + " " + number);
       names.add(name);
-      grown = grown.withFixture(copy.renamed(grown.freeId("f"), name));
+      grown = grown.with(copy.renamed(grown.freeId("f"), name));
     }
     return grown;
   }
@@ -157,14 +157,6 @@ class ArrangeController {
   }
 
   private static double number(Map<String, String> form, String field, Bounds bounds) {
-    String text = form.getOrDefault(field, "").strip().replace(',', '.');
-    try {
-      if (text.length() <= LONGEST_NUMBER) {
-        return bounds.require(field, Double.parseDouble(text));
-      }
-    } catch (NumberFormatException e) {
-      // falls through: told below
-    }
-    throw new InputException(field, text, bounds.allowed());
+    return TypedNumber.require(field, form.getOrDefault(field, ""), bounds);
   }
 }

@@ -1,16 +1,19 @@
 package org.myrialith.web.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Lead;
 import org.myrialith.layout.Note;
-import org.myrialith.layout.Place;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.Position;
+import org.myrialith.web.pages.RoundStep;
 
 /**
  * A gadget drawn to scale for SVG: one unit is one millimetre.
@@ -19,8 +22,8 @@ import org.myrialith.layout.Point;
  * @param unit a length (mm) that looks the same at every size of gadget: a sixtieth of the
  *     drawing's width
  * @param links dashed leads from the end of one fixture or piece to the start of the next in the
- *     data line
- * @param open where the last data-out stays open, as {@code x y}; empty when nothing is chained
+ *     data lines
+ * @param open where the last data-out of each line stays open, as {@code x y}
  * @param enclosure its outline, empty when there is none
  * @param grid distance of the lines of the grid (mm)
  */
@@ -29,7 +32,7 @@ public record Drawing(
     double unit,
     List<Piece> pieces,
     List<String> links,
-    String open,
+    List<String> open,
     String enclosure,
     int grid,
     Ruler ruler) {
@@ -79,8 +82,12 @@ public record Drawing(
   /** A bar of a round length to read sizes by. */
   public record Ruler(double x, double y, int lengthMm) {}
 
-  /** Draws the layout in its enclosure. */
-  public static Drawing of(LayoutPlan plan, Enclosure within) {
+  /**
+   * Draws the layout in its enclosure.
+   *
+   * @param lines emitters of each data line in its order
+   */
+  public static Drawing of(LayoutPlan plan, List<List<Emitter>> lines, Enclosure within) {
     LayoutPlan.Box box = reach(plan.extent(), within.outline(), plan.fixtures().isEmpty());
     double pitch = plan.fixtures().stream().mapToDouble(Fixture::pitchMm).max().orElse(0);
     // room for half a pitch and a name above the topmost fixture
@@ -99,15 +106,19 @@ public record Drawing(
     double left = box.middleXMm() - width / 2;
     // a flat one stands in the middle of its drawing
     double top = box.topMm() - edge - Math.max(0, 40 - box.heightMm()) / 2;
-    Ruler ruler = new Ruler(left + 2 * unit, top + height - unit, round(RULER_UNITS * unit));
+    Ruler ruler =
+        new Ruler(
+            left + 2 * unit,
+            top + height - unit,
+            (int) Math.ceil(RoundStep.atLeast(RULER_UNITS * unit)));
     return new Drawing(
         numbers(left, top, width, height),
         unit,
         pieces,
-        links(plan),
-        open(plan),
+        links(lines),
+        open(lines),
         line(within.outline()),
-        round(GRID_UNITS * unit),
+        (int) Math.ceil(RoundStep.atLeast(GRID_UNITS * unit)),
         ruler);
   }
 
@@ -127,26 +138,19 @@ public record Drawing(
     return new LayoutPlan.Box(left, top, right - left, bottom - top);
   }
 
-  /** The next length of 1, 2 or 5 times a power of ten. */
-  private static int round(double length) {
-    double power = Math.pow(10, Math.floor(Math.log10(length)));
-    double times = length / power;
-    return (int) Math.round(power * (times <= 1 ? 1 : times <= 2 ? 2 : times <= 5 ? 5 : 10));
-  }
-
   private static Piece piece(Fixture fixture, List<Emitter> emitters, double unit) {
     StringBuilder path = new StringBuilder();
     StringBuilder dots = new StringBuilder();
     StringBuilder dark = new StringBuilder();
-    LayoutPlan.Box box = new LayoutPlan(List.of(fixture), emitters, List.of()).extent();
+    LayoutPlan.Box box = new LayoutPlan(List.of(fixture), emitters, List.of(0)).extent();
     boolean leaps = true;
     for (Emitter emitter : emitters) {
-      String at = numbers(emitter.place().xMm(), emitter.place().yMm());
+      String at = numbers(emitter.position().xMm(), emitter.position().yMm());
       path.append(leaps ? "M" : "L").append(at);
-      leaps = emitter.seat().endsPiece();
+      leaps = emitter.placement().endsPiece();
       (emitter.dark() ? dark : dots).append('M').append(at).append("h0");
     }
-    Place first = emitters.get(0).place();
+    Position first = emitters.get(0).position();
     // far apart, as loose emitters may be, they are still drawn as dots
     double dot = Math.min(0.56 * fixture.pitchMm(), 1.4 * unit);
     double grow = Math.max(dot, Math.min(fixture.pitchMm() / 2, unit));
@@ -197,10 +201,10 @@ public record Drawing(
     int stride = Math.max(1, emitters.size() / MOST_ARROWS) | 1;
     double size = Math.min(0.17 * pitch, 0.5 * unit);
     for (int i = stride / 2; i + 1 < emitters.size(); i += stride) {
-      Place a = emitters.get(i).place();
-      Place b = emitters.get(i + 1).place();
+      Position a = emitters.get(i).position();
+      Position b = emitters.get(i + 1).position();
       double length = Math.hypot(b.xMm() - a.xMm(), b.yMm() - a.yMm());
-      if (length < 1e-9 || emitters.get(i).seat().endsPiece()) {
+      if (length < 1e-9 || emitters.get(i).placement().endsPiece()) {
         continue; // one above the other, or a lead, which is drawn by itself
       }
       double dx = (b.xMm() - a.xMm()) / length * size;
@@ -218,28 +222,34 @@ public record Drawing(
     return arrows;
   }
 
-  private static List<String> links(LayoutPlan plan) {
+  private static List<String> links(List<List<Emitter>> lines) {
     List<String> links = new ArrayList<>();
-    for (LayoutPlan.Lead lead : plan.leads()) {
-      Place from = lead.from().place();
-      Place to = lead.to().place();
-      links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
+    for (List<Emitter> line : lines) {
+      for (Lead lead : LayoutPlan.leads(line)) {
+        Position from = lead.from().position();
+        Position to = lead.to().position();
+        links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
+      }
     }
     return links;
   }
 
-  private static String open(LayoutPlan plan) {
-    if (plan.chained().isEmpty()) {
-      return "";
+  /** Where the last data-out of each line stays open. */
+  private static List<String> open(List<List<Emitter>> lines) {
+    List<String> ends = new ArrayList<>();
+    for (List<Emitter> line : lines) {
+      if (!line.isEmpty()) {
+        Position last = line.get(line.size() - 1).position();
+        ends.add(numbers(last.xMm(), last.yMm()));
+      }
     }
-    Place last = plan.chained().get(plan.chained().size() - 1).place();
-    return numbers(last.xMm(), last.yMm());
+    return ends;
   }
 
   private static String numbers(double... values) {
     StringBuilder text = new StringBuilder();
     for (double value : values) {
-      String number = String.format(Locale.ROOT, "%.2f", value);
+      String number = phrase("%.2f", value);
       text.append(text.isEmpty() ? "" : " ").append(number.equals("-0.00") ? "0.00" : number);
     }
     return text.toString();

@@ -1,23 +1,22 @@
 package org.myrialith.web.layout;
 
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
-import org.myrialith.finding.InputError;
-import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClass.Die;
 import org.myrialith.parts.EmitterKind;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.OwnParts;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,18 +24,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Classes of emitters with their data: those that come along, the gadget's own, those kept. */
 @Controller
 @RequestMapping("/gadgets/{id}/layout/emitters")
 class EmitterController {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final OwnParts parts;
 
-  EmitterController(Desk desk, OwnParts parts) {
-    this.desk = desk;
+  EmitterController(ProjectPages pages, OwnParts parts) {
+    this.pages = pages;
     this.parts = parts;
   }
 
@@ -75,13 +72,13 @@ class EmitterController {
   }
 
   private ModelAndView page(UUID id, String picked, FormValues typed) {
-    var opened = desk.open(id);
+    var opened = pages.open(id);
     Gadget gadget = opened.plan().gadget();
     List<EmitterClass> kept = parts.emitters();
     List<EmitterClass> all = EmitterShelf.of(gadget, kept).all();
     EmitterClass one =
         all.stream().filter(c -> c.id().equals(picked)).findFirst().orElse(all.get(0));
-    ModelAndView page = desk.page(opened, Step.LAYOUT);
+    ModelAndView page = pages.page(opened, Step.LAYOUT);
     page.setViewName("layout/emitters");
     page.addObject(
         "rows",
@@ -91,12 +88,13 @@ class EmitterController {
     page.addObject("one", one);
     page.addObject("isKept", kept.stream().anyMatch(c -> c.id().equals(one.id())));
     page.addObject("emitterKinds", EmitterKind.values());
-    page.addObject("form", typed != null ? typed : ShapeText.form(GadgetJson.write(one)));
+    page.addObject(
+        "form", typed != null ? typed : new PartForm<>(EmitterClass.DESCRIPTION, one).shown());
     return page;
   }
 
   private static String where(Gadget gadget, List<EmitterClass> kept, EmitterClass emitter) {
-    if (gadget.emitters().contains(emitter)) {
+    if (gadget.layout().emitters().contains(emitter)) {
       return "this gadget";
     }
     return kept.contains(emitter) ? "kept for all" : "comes along";
@@ -110,7 +108,7 @@ class EmitterController {
       @RequestParam int base,
       @RequestParam(defaultValue = "change") String act,
       @RequestParam Map<String, String> form) {
-    Gadget gadget = desk.open(id).plan().gadget();
+    Gadget gadget = pages.open(id).plan().gadget();
     List<EmitterClass> all = EmitterShelf.of(gadget, parts.emitters()).all();
     EmitterClass old =
         all.stream()
@@ -118,20 +116,23 @@ class EmitterController {
             .findFirst()
             .orElseThrow(NotThereException::new);
     String target = act.equals("other") ? freeId(all) : emitter;
-    return desk.edit(
-        id,
-        base,
-        "Changed the class " + form.getOrDefault("name", emitter),
-        g -> {
-          EmitterClass changed = read(old, form).renamed(target, form.getOrDefault("name", ""));
-          if (act.equals("keep")) {
-            parts.keep(changed);
-          }
-          return g.withEmitter(changed);
-        },
-        "layout/emitters?emitter=" + target,
-        form,
-        typed -> page(id, emitter, typed));
+    EmitterClass[] changed = new EmitterClass[1];
+    ModelAndView onward =
+        pages.edit(
+            id,
+            base,
+            "Changed the class " + form.getOrDefault("name", emitter),
+            g -> {
+              changed[0] = read(old, form).renamed(target, form.getOrDefault("name", ""));
+              return g.with(changed[0]);
+            },
+            "layout/emitters?emitter=" + target,
+            form,
+            typed -> page(id, emitter, typed));
+    if (act.equals("keep") && onward.getStatus() == HttpStatus.SEE_OTHER) {
+      parts.keep(changed[0]);
+    }
+    return onward;
   }
 
   private static String freeId(List<EmitterClass> all) {
@@ -147,17 +148,9 @@ class EmitterController {
   }
 
   private static EmitterClass read(EmitterClass old, Map<String, String> form) {
-    ObjectNode node = FormValues.over(GadgetJson.write(old), form);
-    if (form.containsKey("dies")) {
-      List<InputError> errors = new ArrayList<>();
-      var dies = JsonNodeFactory.instance.arrayNode();
-      ShapeText.read(dies, "dies", form.get("dies"), errors);
-      if (!errors.isEmpty()) {
-        throw new InputException(errors);
-      }
-      node.set("dies", dies);
-    }
-    return GadgetJson.emitter(node.put("id", old.id()));
+    Map<String, String> own = new HashMap<>(form);
+    own.put("id", old.id());
+    return new PartForm<>(EmitterClass.DESCRIPTION, old).read(own);
   }
 
   @PostMapping("/{emitter}/forget")

@@ -21,7 +21,7 @@ record EmitterShelf(Gadget gadget, List<EmitterClass> kept) {
     Map<String, EmitterClass> byId = new LinkedHashMap<>();
     EmitterClasses.ALL.forEach(c -> byId.put(c.id(), c));
     kept.forEach(c -> byId.put(c.id(), c));
-    gadget.emitters().forEach(c -> byId.put(c.id(), c));
+    gadget.layout().emitters().forEach(c -> byId.put(c.id(), c));
     return new ArrayList<>(byId.values());
   }
 
@@ -29,13 +29,9 @@ record EmitterShelf(Gadget gadget, List<EmitterClass> kept) {
    * Returns the gadget with a kept class of that identifier among its own, when it has it not yet.
    */
   Gadget lent(String id) {
-    boolean there = gadget.emitters().stream().anyMatch(c -> c.id().equals(id));
+    boolean there = gadget.layout().emitters().stream().anyMatch(c -> c.id().equals(id));
     return there
         ? gadget
-        : kept.stream()
-            .filter(c -> c.id().equals(id))
-            .findFirst()
-            .map(gadget::withEmitter)
-            .orElse(gadget);
+        : kept.stream().filter(c -> c.id().equals(id)).findFirst().map(gadget::with).orElse(gadget);
   }
 }

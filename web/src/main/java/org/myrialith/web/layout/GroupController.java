@@ -9,7 +9,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.web.pages.ProjectPages;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,11 +21,11 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/gadgets/{id}/layout/groups")
 class GroupController {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final LayoutPage page;
 
-  GroupController(Desk desk, LayoutPage page) {
-    this.desk = desk;
+  GroupController(ProjectPages pages, LayoutPage page) {
+    this.pages = pages;
     this.page = page;
   }
 
@@ -36,7 +36,7 @@ class GroupController {
       @RequestParam int base,
       @RequestParam String picked,
       @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Added a group",
@@ -45,9 +45,9 @@ class GroupController {
               LayoutPage.picked(g, picked).stream()
                   .map(f -> new Group.Member(f.id(), 0, f.count() - 1))
                   .toList();
-          return g.withGroup(new Group(g.freeId("g"), form.getOrDefault("groupName", ""), members));
+          return g.with(new Group(g.freeId("g"), form.getOrDefault("groupName", ""), members));
         },
-        "layout?fixture=" + picked + "#groups",
+        "layout?fixture=" + ProjectPages.inQuery(picked) + "#groups",
         form,
         typed -> page.page(id, picked, LayoutPage.Part.GROUP, typed));
   }
@@ -60,19 +60,19 @@ class GroupController {
       @RequestParam String picked,
       @RequestParam String act,
       @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         act.equals("remove") ? "Removed a group" : "Changed a group",
         g ->
             act.equals("remove")
                 ? g.withoutGroup(group)
-                : g.withGroup(
+                : g.with(
                     new Group(
                         group,
                         form.getOrDefault("name-" + group, ""),
                         members(g, group, form.getOrDefault("members-" + group, "")))),
-        "layout?fixture=" + picked + "#groups",
+        "layout?fixture=" + ProjectPages.inQuery(picked) + "#groups",
         form,
         typed -> page.page(id, picked, LayoutPage.Part.GROUP, typed));
   }

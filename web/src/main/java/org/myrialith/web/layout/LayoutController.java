@@ -1,13 +1,15 @@
 package org.myrialith.web.layout;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.describe.Kind;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Text;
+import org.myrialith.finding.TextRules;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.FreePlace;
 import org.myrialith.layout.LayoutPlan;
@@ -15,8 +17,9 @@ import org.myrialith.layout.Point;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Shape;
-import org.myrialith.layout.UsualShapes;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.layout.ShapeKinds;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.OwnParts;
 import org.springframework.stereotype.Controller;
@@ -26,7 +29,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import tools.jackson.databind.node.ObjectNode;
 
 /** The layout: fixtures added, changed, copied, removed; its site. */
 @Controller
@@ -34,12 +36,12 @@ import tools.jackson.databind.node.ObjectNode;
 class LayoutController {
   static final double GAP_MM = 30;
 
-  private final Desk desk;
+  private final ProjectPages pages;
   private final LayoutPage page;
   private final OwnParts parts;
 
-  LayoutController(Desk desk, LayoutPage page, OwnParts parts) {
-    this.desk = desk;
+  LayoutController(ProjectPages pages, LayoutPage page, OwnParts parts) {
+    this.pages = pages;
     this.page = page;
     this.parts = parts;
   }
@@ -51,33 +53,33 @@ class LayoutController {
 
   @PostMapping("/add")
   ModelAndView add(@PathVariable UUID id, @RequestParam int base, @RequestParam String kind) {
-    Fixture fixture = fresh(desk.open(id).plan().gadget(), kind);
-    return desk.edit(
+    Fixture fixture = fresh(pages.open(id).plan().gadget(), kind);
+    return pages.edit(
         id,
         base,
-        "Added: " + KindNames.ALL.get(kind),
-        g -> g.withFixture(fixture.renamed(g.freeId("f"), fixture.name())),
+        "Added: " + ShapeKinds.ALL.kind(kind).orElseThrow().title(),
+        g -> g.with(fixture.renamed(g.freeId("f"), fixture.name())),
         "layout?fixture=" + fixture.id());
   }
 
   /** Returns a fixture of usual size beside everything that is there. */
   private static Fixture fresh(Gadget gadget, String kind) {
-    Shape shape = UsualShapes.BY_KIND.get(kind);
-    if (shape == null) {
-      throw new InputException("kind", kind, String.join(", ", UsualShapes.BY_KIND.keySet()));
-    }
-    String word = KindNames.ALL.get(kind);
+    Kind<? extends Shape> found =
+        ShapeKinds.ALL
+            .kind(kind)
+            .orElseThrow(() -> new InputException("kind", kind, ShapeKinds.ALL.allowed()));
+    String word = found.title();
     String name =
         Character.toUpperCase(word.charAt(0))
             + word.substring(1)
             + " "
             + (gadget.fixtures().size() + 1);
-    return beside(gadget, Fixture.of(gadget.freeId("f"), name, shape));
+    return beside(gadget, Fixture.of(gadget.freeId("f"), name, found.usual()));
   }
 
   /** Returns a fixture moved to free room beside everything that is there. */
   static Fixture beside(Gadget gadget, Fixture fixture) {
-    LayoutPlan.Box own = LayoutPlan.of(List.of(fixture), List.of()).extent();
+    LayoutPlan.Box own = LayoutPlan.of(List.of(fixture)).extent();
     Point free = FreePlace.beside(gadget.fixtures(), GAP_MM).forBox(own.widthMm(), own.heightMm());
     return fixture.movedBy(
         Math.rint(free.xMm() - own.leftMm()), Math.rint(free.yMm() - own.topMm()));
@@ -89,55 +91,49 @@ class LayoutController {
       @PathVariable String fixture,
       @RequestParam int base,
       @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Changed " + form.getOrDefault("name", fixture),
         g -> {
           Fixture changed = read(g, fixture, form);
-          return EmitterShelf.of(g, parts.emitters())
-              .lent(changed.mount().emitter())
-              .withFixture(changed);
+          return EmitterShelf.of(g, parts.emitters()).lent(changed.mount().emitter()).with(changed);
         },
-        "layout?fixture=" + fixture,
+        "layout?fixture=" + ProjectPages.inQuery(fixture),
         form,
         typed -> page.page(id, fixture, LayoutPage.Part.FIXTURE, typed));
   }
 
   private static Fixture read(Gadget gadget, String id, Map<String, String> form) {
     Fixture old = styled(gadget.fixture(id).orElseThrow(NotThereException::new), form);
-    ObjectNode part = GadgetJson.write(old);
-    ObjectNode node = ShapeText.over(part, form);
-    node.put("kind", part.get("kind").stringValue()).put("id", id);
-    if (old.shape() instanceof SegmentDigits digits && digits.custom().isEmpty()) {
-      node.putArray("custom");
-    }
-    return GadgetJson.fixture(node);
+    Map<String, String> own = new HashMap<>(form);
+    own.put("id", id);
+    return new PartForm<>(Fixture.DESCRIPTION, old).read(own);
   }
 
   /** What is drawn goes with the style: a form that changes the style has none for the new one. */
   private static Fixture styled(Fixture fixture, Map<String, String> form) {
-    SegmentStyle style = SegmentStyle.of(form.getOrDefault("style", ""));
-    return fixture.shape() instanceof SegmentDigits digits && style != null
-        ? fixture.with(digits.styled(style))
+    Optional<SegmentStyle> style = SegmentStyle.of(form.getOrDefault("style", ""));
+    return fixture.shape() instanceof SegmentDigits digits && style.isPresent()
+        ? fixture.with(digits.styled(style.get()))
         : fixture;
   }
 
   @PostMapping("/copy")
   ModelAndView copy(
       @PathVariable UUID id, @RequestParam int base, @RequestParam("picked") String picked) {
-    Gadget now = desk.open(id).plan().gadget();
+    Gadget now = pages.open(id).plan().gadget();
     List<Fixture> copies = new ArrayList<>();
     Gadget growing = now;
     LayoutPlan.Box box = LayoutPlan.boxOf(LayoutPage.picked(now, picked));
     for (Fixture old : LayoutPage.picked(now, picked)) {
       Fixture copy =
           old.movedBy(0, Math.rint(box.heightMm() + GAP_MM))
-              .renamed(growing.freeId("f"), shortened(old.name() + " copy"));
+              .renamed(growing.freeId("f"), TextRules.shortened(old.name() + " copy"));
       copies.add(copy);
-      growing = growing.withFixture(copy);
+      growing = growing.with(copy);
     }
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         copies.size() == 1 ? "Copied a fixture" : "Copied fixtures",
@@ -145,14 +141,10 @@ class LayoutController {
         "layout?fixture=" + String.join(",", copies.stream().map(Fixture::id).toList()));
   }
 
-  static String shortened(String name) {
-    return name.length() > Text.NAME ? name.substring(0, Text.NAME) : name;
-  }
-
   @PostMapping("/remove")
   ModelAndView remove(
       @PathVariable UUID id, @RequestParam int base, @RequestParam("picked") String picked) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Removed " + LayoutPage.ids(picked).size() + " of the fixtures",
@@ -172,12 +164,12 @@ class LayoutController {
       @RequestParam int base,
       @RequestParam String picked,
       @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Changed enclosure, diffuser or wire",
-        g -> g.withSite(SiteForm.read(g, form)),
-        "layout?fixture=" + picked + "#site",
+        g -> g.with(SiteForm.read(g, form)),
+        "layout?fixture=" + ProjectPages.inQuery(picked) + "#site",
         form,
         typed -> page.page(id, picked, LayoutPage.Part.SITE, typed));
   }

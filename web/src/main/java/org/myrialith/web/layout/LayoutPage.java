@@ -1,37 +1,43 @@
 package org.myrialith.web.layout;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Arrangement;
 import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Mount;
+import org.myrialith.layout.Shape;
+import org.myrialith.layout.ShapeKinds;
+import org.myrialith.layout.Site;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.OwnParts;
 import org.myrialith.web.store.Projects;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Makes the layout page. */
 @Component
 class LayoutPage {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final OwnParts parts;
 
-  LayoutPage(Desk desk, OwnParts parts) {
-    this.desk = desk;
+  LayoutPage(ProjectPages pages, OwnParts parts) {
+    this.pages = pages;
     this.parts = parts;
   }
 
@@ -85,48 +91,75 @@ class LayoutPage {
 
   /** Returns the page with what was typed in one of its forms and refused. */
   ModelAndView page(UUID id, String picked, Part part, FormValues typed) {
-    Projects.Opened opened = desk.open(id);
+    Projects.Opened opened = pages.open(id);
     GadgetPlan plan = opened.plan();
     Gadget gadget = plan.gadget();
     List<Fixture> fixtures = picked(gadget, picked);
-    ModelAndView page = desk.page(opened, Step.LAYOUT);
-    page.addObject("drawing", Drawing.of(plan.layout(), gadget.site().enclosure()));
+    Site site = gadget.layout().site();
+    ModelAndView page = pages.page(opened, Step.LAYOUT);
+    page.addObject("drawing", Drawing.of(plan.layout(), plan.wiring().lines(), site.enclosure()));
     page.addObject("tabs", tabs(gadget, fixtures));
     page.addObject("pickedIds", String.join(",", fixtures.stream().map(Fixture::id).toList()));
     page.addObject("several", fixtures.size() > 1);
     Fixture one = fixtures.isEmpty() ? null : fixtures.get(0);
     page.addObject("picked", one);
-    page.addObject("kinds", KindNames.ALL);
+    page.addObject("kinds", kinds());
     if (one != null) {
-      ObjectNode node = GadgetJson.write(one);
-      FormValues form = part == Part.FIXTURE ? typed : ShapeText.form(node);
+      PartForm<Fixture> whole = new PartForm<>(Fixture.DESCRIPTION, one);
+      FormValues form = part == Part.FIXTURE ? typed : whole.shown();
       page.addObject("form", form);
-      page.addObject("slots", ShapeSlots.of(node.get("kind").stringValue(), form));
+      page.addObject("slots", shapeForm(one).slots(form));
+      page.addObject("mountSlots", mountSlots(one, form));
       page.addObject("classes", classes(gadget));
     }
-    page.addObject("siteForm", part == Part.SITE ? typed : SiteForm.of(gadget.site()));
-    page.addObject("outlineKept", gadget.site().enclosure() instanceof Enclosure.Outline);
+    page.addObject("siteForm", part == Part.SITE ? typed : SiteForm.of(site));
+    page.addObject("outlineKept", site.enclosure() instanceof Enclosure.Outline);
     page.addObject("arrangeForm", part == Part.ARRANGE ? typed : FormValues.of(Map.of()));
     page.addObject("groupForm", part == Part.GROUP ? typed : FormValues.of(Map.of()));
     page.addObject("opened", part == null ? "" : part.name());
     page.addObject("lines", Arrangement.Line.values());
-    page.addObject("groups", gadget.groups().stream().map(g -> group(gadget, g)).toList());
+    page.addObject("groups", gadget.layout().groups().stream().map(g -> group(gadget, g)).toList());
     page.addObject("leads", leads(plan));
-    page.addObject("turns", turns(gadget));
-    page.addObject("diffused", gadget.site().diffuserMm() > 0 && one != null);
+    page.addObject("turns", turns(plan));
+    page.addObject("diffused", site.diffuserMm() > 0 && one != null);
     return page;
   }
 
-  /** The fixtures on the data line in their order. */
-  private static List<Turn> turns(Gadget gadget) {
+  private static Map<String, String> kinds() {
+    Map<String, String> titles = new LinkedHashMap<>();
+    ShapeKinds.ALL.kinds().forEach(kind -> titles.put(kind.key(), kind.title()));
+    return titles;
+  }
+
+  /** The fields that only its kind has. */
+  private static PartForm<Shape> shapeForm(Fixture fixture) {
+    return new PartForm<>(ShapeKinds.ALL, fixture.shape());
+  }
+
+  /** How it is put up; its class is chosen from a list of its own. */
+  private static List<PartForm.Slot> mountSlots(Fixture fixture, FormValues form) {
+    return new PartForm<>(Mount.DESCRIPTION, fixture.mount())
+        .slots(form).stream().filter(slot -> !slot.name().equals("emitter")).toList();
+  }
+
+  /** The fixtures of each circuit in their order. */
+  private static List<Turn> turns(GadgetPlan plan) {
     List<Turn> turns = new ArrayList<>();
-    int first = 0;
-    for (String id : gadget.chain().map(OneWirePixels::fixtures).orElse(List.of())) {
-      Fixture fixture = gadget.fixture(id).orElseThrow();
-      int last = first + fixture.count() - 1;
-      turns.add(
-          new Turn(turns.size() + 1, id, fixture.name(), first, last, fixture.mount().reversed()));
-      first = last + 1;
+    boolean several = plan.wiring().plans().size() > 1;
+    for (CircuitPlan circuit : plan.wiring().plans()) {
+      int place = 1;
+      for (Fixture fixture : circuit.fixtures()) {
+        int first = circuit.firstEmitter(fixture.id());
+        String name = several ? circuit.circuit().name() + ": " + fixture.name() : fixture.name();
+        turns.add(
+            new Turn(
+                place++,
+                fixture.id(),
+                name,
+                first,
+                first + fixture.count() - 1,
+                fixture.mount().reversed()));
+      }
     }
     return turns;
   }
@@ -173,18 +206,18 @@ class LayoutPage {
   }
 
   private static List<String> leads(GadgetPlan plan) {
-    double factor = 1 + plan.gadget().site().slackPercent() / 100.0;
-    return plan.layout().leads().stream()
+    return plan.wiring().lines().stream()
+        .flatMap(line -> LayoutPlan.leads(line).stream())
         .limit(40)
         .map(
             l ->
-                "%s %d to %s %d: %s"
-                    .formatted(
-                        plan.layout().fixtureOf(l.from()).name(),
-                        l.from().index(),
-                        plan.layout().fixtureOf(l.to()).name(),
-                        l.to().index(),
-                        Quantity.text(l.straightMm() * factor, "mm")))
+                phrase(
+                    "%s %d to %s %d: %s",
+                    plan.layout().fixtureOf(l.from()).name(),
+                    l.from().index(),
+                    plan.layout().fixtureOf(l.to()).name(),
+                    l.to().index(),
+                    Quantity.text(plan.gadget().layout().site().leadMm(l.straightMm()), "mm")))
         .toList();
   }
 }

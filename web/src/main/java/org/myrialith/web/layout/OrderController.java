@@ -2,11 +2,12 @@ package org.myrialith.web.layout;
 
 import java.util.Map;
 import java.util.UUID;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.describe.TypedNumber;
+import org.myrialith.drive.Circuit;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,11 +20,11 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/gadgets/{id}/layout/order")
 class OrderController {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final LayoutPage page;
 
-  OrderController(Desk desk, LayoutPage page) {
-    this.desk = desk;
+  OrderController(ProjectPages pages, LayoutPage page) {
+    this.pages = pages;
     this.page = page;
   }
 
@@ -35,30 +36,28 @@ class OrderController {
       @RequestParam(defaultValue = "") String place,
       @RequestParam(defaultValue = "") String by,
       @RequestParam(defaultValue = "") String picked) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         by.equals("reverse") ? "Reversed the data" : "Changed the order of the data line",
         g -> changed(g, fixture, place, by),
-        "layout?fixture=" + picked,
+        "layout?fixture=" + ProjectPages.inQuery(picked),
         errors -> page.page(id, picked).addObject("typedTurn", Map.of(fixture, place)));
   }
 
   private static Gadget changed(Gadget gadget, String id, String place, String by) {
     Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
-    OneWirePixels line = gadget.chain().orElseThrow(NotThereException::new);
+    Circuit line = gadget.circuits().of(fixture).orElseThrow(NotThereException::new);
     return switch (by) {
-      case "reverse" -> gadget.withFixture(fixture.with(fixture.mount().backwards()));
-      case "earlier" -> gadget.withChain(line.moved(id, -1));
-      case "later" -> gadget.withChain(line.moved(id, 1));
-      default -> gadget.withChain(line.with(id, whole(place)));
+      case "reverse" -> gadget.with(fixture.with(fixture.mount().backwards()));
+      case "earlier" -> gadget.with(line.moved(id, -1));
+      case "later" -> gadget.with(line.moved(id, 1));
+      default -> gadget.with(line.with(id, whole(place)));
     };
   }
 
   private static int whole(String place) {
-    if (!place.strip().matches("\\d{1,6}")) {
-      throw new InputException("place", place, "a whole number from 1");
-    }
-    return Integer.parseInt(place.strip());
+    return TypedNumber.whole(place)
+        .orElseThrow(() -> new InputException("place", place, "a whole number from 1"));
   }
 }

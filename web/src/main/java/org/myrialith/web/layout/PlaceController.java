@@ -1,12 +1,14 @@
 package org.myrialith.web.layout;
 
+import java.util.Map;
 import java.util.UUID;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.HandPlacing;
-import org.myrialith.layout.Loose;
+import org.myrialith.layout.LooseEmitters;
 import org.myrialith.layout.Point;
-import org.myrialith.web.desk.Desk;
+import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,15 +17,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** Loose emitters set on the drawing: among those that are picked, else the first of new ones. */
+/**
+ * LooseEmitters emitters set on the drawing: among those that are picked, else the first of new
+ * ones.
+ */
 @Controller
 @RequestMapping("/gadgets/{id}/layout/place")
 class PlaceController {
-  private final Desk desk;
+  private final ProjectPages pages;
   private final LayoutPage page;
 
-  PlaceController(Desk desk, LayoutPage page) {
-    this.desk = desk;
+  PlaceController(ProjectPages pages, LayoutPage page) {
+    this.pages = pages;
     this.page = page;
   }
 
@@ -32,30 +37,36 @@ class PlaceController {
       @PathVariable UUID id,
       @RequestParam int base,
       @RequestParam(defaultValue = "") String picked,
-      @RequestParam double x,
-      @RequestParam double y,
-      @RequestParam(required = false) Double fromX,
-      @RequestParam(required = false) Double fromY) {
-    Gadget now = desk.open(id).plan().gadget();
+      @RequestParam Map<String, String> form) {
+    Gadget now = pages.open(id).plan().gadget();
     String fixture =
         now.fixture(picked).filter(PlaceController::loose).isPresent() ? picked : now.freeId("f");
-    Point at = new Point(x, y);
-    boolean moves = fixture.equals(picked) && fromX != null && fromY != null;
-    return desk.edit(
+    boolean moves =
+        fixture.equals(picked)
+            && !form.getOrDefault("fromX", "").isBlank()
+            && !form.getOrDefault("fromY", "").isBlank();
+    return pages.edit(
         id,
         base,
         moves ? "Moved an emitter" : "Placed an emitter",
         g ->
-            g.withFixture(
+            g.with(
                 moves
-                    ? placing(g, fixture).moved(new Point(fromX, fromY), at)
-                    : with(g, fixture, at)),
+                    ? placing(g, fixture)
+                        .moved(point(form, "fromX", "fromY"), point(form, "x", "y"))
+                    : with(g, fixture, point(form, "x", "y"))),
         "layout?fixture=" + fixture,
         errors -> page.page(id, picked));
   }
 
+  private static Point point(Map<String, String> form, String x, String y) {
+    return new Point(
+        TypedNumber.require(x, form.getOrDefault(x, ""), Fixture.PLACE),
+        TypedNumber.require(y, form.getOrDefault(y, ""), Fixture.PLACE));
+  }
+
   private static boolean loose(Fixture fixture) {
-    return fixture.shape() instanceof Loose;
+    return fixture.shape() instanceof LooseEmitters;
   }
 
   private static HandPlacing placing(Gadget gadget, String fixture) {
@@ -66,6 +77,7 @@ class PlaceController {
     if (gadget.fixture(fixture).isPresent()) {
       return placing(gadget, fixture).with(at);
     }
-    return HandPlacing.first(fixture, "Loose emitters " + (gadget.fixtures().size() + 1), at);
+    return HandPlacing.first(
+        fixture, "LooseEmitters emitters " + (gadget.fixtures().size() + 1), at);
   }
 }

@@ -4,36 +4,32 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
+import org.myrialith.layout.EnclosureKinds;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Site;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The form of the site: enclosure, diffuser, slack and rolls. */
 final class SiteForm {
-  /** Fields that each kind of enclosure has. */
-  private static final Map<String, List<String>> FIELDS =
-      Map.of(
-          "none", List.of(),
-          "rectangle", List.of("xMm", "yMm", "widthMm", "heightMm"),
-          "box", List.of("xMm", "yMm", "widthMm", "heightMm", "depthMm"),
-          "circle", List.of("xMm", "yMm", "radiusMm"),
-          "outline", List.of());
-
   private static final double ROOM_MM = 20;
   private static final double USUAL_DEPTH_MM = 60;
 
   private SiteForm() {}
 
   static FormValues of(Site site) {
-    ObjectNode node = GadgetJson.write(site);
-    Map<String, String> values = new HashMap<>(ShapeText.form(node).values());
-    ObjectNode enclosure = (ObjectNode) node.get("enclosure");
-    ShapeText.form(enclosure).values().forEach((k, v) -> values.put("in-" + k, v));
+    Map<String, String> values =
+        new HashMap<>(new PartForm<>(Site.DESCRIPTION, site).shown().values());
+    new PartForm<>(EnclosureKinds.ALL, site.enclosure())
+        .shown()
+        .values()
+        .forEach((k, v) -> values.put("in-" + k, v));
     return FormValues.of(values);
   }
 
@@ -44,22 +40,43 @@ final class SiteForm {
    * @throws InputException with every error, fields of the enclosure named as in the form
    */
   static Site read(Gadget gadget, Map<String, String> form) {
-    Site old = gadget.site();
-    ObjectNode node = FormValues.over(GadgetJson.write(old), form);
+    Site old = gadget.layout().site();
+    ObjectNode node = new PartForm<>(Site.DESCRIPTION, old).typed(form);
     String kind = form.getOrDefault("in-kind", "none");
-    if (!kind.equals("outline") || !node.get("enclosure").get("kind").asString().equals(kind)) {
-      ObjectNode enclosure = node.putObject("enclosure").put("kind", kind);
-      for (String field : FIELDS.getOrDefault(kind, List.of())) {
-        String typed = form.getOrDefault("in-" + field, usual(gadget, kind, field));
-        FormValues.putNumber(enclosure, field, typed);
-      }
+    String was = EnclosureKinds.ALL.kindOf(old.enclosure()).key();
+    if (kind.equals(was)) {
+      Map<String, String> own = new HashMap<>();
+      form.forEach((k, v) -> own.put(k.replaceFirst("^in-", ""), v));
+      own.remove("points");
+      node.set("enclosure", new PartForm<>(EnclosureKinds.ALL, old.enclosure()).typed(own));
+    } else {
+      node.set("enclosure", fresh(gadget, kind, form));
     }
     return site(node);
   }
 
+  private static ObjectNode fresh(Gadget gadget, String kind, Map<String, String> form) {
+    ObjectNode enclosure = JsonNodeFactory.instance.objectNode().put("kind", kind);
+    EnclosureKinds.ALL
+        .kind(kind)
+        .filter(k -> !kind.equals("outline"))
+        .ifPresent(
+            k ->
+                k.description()
+                    .fields(k.usual())
+                    .forEach(
+                        field ->
+                            TypedNumber.put(
+                                enclosure,
+                                field.name(),
+                                form.getOrDefault(
+                                    "in-" + field.name(), usual(gadget, kind, field.name())))));
+    return enclosure;
+  }
+
   /** An enclosure that was just chosen starts round everything that is there. */
   private static String usual(Gadget gadget, String kind, String field) {
-    LayoutPlan.Box box = LayoutPlan.of(gadget.fixtures(), List.of()).extent();
+    LayoutPlan.Box box = LayoutPlan.of(gadget.fixtures()).extent();
     boolean round = kind.equals("circle");
     double value =
         switch (field) {
@@ -75,7 +92,7 @@ final class SiteForm {
 
   private static Site site(ObjectNode node) {
     try {
-      return GadgetJson.site(node);
+      return Site.DESCRIPTION.read(node);
     } catch (InputException e) {
       List<InputError> errors = new ArrayList<>();
       e.errors()

@@ -1,25 +1,21 @@
 package org.myrialith.web.layout;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import javax.imageio.ImageIO;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Diffusion;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Spot;
+import org.myrialith.layout.Pose;
+import org.myrialith.web.pages.ComputedAnswers;
+import org.myrialith.web.pages.Png;
 import org.myrialith.web.store.Projects;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,20 +23,20 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 
 /** What the layout looks like: in space, and through its diffuser. */
 @RestController
 @RequestMapping("/gadgets/{id}/r/{revision}")
 class SpaceController {
-  private static final CacheControl FOR_EVER =
-      CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable();
-
   private static final int DIFFUSED_WIDTH = 640;
 
   private final Projects projects;
+  private final ComputedAnswers answers;
 
-  SpaceController(Projects projects) {
+  SpaceController(Projects projects, ComputedAnswers answers) {
     this.projects = projects;
+    this.answers = answers;
   }
 
   /**
@@ -56,8 +52,13 @@ class SpaceController {
   ResponseEntity<Space> space(
       @PathVariable UUID id,
       @PathVariable int revision,
-      @RequestParam(defaultValue = "") String only) {
+      @RequestParam(defaultValue = "") String only,
+      WebRequest request) {
     GadgetPlan plan = projects.plan(id, revision);
+    return answers.of(request, id, revision, () -> space(plan, only));
+  }
+
+  private static Space space(GadgetPlan plan, String only) {
     List<Fixture> wanted =
         only.isEmpty() ? plan.gadget().fixtures() : LayoutPage.picked(plan.gadget(), only);
     Set<String> ids = wanted.stream().map(Fixture::id).collect(Collectors.toSet());
@@ -68,7 +69,7 @@ class SpaceController {
     double[] emitters = new double[seen.size() * 6];
     int at = 0;
     for (Emitter emitter : seen) {
-      Spot spot = emitter.spot();
+      Pose spot = emitter.pose();
       emitters[at++] = spot.xMm();
       emitters[at++] = spot.yMm();
       emitters[at++] = spot.zMm();
@@ -82,10 +83,10 @@ class SpaceController {
             .flatMap(List::stream)
             .map(SpaceController::corners)
             .toList();
-    return ResponseEntity.ok().cacheControl(FOR_EVER).body(new Space(emitters, lines));
+    return new Space(emitters, lines);
   }
 
-  private static double[] corners(List<Spot> line) {
+  private static double[] corners(List<Pose> line) {
     return line.stream()
         .flatMapToDouble(s -> Arrays.stream(new double[] {s.xMm(), s.yMm(), s.zMm()}))
         .toArray();
@@ -95,12 +96,17 @@ class SpaceController {
    * Returns the front through its diffuser: the first moment of the show, white when it is dark.
    */
   @GetMapping(path = "/diffused.png", produces = MediaType.IMAGE_PNG_VALUE)
-  ResponseEntity<byte[]> diffused(@PathVariable UUID id, @PathVariable int revision) {
+  ResponseEntity<byte[]> diffused(
+      @PathVariable UUID id, @PathVariable int revision, WebRequest request) {
     GadgetPlan plan = projects.plan(id, revision);
-    double gap = plan.gadget().site().diffuserMm();
+    double gap = plan.gadget().layout().site().diffuserMm();
     if (!(gap > 0) || plan.layout().emitters().isEmpty()) {
       throw new InputException("diffuserMm", gap, "a distance above 0, and something that lights");
     }
+    return answers.of(request, id, revision, () -> diffused(plan, gap));
+  }
+
+  private static byte[] diffused(GadgetPlan plan, double gap) {
     Diffusion.View view = Diffusion.view(plan.layout(), light(plan), gap, DIFFUSED_WIDTH);
     BufferedImage image =
         new BufferedImage(view.width(), view.height(), BufferedImage.TYPE_INT_RGB);
@@ -112,7 +118,7 @@ class SpaceController {
       }
       image.setRGB(i % view.width(), i / view.width(), rgb);
     }
-    return ResponseEntity.ok().cacheControl(FOR_EVER).body(png(image));
+    return Png.bytes(image);
   }
 
   private static float[] light(GadgetPlan plan) {
@@ -129,15 +135,5 @@ class SpaceController {
       light[i] = emitters.get(i / 3).dark() ? 0 : (float) shown;
     }
     return light;
-  }
-
-  private static byte[] png(BufferedImage image) {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try {
-      ImageIO.write(image, "png", bytes);
-    } catch (IOException e) {
-      throw new UncheckedIOException("writing to memory", e);
-    }
-    return bytes.toByteArray();
   }
 }

@@ -8,9 +8,10 @@ import org.myrialith.build.Template;
 import org.myrialith.build.TemplateDxf;
 import org.myrialith.build.TemplatePdf;
 import org.myrialith.build.TemplateSvg;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.web.desk.TakenFile;
+import org.myrialith.web.pages.TakenFile;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -42,14 +43,7 @@ class TakeAwayController {
   }
 
   private static EmitterMap map(GadgetPlan plan) {
-    return new EmitterMap(
-        plan.layout(),
-        fixture ->
-            plan.gadget().circuits().stream()
-                .filter(c -> c.fixtures().contains(fixture.id()))
-                .map(c -> c.id())
-                .findFirst()
-                .orElse(""));
+    return new EmitterMap(plan.layout(), plan.wiring());
   }
 
   @GetMapping("/pick-and-place.csv")
@@ -59,7 +53,7 @@ class TakeAwayController {
         plan,
         "-pick-and-place.csv",
         "text/csv;charset=UTF-8",
-        map(plan).pickAndPlace(fixture -> plan.gadget().emitterOf(fixture).name()));
+        map(plan).pickAndPlace(fixture -> plan.gadget().layout().emitterOf(fixture).name()));
   }
 
   @GetMapping("/template.dxf")
@@ -95,10 +89,8 @@ class TakeAwayController {
       @RequestParam(defaultValue = "5") String hole,
       @RequestParam(defaultValue = "a4") String paper) {
     GadgetPlan plan = projects.plan(id, revision);
-    Paper chosen = Paper.of(paper);
-    if (chosen == null) {
-      throw new InputException("paper", paper, "a4, a3 or letter");
-    }
+    Paper chosen =
+        Paper.of(paper).orElseThrow(() -> new InputException("paper", paper, "a4, a3 or letter"));
     Template template = new Template(plan.layout(), millimetres(hole), chosen);
     return TakenFile.of(
         plan,
@@ -108,11 +100,7 @@ class TakeAwayController {
   }
 
   private static double millimetres(String text) {
-    try {
-      return Double.parseDouble(text.strip().replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new InputException("hole", text, Template.HOLE.allowed());
-    }
+    return TypedNumber.require("hole", text, Template.HOLE);
   }
 
   private static ResponseEntity<byte[]> text(

@@ -1,17 +1,19 @@
 package org.myrialith.web.power;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Show;
 import org.myrialith.power.PowerPlan;
+import org.myrialith.web.pages.RoundStep;
 
 /**
  * The current over the show, drawn for SVG.
  *
- * @param area filled outline of the current, as asked
+ * @param area filled outline of the current, as sent
  * @param over parts of it beyond the budget, one bar each
  * @param lines of the supply
  * @param above what lies off the top, empty when nothing does
@@ -58,9 +60,18 @@ record PowerChart(
 
     Pen(PowerPlan plan) {
       this.plan = plan;
-      this.length = Math.max(1, plan.show().lengthMillis());
+      this.length = Math.max(1, listedMillis(plan.show()));
       double highest = Math.max(plan.peakAmps(), plan.supply().map(s -> s.amps()).orElse(0.0));
       this.top = Math.max(0.01, highest * HEAD);
+    }
+
+    /** A long show is drawn as far as its moments are listed. */
+    private static long listedMillis(Show show) {
+      if (show.listed() || show.moments().isEmpty()) {
+        return show.lengthMillis();
+      }
+      Show.Moment last = show.moments().get(show.moments().size() - 1);
+      return last.startMillis() + last.holdMillis();
     }
 
     private double x(double millis) {
@@ -102,24 +113,22 @@ record PowerChart(
     }
 
     private String area() {
-      StringBuilder path = new StringBuilder("M%d %.1f".formatted(LEFT, y(0)));
+      StringBuilder path = new StringBuilder(phrase("M%d %.1f", LEFT, y(0)));
       List<Show.Moment> moments = plan.show().moments();
       for (int i = 0; i < moments.size(); i++) {
-        double y = y(plan.currents().get(i));
+        double y = y(plan.sentAmps(i));
         double from = x(moments.get(i).startMillis());
         double to = x(moments.get(i).startMillis() + moments.get(i).holdMillis());
-        path.append(String.format(Locale.ROOT, "L%.1f %.1fL%.1f %.1f", from, y, to, y));
+        path.append(phrase("L%.1f %.1fL%.1f %.1f", from, y, to, y));
       }
-      return path.append(
-              String.format(Locale.ROOT, "L%.1f %.1fZ", x(plan.show().lengthMillis()), y(0)))
-          .toString();
+      return path.append(phrase("L%.1f %.1fZ", x(listedMillis(plan.show())), y(0))).toString();
     }
 
     private List<Bar> over() {
       List<Bar> bars = new ArrayList<>();
       List<Show.Moment> moments = plan.show().moments();
       for (int i = 0; i < moments.size(); i++) {
-        double amps = plan.currents().get(i);
+        double amps = plan.sentAmps(i);
         Verdict verdict = plan.judge(amps);
         if (verdict == Verdict.TIGHT || verdict == Verdict.BREAKS) {
           double floor = y(plan.budgetAmps().orElseThrow());
@@ -137,8 +146,8 @@ record PowerChart(
     }
 
     private Mark peak() {
-      int at = plan.peakMoment();
-      if (at < 0) {
+      int at = (int) plan.peakMoment();
+      if (at < 0 || at >= plan.show().moments().size()) {
         return null;
       }
       Show.Moment moment = plan.show().moments().get(at);
@@ -146,12 +155,12 @@ record PowerChart(
       return new Mark(
           x,
           y(plan.peakAmps()),
-          "moment %d: %s".formatted(at + 1, Quantity.text(plan.peakAmps(), "A")),
+          phrase("moment %d: %s", at + 1, Quantity.text(plan.peakAmps(), "A")),
           x > WIDTH * 0.7);
     }
 
     private List<Tick> times() {
-      double step = round(length / 1000 / 6);
+      double step = RoundStep.atLeast(length / 1000 / 6);
       List<Tick> ticks = new ArrayList<>();
       for (double second = 0; second * 1000 <= length; second += step) {
         ticks.add(new Tick(x(second * 1000), Quantity.number(second) + " s"));
@@ -160,23 +169,12 @@ record PowerChart(
     }
 
     private List<Tick> amps() {
-      double step = round(top / 5);
+      double step = RoundStep.atLeast(top / 5);
       List<Tick> ticks = new ArrayList<>();
       for (int i = 0; i * step <= top; i++) {
         ticks.add(new Tick(y(i * step), Quantity.number(i * step) + " A"));
       }
       return ticks;
-    }
-
-    /** Returns 1, 2 or 5 times a power of ten, not less than {@code value}. */
-    private static double round(double value) {
-      double power = Math.pow(10, Math.floor(Math.log10(value)));
-      for (double step : new double[] {1, 2, 5}) {
-        if (value <= step * power * 1.0001) {
-          return step * power;
-        }
-      }
-      return 10 * power;
     }
   }
 }

@@ -1,16 +1,20 @@
 package org.myrialith.web.power;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
-import org.myrialith.power.School;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.power.PlanningBasis;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+import org.myrialith.web.pages.ProjectPages;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,10 +27,10 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/gadgets/{id}/power")
 class PowerController {
-  private final Desk desk;
+  private final ProjectPages pages;
 
-  PowerController(Desk desk) {
-    this.desk = desk;
+  PowerController(ProjectPages pages) {
+    this.pages = pages;
   }
 
   @GetMapping
@@ -35,14 +39,16 @@ class PowerController {
   }
 
   private ModelAndView page(UUID id, FormValues typed) {
-    var opened = desk.open(id);
+    var opened = pages.open(id);
     Gadget gadget = opened.plan().gadget();
-    ModelAndView page = desk.page(opened, Step.POWER);
+    ModelAndView page = pages.page(opened, Step.POWER);
     Map<String, String> values =
-        new HashMap<>(FormValues.of(GadgetJson.write(gadget.power())).values());
-    gadget.chain().ifPresent(c -> values.putAll(FormValues.of(GadgetJson.write(c)).values()));
+        new HashMap<>(new PartForm<>(PowerSettings.DESCRIPTION, gadget.power()).shown().values());
+    Optional<Circuit> line = onlyLine(gadget);
+    line.ifPresent(c -> values.putAll(new PartForm<>(CircuitKinds.ALL, c).shown().values()));
+    page.addObject("oneLine", line.isPresent());
     page.addObject("form", typed != null ? typed : FormValues.of(values));
-    page.addObject("schools", School.values());
+    page.addObject("schools", PlanningBasis.values());
     page.addObject("power", opened.plan().power());
     page.addObject("chart", PowerChart.of(opened.plan().power()));
     return page;
@@ -51,7 +57,7 @@ class PowerController {
   @PostMapping
   ModelAndView save(
       @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
-    return desk.edit(
+    return pages.edit(
         id,
         base,
         "Changed how current is planned",
@@ -61,15 +67,21 @@ class PowerController {
         typed -> page(id, typed));
   }
 
+  /**
+   * Currents of pixels are asked here as long as there is one line; else each circuit has its own.
+   */
+  private static Optional<Circuit> onlyLine(Gadget gadget) {
+    List<Circuit> all = gadget.circuits().circuits();
+    return all.size() == 1 ? Optional.of(all.get(0)) : Optional.empty();
+  }
+
   private static Gadget changed(Gadget gadget, Map<String, String> form) {
     Gadget planned =
-        gadget.withPower(GadgetJson.power(FormValues.over(GadgetJson.write(gadget.power()), form)));
-    if (gadget.chain().isEmpty()) {
-      return planned;
-    }
-    OneWirePixels chain = gadget.chain().get();
+        gadget.with(new PartForm<>(PowerSettings.DESCRIPTION, gadget.power()).read(form));
     Map<String, String> pixel = new HashMap<>(form);
     pixel.keySet().retainAll(Set.of("channelMilliamps", "idleMilliamps"));
-    return planned.withChain(GadgetJson.circuit(FormValues.over(GadgetJson.write(chain), pixel)));
+    return onlyLine(gadget)
+        .map(line -> planned.with(new PartForm<>(CircuitKinds.ALL, line).read(pixel)))
+        .orElse(planned);
   }
 }

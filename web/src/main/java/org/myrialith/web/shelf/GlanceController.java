@@ -5,22 +5,20 @@ import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.Ellipse2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
-import javax.imageio.ImageIO;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.web.pages.ComputedAnswers;
+import org.myrialith.web.pages.Png;
 import org.myrialith.web.store.Projects;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.context.request.WebRequest;
 
 /** A small picture of a gadget as it looks lit. */
 @Controller
@@ -32,20 +30,18 @@ class GlanceController {
   private static final int UNLIT = 0x2a3238;
 
   private final Projects projects;
+  private final ComputedAnswers answers;
 
-  GlanceController(Projects projects) {
+  GlanceController(Projects projects, ComputedAnswers answers) {
     this.projects = projects;
+    this.answers = answers;
   }
 
   @GetMapping(path = "/gadgets/{id}/r/{revision}/glance.png", produces = MediaType.IMAGE_PNG_VALUE)
-  ResponseEntity<byte[]> glance(@PathVariable UUID id, @PathVariable int revision)
-      throws IOException {
-    BufferedImage image = draw(projects.plan(id, revision));
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return ResponseEntity.ok()
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
-        .body(out.toByteArray());
+  ResponseEntity<byte[]> glance(
+      @PathVariable UUID id, @PathVariable int revision, WebRequest request) {
+    GadgetPlan plan = projects.plan(id, revision);
+    return answers.of(request, id, revision, () -> Png.bytes(draw(plan)));
   }
 
   private static BufferedImage draw(GadgetPlan plan) {
@@ -70,13 +66,14 @@ class GlanceController {
                     * Math.sqrt(
                         (box.widthMm() + 1) * (box.heightMm() + 1) / Math.max(1, emitters.size()))
                     * scale));
-    int brightest = brightest(plan);
-    byte[] rgb = plan.seen(Math.max(0, brightest));
+    byte[] rgb = plan.seen((int) Math.max(0, plan.power().peakMoment()));
     for (int i = 0; i < emitters.size(); i++) {
       double x =
-          WIDTH / 2.0 + (emitters.get(i).place().xMm() - box.leftMm() - box.widthMm() / 2) * scale;
+          WIDTH / 2.0
+              + (emitters.get(i).position().xMm() - box.leftMm() - box.widthMm() / 2) * scale;
       double y =
-          HEIGHT / 2.0 + (emitters.get(i).place().yMm() - box.topMm() - box.heightMm() / 2) * scale;
+          HEIGHT / 2.0
+              + (emitters.get(i).position().yMm() - box.topMm() - box.heightMm() / 2) * scale;
       ink.setColor(lit(rgb, i));
       ink.fill(new Ellipse2D.Double(x - size / 2, y - size / 2, size, size));
     }
@@ -91,9 +88,5 @@ class GlanceController {
     int blue = rgb[emitter * 3 + 2] & 0xff;
     boolean seen = Math.max(red, Math.max(green, blue)) >= (UNLIT & 0xff);
     return seen ? new Color(red, green, blue) : new Color(UNLIT);
-  }
-
-  private static int brightest(GadgetPlan plan) {
-    return plan.power().peakMoment();
   }
 }

@@ -2,6 +2,7 @@ package org.myrialith.web.shelf;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -13,7 +14,9 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.web.desk.FormValues;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Project;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
@@ -28,6 +31,8 @@ import org.springframework.web.servlet.ModelAndView;
 /** All gadgets. */
 @Controller
 class ShelfController {
+  private static final long PATIENCE_NANOS = 1_500_000_000L;
+
   private final Projects projects;
 
   ShelfController(Projects projects) {
@@ -35,7 +40,7 @@ class ShelfController {
   }
 
   /** A gadget on the shelf. */
-  record Stone(
+  record Entry(
       UUID id,
       int revision,
       String title,
@@ -52,12 +57,36 @@ class ShelfController {
 
   private ModelAndView page(FormValues form) {
     ModelAndView page = new ModelAndView("shelf/page");
-    page.addObject("stones", projects.shelf().stream().map(this::stone).toList());
+    page.addObject("entries", entries());
     page.addObject("form", form);
     return page;
   }
 
-  private Stone stone(Project project) {
+  /** Those that are not worked out within a moment are shown without figures, as are bad ones. */
+  private List<Entry> entries() {
+    long end = System.nanoTime() + PATIENCE_NANOS;
+    List<Entry> all = new ArrayList<>();
+    for (Project project : projects.shelf()) {
+      boolean late = System.nanoTime() > end;
+      if (late && !projects.known(project.getId(), project.getHead())) {
+        all.add(bare(project, "Not worked out yet: open it to see."));
+        continue;
+      }
+      try {
+        all.add(worked(project));
+      } catch (InputException | NotThereException e) {
+        all.add(bare(project, "This version can't be read: " + e.getMessage()));
+      }
+    }
+    return all;
+  }
+
+  private static Entry bare(Project project, String says) {
+    return new Entry(
+        project.getId(), project.getHead(), project.getTitle(), Verdict.OPEN, "", "", "", says);
+  }
+
+  private Entry worked(Project project) {
     GadgetPlan plan = projects.plan(project.getId(), project.getHead());
     String says =
         plan.findings().stream()
@@ -65,14 +94,14 @@ class ShelfController {
             .map(f -> f.says())
             .findFirst()
             .orElse("Everything holds.");
-    return new Stone(
+    return new Entry(
         project.getId(),
         project.getHead(),
         project.getTitle(),
         plan.verdict(),
         plan.headline(Step.LAYOUT),
         plan.headline(Step.POWER),
-        plan.gadget().supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply"),
+        plan.gadget().brief().supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply"),
         says);
   }
 
@@ -80,7 +109,7 @@ class ShelfController {
   ModelAndView create(@RequestParam(defaultValue = "") String title) {
     try {
       UUID id = projects.create(Gadget.blank(title), "Started");
-      return new ModelAndView("redirect:/gadgets/" + id + "/brief");
+      return ProjectPages.redirect("/gadgets/" + id + "/brief");
     } catch (InputException e) {
       return refused(Map.of("title", title), e.errors());
     }
@@ -97,8 +126,8 @@ class ShelfController {
   ModelAndView bring(@RequestParam MultipartFile file) throws IOException {
     try {
       Gadget gadget = GadgetJson.read(new String(file.getBytes(), StandardCharsets.UTF_8));
-      return new ModelAndView(
-          "redirect:/gadgets/" + projects.create(gadget, "Brought from a file") + "/layout");
+      return ProjectPages.redirect(
+          "/gadgets/" + projects.create(gadget, "Brought from a file") + "/layout");
     } catch (InputException e) {
       return refused(Map.of(), e.errors());
     }

@@ -3,12 +3,10 @@ package org.myrialith.web.store;
 import java.time.Clock;
 import java.util.List;
 import org.myrialith.finding.InputException;
-import org.myrialith.gadget.GadgetJson;
 import org.myrialith.parts.EmitterClass;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Classes of emitters kept for all gadgets. */
 @Service
@@ -28,7 +26,7 @@ public class OwnParts {
   @Transactional(readOnly = true)
   public List<EmitterClass> emitters() {
     return table.findAllByOrderById().stream()
-        .map(part -> GadgetJson.emitter((ObjectNode) MAPPER.readTree(part.getData())))
+        .map(part -> EmitterClass.DESCRIPTION.read(MAPPER.readTree(part.getData())))
         .toList();
   }
 
@@ -42,12 +40,13 @@ public class OwnParts {
     if (table.count() >= MOST && !table.existsById(emitter.id())) {
       throw new InputException("parts", table.count() + " kept", "at most " + MOST);
     }
-    table.save(new OwnPart(emitter.id(), clock.instant(), GadgetJson.write(emitter).toString()));
+    String data = EmitterClass.DESCRIPTION.write(emitter).toString();
+    table.put(emitter.id(), clock.instant(), data);
   }
 
   /** Lets a class go; gadgets that use it have their own copy. */
   @Transactional
   public void drop(String id) {
-    table.deleteById(id);
+    table.drop(id);
   }
 }

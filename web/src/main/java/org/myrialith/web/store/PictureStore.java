@@ -4,10 +4,12 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.myrialith.frames.Picture;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
@@ -36,10 +38,15 @@ class PictureStore {
    * them.
    */
   void keep(Collection<Picture> pictures) {
+    if (pictures.isEmpty()) {
+      return;
+    }
     jdbc.query("select pg_advisory_xact_lock_shared(?)", row -> {}, SWEEP_LOCK);
+    // in one order, so that two saves of the same pictures never wait for each other
+    List<Picture> inOrder = pictures.stream().sorted(Comparator.comparing(Picture::hash)).toList();
     jdbc.batchUpdate(
         "insert into picture (hash, width, height, rgb) values (?, ?, ?, ?) on conflict do nothing",
-        pictures,
+        inOrder,
         BATCH,
         (statement, picture) -> {
           statement.setString(1, picture.hash());
@@ -73,10 +80,27 @@ class PictureStore {
     return Optional.ofNullable(find(List.of(hash)).get(hash));
   }
 
-  /** Deletes pictures that no revision uses any more. */
-  void sweep() {
+  /**
+   * Deletes those of some pictures that no revision uses any more. The whole is looked through
+   * once, whatever the number of pictures; nothing is looked at when there are none.
+   */
+  void sweep(Collection<String> hashes) {
+    if (hashes.isEmpty()) {
+      return;
+    }
     jdbc.query("select pg_advisory_xact_lock(?)", row -> {}, SWEEP_LOCK);
-    jdbc.update(
-        "delete from picture where hash not in (select jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' from revision)");
+    named.update(
+        "delete from picture p where p.hash = any(:hashes) and not exists (select 1 from"
+            + " (select distinct jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' as hash"
+            + " from revision) used where used.hash = p.hash)",
+        new MapSqlParameterSource("hashes", hashes.toArray(String[]::new)));
+  }
+
+  /** Returns the hashes of the pictures that a project uses. */
+  List<String> usedBy(UUID project) {
+    return jdbc.queryForList(
+        "select distinct jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' from revision where project_id = ?",
+        String.class,
+        project);
   }
 }

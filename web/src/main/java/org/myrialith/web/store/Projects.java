@@ -8,28 +8,28 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Opens, edits, undoes and compares projects. Holds no state but caches of what never changes. */
 @Service
 public class Projects {
-  /** Rough weight of plans kept in memory (bytes). */
-  private static final long KEPT_BYTES = 400L << 20;
+  /** Weight of plans kept in memory: a fifth of the heap. */
+  private static final long KEPT_BYTES = Runtime.getRuntime().maxMemory() / 5;
 
-  /** Pictures, levels, and what a plan takes besides. */
-  private static final int BYTES_PER_CELL = 8;
-
-  private static final int BASE_BYTES = 200_000;
   private static final Pattern PICTURE_HASH =
       Pattern.compile("\"picture\"\\s*:\\s*\"([0-9a-f]{64})\"");
 
@@ -37,22 +37,25 @@ public class Projects {
   private final RevisionTable revisions;
   private final PictureStore pictures;
   private final Clock clock;
+  private final TransactionTemplate transaction;
   private final Cache<Revision.Key, GadgetPlan> plans =
       Caffeine.newBuilder().maximumWeight(KEPT_BYTES).weigher(Projects::weight).build();
 
-  Projects(ProjectTable projects, RevisionTable revisions, PictureStore pictures, Clock clock) {
+  Projects(
+      ProjectTable projects,
+      RevisionTable revisions,
+      PictureStore pictures,
+      Clock clock,
+      TransactionTemplate transaction) {
     this.projects = projects;
     this.revisions = revisions;
     this.pictures = pictures;
     this.clock = clock;
+    this.transaction = transaction;
   }
 
   private static int weight(Revision.Key key, GadgetPlan plan) {
-    long cells =
-        plan.gadget().clips().stream()
-            .mapToLong(c -> (long) c.frames().size() * c.frames().get(0).picture().rgb().length / 3)
-            .sum();
-    return (int) Math.min(Integer.MAX_VALUE, BASE_BYTES + cells * BYTES_PER_CELL);
+    return (int) Math.min(Integer.MAX_VALUE, plan.weightBytes());
   }
 
   /**
@@ -95,6 +98,7 @@ public class Projects {
   public UUID create(Gadget gadget, String summary) {
     Project project =
         projects.saveAndFlush(new Project(UUID.randomUUID(), gadget.title(), clock.instant()));
+    pictures.keep(GadgetJson.pictures(gadget));
     int number = save(project, gadget, null, false, summary);
     project.standOn(number, gadget.title(), clock.instant());
     return project.getId();
@@ -102,9 +106,11 @@ public class Projects {
 
   private int save(Project project, Gadget gadget, Integer parent, boolean beside, String summary) {
     int number = project.nextNumber();
-    pictures.keep(GadgetJson.pictures(gadget));
     Revision.Key key = new Revision.Key(project.getId(), number);
-    String shortened = summary.length() > 200 ? summary.substring(0, 199) + "…" : summary;
+    String shortened =
+        summary.codePointCount(0, summary.length()) > 200
+            ? summary.substring(0, summary.offsetByCodePoints(0, 199)) + "…"
+            : summary;
     revisions.save(
         new Revision(
             key,
@@ -159,11 +165,21 @@ public class Projects {
    */
   @Transactional(readOnly = true)
   public GadgetPlan plan(UUID id, int revision) {
-    GadgetPlan known = plans.getIfPresent(new Revision.Key(id, revision));
-    return known != null
-        ? known
-        : plan(
-            revisions.findById(new Revision.Key(id, revision)).orElseThrow(NotThereException::new));
+    Revision.Key key = new Revision.Key(id, revision);
+    GadgetPlan known = plans.getIfPresent(key);
+    if (known == null) {
+      return plan(revisions.findById(key).orElseThrow(NotThereException::new));
+    }
+    if (revisions.there(key) == 0) {
+      plans.invalidate(key);
+      throw new NotThereException();
+    }
+    return known;
+  }
+
+  /** Returns whether the plan of a revision is worked out and kept. */
+  public boolean known(UUID id, int revision) {
+    return plans.getIfPresent(new Revision.Key(id, revision)) != null;
   }
 
   private GadgetPlan plan(Revision row) {
@@ -193,10 +209,25 @@ public class Projects {
    * @throws NotThereException if there is no such project or revision
    * @throws org.myrialith.finding.InputException if the edit can't be taken; nothing was saved
    */
-  @Transactional
   public Outcome edit(UUID id, int base, String summary, UnaryOperator<Gadget> edit) {
+    // what takes long, such as decoding images, is done before anything is locked
     Gadget from = plan(id, base).gadget();
     Gadget to = edit.apply(from);
+    Outcome outcome =
+        transaction.execute(status -> save(id, base, summary, from, to, newPictures(from, to)));
+    return Objects.requireNonNull(outcome);
+  }
+
+  /** Pictures that the revision before has not; those that it has are kept already. */
+  private static List<Picture> newPictures(Gadget from, Gadget to) {
+    Set<String> there =
+        GadgetJson.pictures(from).stream().map(Picture::hash).collect(Collectors.toSet());
+    return GadgetJson.pictures(to).stream().filter(p -> !there.contains(p.hash())).toList();
+  }
+
+  private Outcome save(
+      UUID id, int base, String summary, Gadget from, Gadget to, List<Picture> fresh) {
+    pictures.keep(fresh);
     Project project = projects.lock(id).orElseThrow(NotThereException::new);
     if (to.equals(from) && project.getHead() == base) {
       return new Outcome.Saved(base);
@@ -236,7 +267,6 @@ public class Projects {
   }
 
   /** Takes a revision that lies elsewhere as the new head, on top of the present one. */
-  @Transactional
   public Outcome take(UUID id, int base, int revision) {
     Gadget gadget = plan(id, revision).gadget();
     return edit(id, base, "Took revision " + revision, present -> gadget);
@@ -264,10 +294,16 @@ public class Projects {
   }
 
   /** Deletes a project with all its revisions. */
-  @Transactional
   public void delete(UUID id) {
-    projects.delete(projects.lock(id).orElseThrow(NotThereException::new));
-    projects.flush();
-    pictures.sweep();
+    List<String> hashes =
+        transaction.execute(
+            status -> {
+              Project project = projects.lock(id).orElseThrow(NotThereException::new);
+              List<String> used = pictures.usedBy(id);
+              projects.delete(project);
+              return used;
+            });
+    plans.asMap().keySet().removeIf(key -> key.projectId().equals(id));
+    transaction.executeWithoutResult(status -> pictures.sweep(hashes));
   }
 }

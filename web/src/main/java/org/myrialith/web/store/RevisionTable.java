@@ -8,6 +8,9 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface RevisionTable extends JpaRepository<Revision, Revision.Key> {
+  @Query("select count(r) from Revision r where r.key = :key")
+  int there(Revision.Key key);
+
   @Query(
       "select max(r.key.number) from Revision r where r.key.projectId = :project and r.parent = :parent and r.beside = false")
   Optional<Integer> newestChild(UUID project, int parent);

@@ -13,6 +13,7 @@ public class Upload {
   private String name;
   private Instant createdAt;
   private byte[] bytes;
+  private boolean taken;
 
   protected Upload() {}
 

@@ -25,12 +25,14 @@ public class Uploads {
   @Transactional
   public UUID keep(UUID project, String name, byte[] bytes) {
     table.deleteOlder(clock.instant().minus(KEPT));
-    String shown = name.replaceAll("\\p{Cntrl}", "");
+    String shown = name.replaceAll("[\\p{Cntrl}\\x{D800}-\\x{DFFF}]", "");
     Upload upload =
         new Upload(
             UUID.randomUUID(),
             project,
-            shown.length() > NAME ? shown.substring(0, NAME) : shown,
+            shown.codePointCount(0, shown.length()) > NAME
+                ? shown.substring(0, shown.offsetByCodePoints(0, NAME))
+                : shown,
             clock.instant(),
             bytes);
     return table.save(upload).getId();
@@ -42,9 +44,24 @@ public class Uploads {
     return table.findById(id).filter(u -> u.getProjectId().equals(project));
   }
 
+  /**
+   * Takes a file for good. Of two presses that come at once, one takes it; the other learns that it
+   * is taken, and has nothing to do.
+   */
+  @Transactional
+  public boolean take(UUID id) {
+    return table.take(id) == 1;
+  }
+
+  /** Gives a file back that could not be used after all. */
+  @Transactional
+  public void giveBack(UUID id) {
+    table.giveBack(id);
+  }
+
   /** Lets a file go. */
   @Transactional
   public void drop(UUID id) {
-    table.deleteById(id);
+    table.drop(id);
   }
 }

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.UUID;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.web.desk.Desk;
-import org.myrialith.web.desk.Sheet;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.pages.Sheet;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -22,11 +22,11 @@ import org.springframework.web.servlet.ModelAndView;
 @RequestMapping("/gadgets/{id}")
 class VersionsController {
   private final Projects projects;
-  private final Desk desk;
+  private final ProjectPages pages;
 
-  VersionsController(Projects projects, Desk desk) {
+  VersionsController(Projects projects, ProjectPages pages) {
     this.projects = projects;
-    this.desk = desk;
+    this.pages = pages;
   }
 
   /** One figure in two versions. */
@@ -34,17 +34,17 @@ class VersionsController {
 
   @PostMapping("/undo")
   ModelAndView undo(@PathVariable UUID id, @RequestParam int base, @RequestParam String here) {
-    return desk.onward(id, projects.undo(id, base), Sheet.page(here));
+    return pages.onward(id, projects.undo(id, base), Sheet.page(here));
   }
 
   @PostMapping("/redo")
   ModelAndView redo(@PathVariable UUID id, @RequestParam int base, @RequestParam String here) {
-    return desk.onward(id, projects.redo(id, base), Sheet.page(here));
+    return pages.onward(id, projects.redo(id, base), Sheet.page(here));
   }
 
   @GetMapping("/late/{kept}")
   ModelAndView late(@PathVariable UUID id, @PathVariable int kept) {
-    Projects.Opened head = desk.open(id);
+    Projects.Opened head = pages.open(id);
     ModelAndView page = new ModelAndView("versions/late", HttpStatus.CONFLICT);
     page.addObject("id", id);
     page.addObject("title", head.plan().gadget().title());
@@ -78,12 +78,12 @@ class VersionsController {
 
   @PostMapping("/take")
   ModelAndView take(@PathVariable UUID id, @RequestParam int base, @RequestParam int revision) {
-    return desk.onward(id, projects.take(id, base, revision), "layout");
+    return pages.onward(id, projects.take(id, base, revision), "layout");
   }
 
   @GetMapping("/history")
   ModelAndView history(@PathVariable UUID id) {
-    Projects.Opened head = desk.open(id);
+    Projects.Opened head = pages.open(id);
     ModelAndView page = new ModelAndView("versions/history");
     page.addObject("id", id);
     page.addObject("title", head.plan().gadget().title());

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
@@ -13,8 +12,12 @@ import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.LayoutPlan;
 
 class DrawingTest {
-  private static final Drawing LANTERN =
-      Drawing.of(GadgetPlan.of(DemoGadgets.tideLantern()).layout(), new Enclosure.Unbounded());
+  private static final Drawing LANTERN = drawn();
+
+  private static Drawing drawn() {
+    GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
+    return Drawing.of(plan.layout(), plan.wiring().lines(), new Enclosure.Unbounded());
+  }
 
   @Test
   void everyEmitterIsADotAndAStepOfTheWay() {
@@ -59,7 +62,9 @@ class DrawingTest {
   void nothingIsDrawnForNothing() {
     Drawing empty =
         Drawing.of(
-            LayoutPlan.of(Gadget.blank("Empty").fixtures(), List.of()), new Enclosure.Unbounded());
+            LayoutPlan.of(Gadget.blank("Empty").fixtures()),
+            java.util.List.of(),
+            new Enclosure.Unbounded());
     assertThat(empty.pieces()).isEmpty();
     assertThat(empty.viewBox()).doesNotContain("NaN", "Infinity");
   }

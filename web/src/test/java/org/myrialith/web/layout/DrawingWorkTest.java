@@ -15,7 +15,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Loose;
+import org.myrialith.layout.LooseEmitters;
 import org.myrialith.layout.Panel;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
@@ -124,14 +124,14 @@ class DrawingWorkTest {
         screen.onRevision(before + 1);
       }
       Fixture nest = stored(id, "f4");
-      assertThat(nest.shape()).isInstanceOf(Loose.class);
-      assertThat(nest.place(1).xMm()).isEqualTo(170);
+      assertThat(nest.shape()).isInstanceOf(LooseEmitters.class);
+      assertThat(nest.position(1).xMm()).isEqualTo(170);
       screen.drag(screen.at(170, 115), screen.at(190, 90));
       screen.onRevision(4);
       assertThat(stored(id, "f4").count()).isEqualTo(2);
-      assertThat(stored(id, "f4").place(1).xMm()).isEqualTo(190);
-      assertThat(stored(id, "f4").place(1).yMm()).isEqualTo(90);
-      assertThat(stored(id, "f4").place(0).xMm()).isEqualTo(150);
+      assertThat(stored(id, "f4").position(1).xMm()).isEqualTo(190);
+      assertThat(stored(id, "f4").position(1).yMm()).isEqualTo(90);
+      assertThat(stored(id, "f4").position(0).xMm()).isEqualTo(150);
     }
   }
 
@@ -205,11 +205,11 @@ class DrawingWorkTest {
     Gadget gadget = Gadget.blank("Crowd");
     for (int i = 1; i <= 12; i++) {
       gadget =
-          gadget.withFixture(
+          gadget.with(
               Fixture.of("f" + i, "A rather long name " + i, new Bar(2, 5, 0), 12 * i, i % 3 * 6));
     }
     String id =
-        application.bring(gadget.withFixture(Fixture.of("f13", "Far", new Bar(2, 5, 0), 900, 500)));
+        application.bring(gadget.with(Fixture.of("f13", "Far", new Bar(2, 5, 0), 900, 500)));
     try (Screen screen = open(id, "?fixture=f7")) {
       List<BoundingBox> shown =
           screen.page().locator(".names text:not(.crowded)").all().stream()
@@ -269,7 +269,7 @@ class DrawingWorkTest {
     Gadget wall = Gadget.blank("Wall");
     for (int i = 1; i <= 5; i++) {
       Panel panel = new Panel(50, 40, 10, 10, Corner.TOP_LEFT, false, true, 0);
-      wall = wall.withFixture(Fixture.of("f" + i, "Wall " + i, panel, 520 * i, 0));
+      wall = wall.with(Fixture.of("f" + i, "Wall " + i, panel, 520 * i, 0));
     }
     String id = application.bring(wall);
     try (Screen screen = open(id, "?fixture=f3")) {

@@ -28,8 +28,7 @@ class EmitterPagesTest {
 
   @Test
   void aClassIsChangedForOneGadgetAndChangesItsFindings() {
-    Gadget gadget =
-        Gadget.blank("Tight bar").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0)));
+    Gadget gadget = Gadget.blank("Tight bar").with(Fixture.of("f1", "Bar", new Bar(5, 6, 0)));
     String id = application.bring(gadget);
     try (Screen screen = Screen.open(address(id, ""))) {
       Page page = screen.page();
@@ -39,7 +38,7 @@ class EmitterPagesTest {
       screen.field("Package height").fill("7");
       screen.button("Save for this gadget").click();
       assertThat(page.locator("#reckonings")).containsText("4 pairs of emitters overlap");
-      assertThat(application.stored(id).emitters()).hasSize(1);
+      assertThat(application.stored(id).layout().emitters()).hasSize(1);
       screen.holdAccessible();
       screen.field("Viewing angle").fill("0");
       screen.button("Save for this gadget").click();
@@ -66,8 +65,7 @@ class EmitterPagesTest {
       assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
       // in another gadget
       String other =
-          application.bring(
-              Gadget.blank("Second").withFixture(Fixture.of("f1", "Bar", new Bar(5, 6, 0))));
+          application.bring(Gadget.blank("Second").with(Fixture.of("f1", "Bar", new Bar(5, 6, 0))));
       page.navigate(address(other, ""));
       screen
           .field("Emitter class")
@@ -76,14 +74,14 @@ class EmitterPagesTest {
                   .setLabel("Deep red, 3 mm, from the drawer"));
       assertThat(page.locator(".revision b")).hasText("2");
       Gadget stored = application.stored(other);
-      assertThat(stored.emitters()).hasSize(1);
-      assertThat(stored.emitters().get(0).kind()).isEqualTo(EmitterKind.SINGLE);
-      assertThat(stored.emitters().get(0).dies().get(0).forwardVolts()).isEqualTo(1.9);
+      assertThat(stored.layout().emitters()).hasSize(1);
+      assertThat(stored.layout().emitters().get(0).kind()).isEqualTo(EmitterKind.SINGLE);
+      assertThat(stored.layout().emitters().get(0).dies().get(0).forwardVolts()).isEqualTo(1.9);
       assertThat(page.locator("#reckonings")).containsText("5\u00a0channels");
       // forgotten for others, it stays where it is used
       page.getByText("Data of these emitters").click();
       screen.button("No longer keep it for other gadgets").click();
-      assertThat(application.stored(other).emitters()).hasSize(1);
+      assertThat(application.stored(other).layout().emitters()).hasSize(1);
       page.navigate(address(id, "/emitters"));
       screen.holdAccessible();
     }

@@ -17,6 +17,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Enclosure;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
+import org.myrialith.tool.Gadgets;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 
@@ -57,11 +58,11 @@ class LayoutToolsTest {
       Page page = screen.page();
       screen.button("Align").click();
       screen.onRevision(2);
-      assertThat(application.stored(id).fixtures()).allMatch(f -> f.place(0).xMm() == 85);
+      assertThat(application.stored(id).fixtures()).allMatch(f -> f.position(0).xMm() == 85);
       page.getByLabel("Right", new Page.GetByLabelOptions().setExact(true)).fill("12,5");
       screen.button("Move").click();
       screen.onRevision(3);
-      assertThat(stored(id, "f3").place(0).xMm()).isEqualTo(97.5);
+      assertThat(stored(id, "f3").position(0).xMm()).isEqualTo(97.5);
       page.getByLabel("Clockwise", new Page.GetByLabelOptions().setExact(true)).fill("400");
       screen.button("Turn").click();
       assertThat(page.locator("#notice")).containsText("-360 to 360");
@@ -80,8 +81,8 @@ class LayoutToolsTest {
       for (String act : List.of("Spread evenly across", "Snap to the grid")) {
         screen.button(act).click();
       }
-      page.waitForCondition(() -> stored(id, "f1").place(0).xMm() % 10 == 0);
-      assertThat(stored(id, "f1").place(0).xMm() / 10 % 1).isCloseTo(0, within(1e-9));
+      page.waitForCondition(() -> stored(id, "f1").position(0).xMm() % 10 == 0);
+      assertThat(stored(id, "f1").position(0).xMm() / 10 % 1).isCloseTo(0, within(1e-9));
     }
   }
 
@@ -101,7 +102,7 @@ class LayoutToolsTest {
           .contains("Bar 1 2", "Bar 1 6");
       assertThat(application.stored(id).fixtures().get(7).mount().turnDegrees()).isEqualTo(300);
       // the copies hang on the line too
-      assertThat(application.stored(id).chain().orElseThrow().fixtures()).hasSize(8);
+      assertThat(Gadgets.line(application.stored(id)).fixtures()).hasSize(8);
     }
   }
 
@@ -115,18 +116,16 @@ class LayoutToolsTest {
       BoundingBox first = page.locator(".turn-grip").nth(0).boundingBox();
       screen.drag(new double[] {last.x + 8, last.y + 8}, new double[] {first.x + 8, first.y + 2});
       screen.onRevision(2);
-      assertThat(application.stored(id).chain().orElseThrow().fixtures())
-          .containsExactly("f3", "f1", "f2");
+      assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f3", "f1", "f2");
       assertThat(page.locator("#order")).hasAttribute("open", "");
-      page.getByLabel("Place of Bar 3 on the data line").fill("3");
+      page.getByLabel("Position of Bar 3 on the data line").fill("3");
       page.keyboard().press("Enter");
       screen.onRevision(3);
-      assertThat(application.stored(id).chain().orElseThrow().fixtures())
-          .containsExactly("f1", "f2", "f3");
-      page.getByLabel("Place of Bar 1 on the data line").fill("4");
+      assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f1", "f2", "f3");
+      page.getByLabel("Position of Bar 1 on the data line").fill("4");
       page.keyboard().press("Enter");
       assertThat(page.locator("#notice")).containsText("1 to 3");
-      assertThat(page.getByLabel("Place of Bar 1 on the data line")).hasValue("4");
+      assertThat(page.getByLabel("Position of Bar 1 on the data line")).hasValue("4");
       screen.holdAccessible();
       screen.button("Bar 2 earlier").click();
       screen.button("Reverse the data of Bar 2").click();
@@ -144,7 +143,7 @@ class LayoutToolsTest {
       page.getByLabel("What is picked is called").fill("left arrow");
       screen.button("Make it a group").click();
       screen.onRevision(2);
-      Group group = application.stored(id).groups().get(0);
+      Group group = application.stored(id).layout().groups().get(0);
       assertThat(group.count()).isEqualTo(8);
       page.getByLabel("Members: a fixture a line, then a comma and indices")
           .fill("Bar 1, 0-1\nf2, 3\nf9, 0");
@@ -156,13 +155,13 @@ class LayoutToolsTest {
           .fill("Bar 1, 0-1\nf2, 3");
       screen.button("Save the group").click();
       screen.onRevision(3);
-      assertThat(application.stored(id).groups().get(0).count()).isEqualTo(3);
+      assertThat(application.stored(id).layout().groups().get(0).count()).isEqualTo(3);
       screen.holdAccessible();
       // a group goes along when a fixture of it is removed
       page.navigate(application.address() + "/gadgets/" + id + "/layout?fixture=f2");
       page.locator("form[action$='/layout/remove'] button").click();
       screen.onRevision(4);
-      assertThat(application.stored(id).groups().get(0).count()).isEqualTo(2);
+      assertThat(application.stored(id).layout().groups().get(0).count()).isEqualTo(2);
     }
   }
 
@@ -195,7 +194,8 @@ class LayoutToolsTest {
       Object width =
           page.locator(".diffused img").evaluate("e => e.decode().then(() => e.naturalWidth)");
       assertThat(((Number) width).intValue()).isGreaterThan(100);
-      assertThat(application.stored(id).site().enclosure()).isInstanceOf(Enclosure.Rectangle.class);
+      assertThat(application.stored(id).layout().site().enclosure())
+          .isInstanceOf(Enclosure.Rectangle.class);
       screen.holdAccessible();
     }
   }

@@ -11,8 +11,7 @@ final class ThreeBars {
   static Gadget gadget() {
     Gadget gadget = Gadget.blank("Three bars");
     for (int i = 1; i <= 3; i++) {
-      gadget =
-          gadget.withFixture(Fixture.of("f" + i, "Bar " + i, new Bar(4, 10, 0), 100 * i, 37 * i));
+      gadget = gadget.with(Fixture.of("f" + i, "Bar " + i, new Bar(4, 10, 0), 100 * i, 37 * i));
     }
     return gadget;
   }

@@ -48,7 +48,10 @@ class PowerChartTest {
     PowerChart chart = chart(Gadget.blank("Empty"));
     assertThat(chart.peak()).isNull();
     assertThat(chart.area()).doesNotContain("NaN");
-    PowerChart unsupplied = chart(DemoGadgets.tideLantern().withSupply(Optional.empty()));
+    PowerChart unsupplied =
+        chart(
+            DemoGadgets.tideLantern()
+                .with(DemoGadgets.tideLantern().brief().withSupply(Optional.empty())));
     assertThat(unsupplied.lines())
         .extracting(PowerChart.Line::kind)
         .doesNotContain("rating", "budget");

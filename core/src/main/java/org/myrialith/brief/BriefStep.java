@@ -1,0 +1,78 @@
+package org.myrialith.brief;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+
+/** What the brief has to say. */
+public record BriefStep(Brief brief) implements StepPlan {
+  @Override
+  public Step step() {
+    return Step.BRIEF;
+  }
+
+  @Override
+  public String headline() {
+    return brief.supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply");
+  }
+
+  @Override
+  public List<Finding> findings() {
+    if (brief.supply().isEmpty()) {
+      return List.of(
+          Finding.of(Step.BRIEF, "supply", Verdict.OPEN, "No supply is named yet.")
+              .advising("Name the supply and its rated current."));
+    }
+    Supply supply = brief.supply().get();
+    Finding named =
+        Finding.of(
+            Step.BRIEF,
+            "supply",
+            Verdict.HOLDS,
+            phrase(
+                "%s gives %s at %s.",
+                supply.name(),
+                Quantity.text(supply.amps(), "A"),
+                Quantity.text(supply.volts(), "V")));
+    double least = brief.controller().leastVolts();
+    return supply.volts() >= least ? List.of(named) : List.of(tooLow(supply, least), named);
+  }
+
+  private static Finding tooLow(Supply supply, double least) {
+    return Finding.of(
+            Step.BRIEF,
+            "controller-volts",
+            Verdict.BREAKS,
+            phrase(
+                "The supply gives %s; at %s the controller needs %s or more.",
+                Quantity.text(supply.volts(), "V"),
+                Quantity.text(Controller.CLOCK_HZ, "Hz"),
+                Quantity.text(least, "V")))
+        .advising("Take a supply of about 5 V.")
+        .restingOn(
+            new Reckoning(
+                "least-volts",
+                "Least supply of the controller",
+                least,
+                "V",
+                "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V",
+                List.of(
+                    Reckoning.given("clock", Controller.CLOCK_HZ, "Hz"),
+                    Reckoning.given("supply", supply.volts(), "V")),
+                Source.partClass("8-bit controller: 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    return List.of();
+  }
+}

@@ -1,0 +1,31 @@
+package org.myrialith.describe;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How values of a type stand in the format. Immutable. */
+public interface Type<V> {
+  /** Returns the value, or null after an error. */
+  V read(JsonNode value, String path, Reading reading);
+
+  /** Returns the value as it stands in the format. */
+  JsonNode write(V value);
+
+  /** Returns its JSON Schema (draft 2020-12). */
+  ObjectNode schema();
+
+  /** Returns in words what is allowed. */
+  String allowed();
+
+  /**
+   * Reads a whole value.
+   *
+   * @throws org.myrialith.finding.InputException with every error found
+   */
+  default V read(JsonNode value) {
+    Reading reading = new Reading();
+    V result = read(value, "", reading);
+    reading.throwIfAny();
+    return result;
+  }
+}

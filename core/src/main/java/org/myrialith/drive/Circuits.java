@@ -1,0 +1,107 @@
+package org.myrialith.drive;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.finding.InputException;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterKind;
+
+/**
+ * The circuits of a gadget. Immutable; a fixture is in one at most.
+ *
+ * @param circuits in the order they were added
+ */
+public record Circuits(List<Circuit> circuits) {
+  /** Most circuits of a gadget. */
+  public static final int MOST = 8;
+
+  /** How they stand in the format. */
+  public static final Description<Circuits> DESCRIPTION =
+      Description.of(
+          Circuits.class,
+          Field.rows("circuits", "Circuits", CircuitKinds.ALL, 0, MOST).or(List.of()));
+
+  public Circuits {
+    circuits = List.copyOf(circuits);
+    Layout.requireUnique("circuits", circuits, Circuit::id);
+    if (circuits.size() > MOST) {
+      throw new InputException("circuits", circuits.size() + " circuits", "at most " + MOST);
+    }
+    Set<String> seen = new HashSet<>();
+    for (int c = 0; c < circuits.size(); c++) {
+      for (String id : circuits.get(c).fixtures()) {
+        if (!seen.add(id)) {
+          throw new InputException(
+              "circuits[" + c + "].fixtures", id, "each fixture in one circuit");
+        }
+      }
+    }
+  }
+
+  /**
+   * Checks that all fixtures are there.
+   *
+   * @throws InputException for the first that is not
+   */
+  public void requireFixtures(Layout layout) {
+    for (int c = 0; c < circuits.size(); c++) {
+      for (String id : circuits.get(c).fixtures()) {
+        if (layout.fixture(id).isEmpty()) {
+          throw new InputException(
+              "circuits[" + c + "].fixtures", id, "the id of a fixture of this gadget");
+        }
+      }
+    }
+  }
+
+  /** Returns the circuit of that identifier. */
+  public Optional<Circuit> circuit(String id) {
+    return circuits.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  /** Returns the circuit that a fixture is in. */
+  public Optional<Circuit> of(Fixture fixture) {
+    return circuits.stream().filter(c -> c.fixtures().contains(fixture.id())).findFirst();
+  }
+
+  /** Returns the first circuit that can drive emitters of a kind. */
+  public Optional<Circuit> fitting(EmitterKind kind) {
+    return circuits.stream().filter(c -> c.drives(kind)).findFirst();
+  }
+
+  private Circuits each(UnaryOperator<Circuit> change) {
+    return new Circuits(circuits.stream().map(change).toList());
+  }
+
+  /** Returns the circuits with one in place of that of the same identifier, or added. */
+  public Circuits with(Circuit circuit) {
+    if (circuit(circuit.id()).isPresent()) {
+      return each(c -> c.id().equals(circuit.id()) ? circuit : c);
+    }
+    List<Circuit> all = new ArrayList<>(circuits);
+    all.add(circuit);
+    return new Circuits(all);
+  }
+
+  /** Returns the circuits without one. */
+  public Circuits withoutCircuit(String id) {
+    return new Circuits(circuits.stream().filter(c -> !c.id().equals(id)).toList());
+  }
+
+  /** Returns the circuits without a fixture. */
+  public Circuits without(String fixture) {
+    return each(c -> c.without(fixture));
+  }
+
+  /** Returns the circuits with a fixture at the end of one, taken out of any other. */
+  public Circuits withAtEnd(String fixture, String circuit) {
+    return without(fixture).each(c -> c.id().equals(circuit) ? c.withAtEnd(fixture) : c);
+  }
+}

@@ -1,0 +1,236 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Change;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.EmitterKind;
+
+/**
+ * What the circuits have to say.
+ *
+ * @param playerSeconds the longest the player takes for a frame, composing and sending; empty when
+ *     nothing plays
+ */
+public record CircuitsStep(
+    Layout layout, Brief brief, Circuits circuits, Wiring wiring, OptionalDouble playerSeconds)
+    implements StepPlan {
+  /**
+   * A frame buffer over this share of RAM leaves little for stack and variables (common practice).
+   */
+  private static final double ROOMY_SHARE = 0.75;
+
+  @Override
+  public Step step() {
+    return Step.CIRCUITS;
+  }
+
+  @Override
+  public String headline() {
+    if (wiring.emitters() == 0) {
+      return "no pixels";
+    }
+    return Quantity.text(refreshHz(), "Hz");
+  }
+
+  /** Lines are sent one after the other; then all have their gap together. */
+  private double wireSeconds() {
+    double data = wiring.plans().stream().mapToDouble(CircuitPlan::dataSeconds).sum();
+    return data + wiring.plans().stream().mapToDouble(CircuitPlan::latchSeconds).max().orElse(0);
+  }
+
+  private double refreshHz() {
+    return 1 / Math.max(wireSeconds(), playerSeconds.orElse(0));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    List<Reckoning> all = new ArrayList<>();
+    wiring.plans().forEach(p -> all.addAll(p.reckonings()));
+    playerSeconds.ifPresent(seconds -> all.add(player(seconds)));
+    return List.copyOf(all);
+  }
+
+  private Reckoning player(double seconds) {
+    return new Reckoning(
+        "player-refresh",
+        "Highest refresh of this show",
+        refreshHz(),
+        "Hz",
+        "1 ÷ the longest time from one frame to the next: sending, then composing or the gap",
+        List.of(
+            Reckoning.given("all lines with a gap", wireSeconds(), "s"),
+            Reckoning.given("the player's longest frame", seconds, "s")),
+        Source.partClass("cycles of the player, measured on a simulated controller"));
+  }
+
+  @Override
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>();
+    if (wiring.emitters() == 0) {
+      all.add(
+          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing hangs on a data line yet.")
+              .advising("Put a fixture on a data line."));
+    } else {
+      all.add(ram());
+      wiring.plans().forEach(p -> all.addAll(p.findings()));
+      samePins(all);
+    }
+    layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
+    currents(all);
+    return List.copyOf(all);
+  }
+
+  private Finding ram() {
+    int ram = brief.controller().ramBytes();
+    int takes = wiring.bufferBytes();
+    Verdict verdict =
+        takes > ram ? Verdict.BREAKS : takes > ROOMY_SHARE * ram ? Verdict.TIGHT : Verdict.HOLDS;
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                "buffer-ram",
+                verdict,
+                phrase(
+                    "One frame takes %s of the controller's %s of RAM.",
+                    Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
+            .restingOn(
+                new Reckoning(
+                    "all-buffers",
+                    "Frame buffer in RAM",
+                    takes,
+                    "bytes",
+                    "sum over the circuits of channels × bytes of a level",
+                    List.of(Reckoning.given("RAM of the controller", ram, "bytes")),
+                    Source.ARITHMETIC));
+    return verdict == Verdict.HOLDS
+        ? finding
+        : finding.advising("Take a controller class with more RAM, or fewer pixels.");
+  }
+
+  private void samePins(List<Finding> all) {
+    Map<String, Circuit> users = new HashMap<>();
+    for (Circuit circuit : circuits.circuits()) {
+      if (circuit instanceof OneWirePixels line) {
+        Circuit other = users.putIfAbsent(line.dataPin(), line);
+        if (other != null) {
+          all.add(
+              Finding.of(
+                      Step.CIRCUITS,
+                      "same-pin-" + line.id(),
+                      Verdict.BREAKS,
+                      phrase(
+                          "%s and %s both use pin %s.", other.name(), line.name(), line.dataPin()))
+                  .advising("Give one of them another pin."));
+        }
+      }
+    }
+  }
+
+  private Optional<Finding> place(Fixture fixture) {
+    EmitterKind kind = layout.emitterOf(fixture).kind();
+    Optional<Circuit> in = circuits.of(fixture);
+    if (in.isPresent()) {
+      return in.get().drives(kind) ? Optional.empty() : Optional.of(wrong(fixture, in.get(), kind));
+    }
+    List<Remedy> fitting =
+        circuits.circuits().stream()
+            .filter(c -> c.drives(kind))
+            .map(
+                c ->
+                    new Remedy(
+                        "Put it on " + c.name(), new Change.PutInCircuit(fixture.id(), c.id())))
+            .toList();
+    if (!fitting.isEmpty()) {
+      return Optional.of(
+          Finding.of(
+                  Step.CIRCUITS,
+                  "unchained-" + fixture.id(),
+                  Verdict.TIGHT,
+                  fixture.name() + " is in no circuit and stays dark.")
+              .advising("Put it in a circuit.")
+              .mendedBy(fitting));
+    }
+    return Optional.of(
+        Finding.of(
+            Step.CIRCUITS,
+            "no-circuit-" + fixture.id(),
+            Verdict.OPEN,
+            phrase(
+                "%s (%s) needs a circuit of another kind; it is laid out, counted and exported, but not driven yet.",
+                fixture.name(), kind.title())));
+  }
+
+  private static Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
+    return Finding.of(
+            Step.CIRCUITS,
+            "wrong-kind-" + fixture.id(),
+            Verdict.BREAKS,
+            phrase(
+                "%s hangs on %s, but its emitters are: %s.",
+                fixture.name(), circuit.name(), kind.title()))
+        .advising(phrase("Take it out, or choose emitters that it drives: %s.", circuit.drives()))
+        .mendedBy(
+            List.of(
+                new Remedy(
+                    "Take it out of " + circuit.name(),
+                    new Change.TakeOutOfCircuit(fixture.id()))));
+  }
+
+  /** A class of the maker's own says what a channel draws; the circuit may say otherwise. */
+  private void currents(List<Finding> all) {
+    for (CircuitPlan plan : wiring.plans()) {
+      double most = 0;
+      EmitterClass from = null;
+      for (Fixture fixture : plan.fixtures()) {
+        EmitterClass own = layout.ownClass(fixture.mount().emitter()).orElse(null);
+        if (own != null && plan.circuit().drives(own.kind())) {
+          double rated =
+              own.dies().stream().mapToDouble(EmitterClass.Die::ratedMilliamps).max().orElse(0);
+          from = rated > most ? own : from;
+          most = Math.max(most, rated);
+        }
+      }
+      if (from != null && most != plan.channelMilliamps()) {
+        all.add(otherCurrent(plan, from, most));
+      }
+    }
+  }
+
+  private static Finding otherCurrent(CircuitPlan plan, EmitterClass from, double most) {
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                "class-current-" + plan.circuit().id(),
+                Verdict.TIGHT,
+                phrase(
+                    "The class %s says %s a channel; %s is reckoned with %s.",
+                    from.name(),
+                    Quantity.text(most, "mA"),
+                    plan.circuit().name(),
+                    Quantity.text(plan.channelMilliamps(), "mA")))
+            .advising("One of the two is not that of the part in hand.");
+    Change change = new Change.SetChannelCurrent(plan.circuit().id(), most);
+    return org.myrialith.parts.PixelClass.CHANNEL.allow(most)
+        ? finding.mendedBy(
+            List.of(new Remedy("Reckon with " + Quantity.text(most, "mA") + " a channel", change)))
+        : finding;
+  }
+}

@@ -1,0 +1,111 @@
+package org.myrialith.finding;
+
+/**
+ * A small edit that a finding offers. What is in it are the maker's own terms; a gadget applies it.
+ */
+public sealed interface Change {
+  /** Returns a name for requests, unique among the remedies of a finding; never taken apart. */
+  String key();
+
+  /** Hands it to who can apply it. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** Applies each sort of change. A new sort has to be handled before it compiles. */
+  interface Visitor<R> {
+    /** Applies a brightness limit. */
+    R brightness(LimitBrightness change);
+
+    /** Applies a supply. */
+    R supply(TakeSupply change);
+
+    /** Applies the plan for these frames. */
+    R frames(PlanForTheseFrames change);
+
+    /** Puts a fixture in a circuit. */
+    R put(PutInCircuit change);
+
+    /** Takes a fixture out of a circuit. */
+    R take(TakeOutOfCircuit change);
+
+    /** Sets the current of a channel of a circuit. */
+    R current(SetChannelCurrent change);
+  }
+
+  /** Limits the brightness (whole percent). */
+  record LimitBrightness(int percent) implements Change {
+    @Override
+    public String key() {
+      return "brightness-" + percent;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.brightness(this);
+    }
+  }
+
+  /** Names another supply. */
+  record TakeSupply(String name, double volts, double amps) implements Change {
+    @Override
+    public String key() {
+      return "supply";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.supply(this);
+    }
+  }
+
+  /** Plans for what is drawn, with a limiter for the rest. */
+  record PlanForTheseFrames() implements Change {
+    @Override
+    public String key() {
+      return "plan-for-frames";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.frames(this);
+    }
+  }
+
+  /** Puts a fixture at the end of a circuit. */
+  record PutInCircuit(String fixture, String circuit) implements Change {
+    @Override
+    public String key() {
+      return "put-in-" + circuit;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.put(this);
+    }
+  }
+
+  /** Takes a fixture out of its circuit. */
+  record TakeOutOfCircuit(String fixture) implements Change {
+    @Override
+    public String key() {
+      return "take-out";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.take(this);
+    }
+  }
+
+  /** Sets what a channel of a circuit draws at full level (mA). */
+  record SetChannelCurrent(String circuit, double milliamps) implements Change {
+    @Override
+    public String key() {
+      return "channel-current";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.current(this);
+    }
+  }
+}

@@ -1,0 +1,41 @@
+package org.myrialith.firmware;
+
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
+
+/**
+ * What the firmware has to say.
+ *
+ * @param plan empty when there is nothing to play
+ */
+public record FirmwareStep(Optional<FirmwarePlan> plan) implements StepPlan {
+  @Override
+  public Step step() {
+    return Step.FIRMWARE;
+  }
+
+  @Override
+  public String headline() {
+    return plan.map(FirmwarePlan::headline).orElse("nothing yet");
+  }
+
+  @Override
+  public List<Finding> findings() {
+    return plan.map(FirmwarePlan::findings)
+        .orElse(
+            List.of(
+                Finding.of(
+                        Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
+                    .advising("Add a fixture and a frame.")));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    return plan.map(FirmwarePlan::reckonings).orElse(List.of());
+  }
+}

@@ -1,0 +1,148 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Holds;
+import org.myrialith.frames.Limiter;
+import org.myrialith.frames.Sent;
+import org.myrialith.frames.Show;
+
+/**
+ * What the player takes from one moment to the next: it sends the frame, then composes the next one
+ * while the pixels take theirs. Only clips that show another frame are composed, unless the limiter
+ * dims this frame or dimmed the last one.
+ */
+final class PlayTime {
+  private final FirmwareWork work;
+  private final FirmwareTarget target;
+  private final double sendSeconds;
+  private final double gapSeconds;
+  private final double[][] unpack;
+  private final double scaling;
+
+  PlayTime(FirmwareWork work, Packing.Packed packed) {
+    this.work = work;
+    this.target = work.target();
+    this.sendSeconds = target.sendSeconds(work.lines());
+    this.gapSeconds = target.gapSeconds(work.lines());
+    List<ClipLevels> clips = work.sent().clips();
+    this.unpack = new double[clips.size()][];
+    this.scaling = target.scaleCycles(work.sent().wiring().channels());
+    for (int c = 0; c < unpack.length; c++) {
+      ClipLevels clip = clips.get(c);
+      unpack[c] =
+          clip.perFrame().stream()
+              .mapToDouble(
+                  l ->
+                      target.unpackCycles(
+                          packed.packing(),
+                          packed.indexBits(),
+                          clip.cells().length,
+                          packed.data().get(l).length))
+              .toArray();
+    }
+  }
+
+  private double seconds(double composing) {
+    Sent sent = work.sent();
+    double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
+    return sendSeconds + Math.max(gapSeconds, FirmwareTarget.seconds(step + composing));
+  }
+
+  /** Returns whether the player keeps up with every moment of the show. */
+  Holds holds() {
+    Walk walk = new Walk();
+    work.sent().show().walk(walk);
+    walk.end();
+    return new Holds(walk.late, walk.worst, walk.firstHold, working(walk.worst));
+  }
+
+  /** Returns the time from each moment to the next (s), the last one to the first. */
+  List<Double> steps() {
+    Walk walk = new Walk();
+    work.sent().show().walk(walk);
+    walk.end();
+    return walk.all;
+  }
+
+  private List<Reckoning> working(double worst) {
+    List<Reckoning.Given> given = new ArrayList<>();
+    given.add(Reckoning.given("sending all lines", sendSeconds, "s"));
+    given.add(Reckoning.given("gap, in ticks of the timer", gapSeconds, "s"));
+    given.add(Reckoning.given("composing at most", worst - sendSeconds, "s"));
+    return List.of(
+        new Reckoning(
+            "player-time",
+            "The player's longest frame",
+            worst,
+            "s",
+            "sending + the longer of the gap and composing the next frame",
+            given,
+            Source.partClass("cycles of the player, measured on a simulated controller")));
+  }
+
+  /** Looks at each moment with the one before it. Mutable, lives within one walk. */
+  private final class Walk implements Show.Visitor {
+    private long late;
+    private double worst;
+    private int firstHold;
+    private int[] last;
+    private int lastHold;
+    private boolean lastLimited;
+    private int[] first;
+    private final List<Double> all = new ArrayList<>();
+
+    @Override
+    public void moment(long index, long start, int hold, int[] frames) {
+      boolean limited = limited(frames);
+      if (last == null) {
+        first = frames.clone();
+        last = frames.clone();
+      } else {
+        step(composing(frames, limited));
+        System.arraycopy(frames, 0, last, 0, frames.length);
+      }
+      lastHold = hold;
+      lastLimited = limited;
+    }
+
+    /** From the last moment to the first, where everything starts again. */
+    void end() {
+      if (last != null) {
+        double everything = limited(first) ? scaling : 0;
+        for (int c = 0; c < first.length; c++) {
+          everything += unpack[c][first[c]];
+        }
+        step(everything);
+      }
+    }
+
+    private boolean limited(int[] frames) {
+      return work.sent().limiter().isPresent() && work.sent().factor(frames) != Limiter.WHOLE;
+    }
+
+    private double composing(int[] frames, boolean limited) {
+      double cycles = limited ? scaling : 0;
+      for (int c = 0; c < frames.length; c++) {
+        boolean anew = limited || lastLimited || frames[c] != last[c];
+        cycles += anew ? unpack[c][frames[c]] : 0;
+      }
+      return cycles;
+    }
+
+    private void step(double composing) {
+      double takes = seconds(composing);
+      worst = Math.max(worst, takes);
+      if (all.size() < Show.MOST_LISTED) {
+        all.add(takes);
+      }
+      if (takes > lastHold / 1000.0) {
+        firstHold = late == 0 ? lastHold : firstHold;
+        late++;
+      }
+    }
+  }
+}

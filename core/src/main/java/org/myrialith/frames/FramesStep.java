@@ -1,0 +1,166 @@
+package org.myrialith.frames;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+
+/**
+ * What the frames have to say.
+ *
+ * @param flashes of each clip, by its identifier
+ * @param holds whether the player is quick enough; empty when nothing plays
+ */
+public record FramesStep(
+    Layout layout,
+    Programme programme,
+    Show show,
+    Map<String, FlashCheck> flashes,
+    Optional<Holds> holds)
+    implements StepPlan {
+
+  public FramesStep {
+    flashes = Map.copyOf(flashes);
+  }
+
+  /**
+   * Checks all clips.
+   *
+   * @param resting clips whose fixtures are in no circuit, judged by themselves
+   */
+  public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting) {
+    Map<String, FlashCheck> all = new LinkedHashMap<>();
+    for (int c = 0; c < sent.clips().size(); c++) {
+      all.put(sent.clips().get(c).clip().id(), FlashCheck.of(sent, c));
+    }
+    resting.forEach(clip -> all.put(clip.clip().id(), FlashCheck.of(clip)));
+    return all;
+  }
+
+  @Override
+  public Step step() {
+    return Step.FRAMES;
+  }
+
+  @Override
+  public String headline() {
+    return show.clips().isEmpty() ? "no frames" : Quantity.text(show.lengthMillis() / 1000.0, "s");
+  }
+
+  /** Returns whether every clip may start by itself. */
+  public boolean mayStartByItself() {
+    return flashes.values().stream().allMatch(FlashCheck::safe);
+  }
+
+  @Override
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>();
+    if (programme.clips().isEmpty()) {
+      all.add(
+          Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
+              .advising("Start a clip on a fixture, or take in a GIF."));
+    } else {
+      for (Fixture fixture : layout.fixtures()) {
+        if (programme.clipOn(fixture.id()).isEmpty()) {
+          all.add(
+              Finding.of(
+                  Step.FRAMES,
+                  "no-clip-" + fixture.id(),
+                  Verdict.OPEN,
+                  fixture.name() + " has no frames and stays dark."));
+        }
+      }
+    }
+    if (!show.whole()) {
+      all.add(
+          Finding.of(
+              Step.FRAMES,
+              "show-too-long",
+              Verdict.HOLDS,
+              phrase(
+                  "The show has more than %s moments: it is judged by its clips, each at its worst at once.",
+                  Quantity.number(Show.MOST_WALKED))));
+    }
+    for (Clip clip : programme.clips()) {
+      FlashCheck check = flashes.get(clip.id());
+      if (check != null && !check.safe()) {
+        all.add(flashing(clip, check));
+      }
+    }
+    holds.filter(h -> h.late() > 0).ifPresent(h -> all.add(tooShort(h)));
+    return List.copyOf(all);
+  }
+
+  private Finding tooShort(Holds holds) {
+    return Finding.of(
+            Step.FRAMES,
+            "hold-too-short",
+            Verdict.BREAKS,
+            phrase(
+                "%s of %s moments are held shorter than the player takes, up to %s; the first for %s.",
+                Quantity.number(holds.late()),
+                Quantity.number(show.count()),
+                Quantity.text(holds.worstSeconds(), "s"),
+                Quantity.text(holds.worstHoldMillis() / 1000.0, "s")))
+        .advising("Hold those frames longer, or line up the frames of the clips.")
+        .restingOn(holds.working().toArray(Reckoning[]::new));
+  }
+
+  private static Finding flashing(Clip clip, FlashCheck check) {
+    double percent = check.flashingShare() * 100;
+    return Finding.of(
+            Step.FRAMES,
+            "flashes-" + clip.id(),
+            Verdict.TIGHT,
+            phrase(
+                "%s flashes more than three times in a second over %s of its emitters. That can bring on seizures; it does not start by itself here.",
+                clip.name(), Quantity.text(percent, "%")))
+        .advising("Hold its frames longer, or soften the changes of brightness and of red.")
+        .restingOn(
+            new Reckoning(
+                "flashing-" + clip.id(),
+                "Emitters that flash too often",
+                percent,
+                "%",
+                "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in some second ÷ all emitters",
+                List.of(),
+                Source.standard("WCAG 2.2, success criterion 2.3.1")));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    List<Reckoning.Given> lengths =
+        show.clips().stream()
+            .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))
+            .toList();
+    return List.of(
+        new Reckoning(
+            "show-length",
+            "Length of the show",
+            show.lengthMillis() / 1000.0,
+            "s",
+            "length of the longest clip; shorter ones repeat until it ends",
+            lengths,
+            Source.ARITHMETIC),
+        new Reckoning(
+            "moments",
+            show.whole() ? "Moments" : "Moments, counted as far as",
+            show.count(),
+            "moments",
+            "instants at which any clip changes",
+            lengths,
+            Source.ARITHMETIC));
+  }
+}

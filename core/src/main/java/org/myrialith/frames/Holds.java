@@ -1,0 +1,18 @@
+package org.myrialith.frames;
+
+import java.util.List;
+import org.myrialith.finding.Reckoning;
+
+/**
+ * Whether a player is quick enough for a show.
+ *
+ * @param late moments that are held shorter than it takes to send them and compose the next
+ * @param worstSeconds the longest it takes
+ * @param worstHoldMillis the hold of the first moment that is late; 0 when none is
+ * @param working how that is reckoned
+ */
+public record Holds(long late, double worstSeconds, int worstHoldMillis, List<Reckoning> working) {
+  public Holds {
+    working = List.copyOf(working);
+  }
+}

@@ -1,0 +1,85 @@
+package org.myrialith.frames;
+
+import java.util.List;
+import org.myrialith.colour.Levels;
+
+/**
+ * Keeps the weighted sum of all levels within a limit, the same way the player in the firmware does
+ * it.
+ *
+ * <p>When the sum is over the limit, every level is scaled by {@code f ÷ 65536}. What is left over
+ * in one emitter is carried to the same channel of the next, so that nothing is lost: of a
+ * channel's levels that add up to S, {@code f · S ÷ 65536} without rest is sent. So the sum never
+ * exceeds the limit, and a little too much dims a few emitters by one level instead of all.
+ *
+ * @param weights of a level of each circuit
+ * @param limit largest weighted sum, at least 0
+ */
+public record Limiter(List<Integer> weights, long limit) {
+  /** The factor that changes nothing. */
+  public static final int WHOLE = 1 << 16;
+
+  public Limiter {
+    weights = List.copyOf(weights);
+  }
+
+  /** Returns the weighted sum of sums by circuit and position. */
+  public long weighted(long[][] sums) {
+    long all = 0;
+    for (int c = 0; c < sums.length; c++) {
+      for (long sum : sums[c]) {
+        all += sum * weights.get(c);
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Returns the factor in 65536ths for a weighted sum. Sum and limit are halved until 16 bits hold
+   * them, the sum rounded up and the limit down, so that 32 bits are enough for the division.
+   */
+  public int factor(long weightedSum) {
+    if (weightedSum <= limit) {
+      return WHOLE;
+    }
+    long sum = weightedSum;
+    long most = limit;
+    while (sum > 0xffff) {
+      sum = sum + 1 >> 1;
+      most >>= 1;
+    }
+    return (int) ((most << 16) / sum);
+  }
+
+  /** Returns the sums that are sent for sums that are asked. */
+  public long[][] sent(long[][] sums) {
+    int factor = factor(weighted(sums));
+    if (factor == WHOLE) {
+      return sums;
+    }
+    long[][] sent = new long[sums.length][];
+    for (int c = 0; c < sums.length; c++) {
+      sent[c] = new long[sums[c].length];
+      for (int position = 0; position < sums[c].length; position++) {
+        sent[c][position] = sums[c][position] * factor >> 16;
+      }
+    }
+    return sent;
+  }
+
+  /** Returns the levels of a circuit as they are sent. */
+  public static Levels scaled(Levels levels, int factor, int channelsPerEmitter, int bits) {
+    if (factor == WHOLE) {
+      return levels;
+    }
+    int[] carry = new int[channelsPerEmitter];
+    int[] scaled = new int[levels.size()];
+    for (int i = 0; i < scaled.length; i++) {
+      int position = i % channelsPerEmitter;
+      long all = (long) levels.at(i) * factor + carry[position];
+      scaled[i] = (int) (all >> 16);
+      carry[position] = (int) (all & 0xffff);
+    }
+    return Levels.of(bits, scaled);
+  }
+}

@@ -1,0 +1,74 @@
+package org.myrialith.frames;
+
+import java.io.ByteArrayOutputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Wiring;
+
+/**
+ * What goes down the wires, moment by moment: clips laid into their circuits, then limited.
+ *
+ * @param clips in the order of the show's clips
+ */
+public record Sent(Wiring wiring, Show show, List<ClipLevels> clips, Optional<Limiter> limiter) {
+  /** Returns the sums that are asked for by circuit and position, for the frames of a moment. */
+  public static long[][] sums(Wiring wiring, List<ClipLevels> clips, int[] frames) {
+    long[][] sums = new long[wiring.plans().size()][];
+    for (int c = 0; c < sums.length; c++) {
+      sums[c] = new long[wiring.plans().get(c).channelsPerEmitter()];
+    }
+    for (int k = 0; k < frames.length; k++) {
+      long[] into = sums[clips.get(k).spot().circuit()];
+      long[] own = clips.get(k).sums().get(frames[k]);
+      for (int position = 0; position < own.length; position++) {
+        into[position] += own[position];
+      }
+    }
+    return sums;
+  }
+
+  /** Returns the limiter's factor in 65536ths for the frames of a moment. */
+  public int factor(int[] frames) {
+    return limiter
+        .map(l -> l.factor(l.weighted(sums(wiring, clips, frames))))
+        .orElse(Limiter.WHOLE);
+  }
+
+  private static int[] frames(Show.Moment moment) {
+    return moment.frames().stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  /** Returns the levels of each circuit in a listed moment, in the order of its wire. */
+  public List<Levels> levels(int moment) {
+    int[] frames = frames(show.moments().get(moment));
+    int factor = factor(frames);
+    List<Levels> all = new ArrayList<>();
+    for (int c = 0; c < wiring.plans().size(); c++) {
+      CircuitPlan plan = wiring.plans().get(c);
+      int[] wire = new int[plan.channels()];
+      for (int k = 0; k < frames.length; k++) {
+        ClipLevels clip = clips.get(k);
+        if (clip.spot().circuit() == c) {
+          Levels own = clip.perFrame().get(frames[k]);
+          int first = clip.spot().emitter() * plan.channelsPerEmitter();
+          for (int i = 0; i < own.size(); i++) {
+            wire[first + i] = own.at(i);
+          }
+        }
+      }
+      Levels composed = Levels.of(plan.levelBits(), wire);
+      all.add(Limiter.scaled(composed, factor, plan.channelsPerEmitter(), plan.levelBits()));
+    }
+    return all;
+  }
+
+  /** Returns the levels of all circuits in a listed moment, one circuit after the other. */
+  public byte[] bytes(int moment) {
+    ByteArrayOutputStream all = new ByteArrayOutputStream();
+    levels(moment).forEach(l -> all.writeBytes(l.toBytes()));
+    return all.toByteArray();
+  }
+}

@@ -1,0 +1,56 @@
+package org.myrialith.gadget;
+
+import java.util.Optional;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.finding.Change;
+import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
+import org.myrialith.power.PowerSettings;
+
+/** Applies the changes that findings offer. */
+record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
+  @Override
+  public Gadget brightness(Change.LimitBrightness change) {
+    return gadget.with(gadget.colour().withBrightness(change.percent()));
+  }
+
+  @Override
+  public Gadget supply(Change.TakeSupply change) {
+    Supply supply = new Supply(change.name(), change.volts(), change.amps());
+    return gadget.with(gadget.brief().withSupply(Optional.of(supply)));
+  }
+
+  @Override
+  public Gadget frames(Change.PlanForTheseFrames change) {
+    PowerSettings power = gadget.power();
+    return gadget.with(
+        new PowerSettings(
+            power.marginPercent(), PlanningBasis.THESE_FRAMES, power.controllerMilliamps()));
+  }
+
+  @Override
+  public Gadget put(Change.PutInCircuit change) {
+    return gadget.with(gadget.circuits().withAtEnd(change.fixture(), change.circuit()));
+  }
+
+  @Override
+  public Gadget take(Change.TakeOutOfCircuit change) {
+    return gadget.with(gadget.circuits().without(change.fixture()));
+  }
+
+  @Override
+  public Gadget current(Change.SetChannelCurrent change) {
+    return gadget
+        .circuits()
+        .circuit(change.circuit())
+        .filter(OneWirePixels.class::isInstance)
+        .map(OneWirePixels.class::cast)
+        .map(
+            line ->
+                gadget.with(
+                    line.withPixel(
+                        new PixelClass(change.milliamps(), line.pixel().idleMilliamps()))))
+        .orElse(gadget);
+  }
+}

@@ -1,0 +1,48 @@
+package org.myrialith.gadget;
+
+import java.util.HashSet;
+import java.util.Set;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Show;
+
+/**
+ * The memory that a plan takes, by what it is made of. Figures are measured: see the benchmarks.
+ */
+final class PlanWeight {
+  private static final long BASE = 60_000;
+  private static final long PER_FIXTURE = 6_000;
+  private static final long PER_EMITTER = 260;
+  private static final long PER_PICTURE = 260;
+  private static final long PER_FRAME = 130;
+  private static final long PER_MOMENT = 32;
+  private static final int CHANNELS = 3;
+
+  private PlanWeight() {}
+
+  static long of(Gadget gadget) {
+    long weight = BASE + PER_FIXTURE * gadget.fixtures().size();
+    weight += PER_EMITTER * gadget.fixtures().stream().mapToLong(f -> f.count()).sum();
+    long frames = 0;
+    Set<String> seen = new HashSet<>();
+    for (Clip clip : gadget.clips()) {
+      int emitters = gadget.fixture(clip.fixture()).orElseThrow().count();
+      for (Frame frame : clip.frames()) {
+        frames++;
+        if (seen.add(clip.id() + frame.picture().hash())) {
+          long cells = (long) frame.picture().columns() * frame.picture().rows();
+          weight += PER_PICTURE + cells * CHANNELS + (long) emitters * CHANNELS;
+        }
+      }
+    }
+    return weight + frames * PER_FRAME + Math.min(Show.MOST_LISTED, moments(gadget)) * PER_MOMENT;
+  }
+
+  /** At most as many as all changes of all clips. */
+  private static long moments(Gadget gadget) {
+    long length = gadget.clips().stream().mapToLong(Clip::lengthMillis).max().orElse(0);
+    return gadget.clips().stream()
+        .mapToLong(c -> length / Math.max(1, c.lengthMillis()) * c.frames().size())
+        .sum();
+  }
+}

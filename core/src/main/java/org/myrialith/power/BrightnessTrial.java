@@ -1,0 +1,85 @@
+package org.myrialith.power;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Show;
+
+/**
+ * The peak of a show under other level tables. Pictures are counted once by how often they have
+ * each asked value; a table then costs 256 multiplications a picture, however large it is.
+ */
+final class BrightnessTrial {
+  private final Load load;
+  private final Show show;
+  private final List<ClipLevels> clips;
+  private final List<List<int[][]>> histograms = new ArrayList<>();
+
+  BrightnessTrial(Load load, Show show, List<ClipLevels> clips) {
+    this.load = load;
+    this.show = show;
+    this.clips = clips;
+    for (ClipLevels clip : clips) {
+      Map<String, int[][]> known = new HashMap<>();
+      List<int[][]> perFrame = new ArrayList<>();
+      for (Frame frame : clip.clip().frames()) {
+        perFrame.add(
+            known.computeIfAbsent(frame.picture().hash(), hash -> clip.histogram(frame.picture())));
+      }
+      histograms.add(perFrame);
+    }
+  }
+
+  /** Returns the highest current of any moment (A). */
+  double peakAmps(LevelTable table) {
+    double[][] lit = new double[clips.size()][];
+    for (int c = 0; c < lit.length; c++) {
+      LevelTable own = LevelTable.of(table.settings(), clips.get(c).plan().levelBits());
+      List<int[][]> frames = histograms.get(c);
+      lit[c] = new double[frames.size()];
+      for (int f = 0; f < lit[c].length; f++) {
+        lit[c][f] = clips.get(c).plan().litAmps(sums(frames.get(f), own));
+      }
+    }
+    return load.darkAmps() + (show.whole() ? peakOfMoments(lit) : peakOfClips(lit));
+  }
+
+  private static long[] sums(int[][] histogram, LevelTable table) {
+    long[] sums = new long[histogram.length];
+    for (int position = 0; position < sums.length; position++) {
+      for (int asked = 0; asked < LevelTable.SIZE; asked++) {
+        sums[position] += (long) histogram[position][asked] * table.level(asked);
+      }
+    }
+    return sums;
+  }
+
+  private double peakOfMoments(double[][] lit) {
+    double[] peak = new double[1];
+    show.walk(
+        (index, start, hold, frames) -> {
+          double sum = 0;
+          for (int c = 0; c < lit.length; c++) {
+            sum += lit[c][frames[c]];
+          }
+          peak[0] = Math.max(peak[0], sum);
+        });
+    return peak[0];
+  }
+
+  private static double peakOfClips(double[][] lit) {
+    double sum = 0;
+    for (double[] clip : lit) {
+      double most = 0;
+      for (double frame : clip) {
+        most = Math.max(most, frame);
+      }
+      sum += most;
+    }
+    return sum;
+  }
+}

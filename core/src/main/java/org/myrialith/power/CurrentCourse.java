@@ -1,0 +1,159 @@
+package org.myrialith.power;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Limiter;
+import org.myrialith.frames.Sent;
+import org.myrialith.frames.Show;
+
+/**
+ * The current over a show, worked out in one walk through its moments.
+ *
+ * @param asked currents of the listed moments before any limiter (A)
+ * @param sent the same after it: of the levels that go down the wires (A)
+ * @param overBudget moments that ask for more than the budget
+ * @param meanAmps as sent, weighted by time
+ * @param peakOfFrames highest current sent while a frame shows (A), by clip and frame
+ */
+public record CurrentCourse(
+    double[] asked,
+    double[] sent,
+    Peak peakAsked,
+    Peak peakSent,
+    long overBudget,
+    double meanAmps,
+    List<double[]> peakOfFrames) {
+
+  /**
+   * A moment that draws much.
+   *
+   * @param index of the moment, -1 for none
+   * @param levelSum sum of all levels
+   * @param frames of the clips; empty when it is a bound and no moment of its own
+   */
+  public record Peak(
+      long index, long startMillis, double amps, long levelSum, List<Integer> frames) {
+    static final Peak NONE = new Peak(-1, 0, -1, 0, List.of());
+  }
+
+  static CurrentCourse of(
+      Load load, Show show, List<ClipLevels> clips, Optional<Limiter> limiter, double budgetAmps) {
+    Walk walk = new Walk(load, show, clips, limiter, budgetAmps);
+    show.walk(walk);
+    return show.whole() ? walk.result() : walk.bound();
+  }
+
+  /** Returns a moment by its frames, as it is sent. */
+  Peak at(
+      Load load,
+      List<ClipLevels> clips,
+      Optional<Limiter> limiter,
+      long index,
+      long start,
+      int[] frames) {
+    long[][] sums = Sent.sums(load.wiring(), clips, frames);
+    return peak(load, index, start, frames, limiter.map(l -> l.sent(sums)).orElse(sums));
+  }
+
+  private static Peak peak(Load load, long index, long start, int[] frames, long[][] sums) {
+    long all = 0;
+    for (long[] circuit : sums) {
+      all += Arrays.stream(circuit).sum();
+    }
+    return new Peak(index, start, load.amps(sums), all, Arrays.stream(frames).boxed().toList());
+  }
+
+  /** Mutable, lives within one walk. */
+  private static final class Walk implements Show.Visitor {
+    private final Load load;
+    private final Show show;
+    private final List<ClipLevels> clips;
+    private final Optional<Limiter> limiter;
+    private final double budget;
+    private final double[] asked;
+    private final double[] sent;
+    private final List<double[]> ofFrames = new ArrayList<>();
+    private Peak mostAsked = Peak.NONE;
+    private Peak mostSent = Peak.NONE;
+    private long over;
+    private double charge;
+
+    Walk(Load load, Show show, List<ClipLevels> clips, Optional<Limiter> limiter, double budget) {
+      this.load = load;
+      this.show = show;
+      this.clips = clips;
+      this.limiter = limiter;
+      this.budget = budget;
+      this.asked = new double[show.moments().size()];
+      this.sent = new double[asked.length];
+      clips.forEach(c -> ofFrames.add(new double[c.perFrame().size()]));
+    }
+
+    @Override
+    public void moment(long index, long start, int hold, int[] frames) {
+      long[][] sums = Sent.sums(load.wiring(), clips, frames);
+      double asks = load.amps(sums);
+      long[][] goes = limiter.map(l -> l.sent(sums)).orElse(sums);
+      double draws = goes == sums ? asks : load.amps(goes);
+      if (index < asked.length) {
+        asked[(int) index] = asks;
+        sent[(int) index] = draws;
+      }
+      if (asks > mostAsked.amps()) {
+        mostAsked = peak(load, index, start, frames, sums);
+      }
+      if (draws > mostSent.amps()) {
+        mostSent = peak(load, index, start, frames, goes);
+      }
+      over += asks > budget + 1e-12 ? 1 : 0;
+      charge += draws * hold;
+      for (int c = 0; c < frames.length; c++) {
+        ofFrames.get(c)[frames[c]] = Math.max(ofFrames.get(c)[frames[c]], draws);
+      }
+    }
+
+    CurrentCourse result() {
+      if (show.count() == 0) {
+        Peak dark = new Peak(-1, 0, load.darkAmps(), 0, List.of());
+        return new CurrentCourse(asked, sent, dark, dark, 0, load.darkAmps(), ofFrames);
+      }
+      double mean = charge / show.lengthMillis();
+      return new CurrentCourse(asked, sent, mostAsked, mostSent, over, mean, ofFrames);
+    }
+
+    /** Too many moments to walk through: every clip at its brightest at once, means by clip. */
+    CurrentCourse bound() {
+      int[] brightest = new int[clips.size()];
+      double mean = load.darkAmps();
+      for (int c = 0; c < brightest.length; c++) {
+        ClipLevels clip = clips.get(c);
+        double own = 0;
+        for (int f = 0; f < clip.sums().size(); f++) {
+          if (lit(clip, f) > lit(clip, brightest[c])) {
+            brightest[c] = f;
+          }
+          Frame frame = clip.clip().frames().get(f);
+          own += lit(clip, f) * frame.holdMillis();
+        }
+        mean += own / clip.clip().lengthMillis();
+      }
+      long[][] sums = Sent.sums(load.wiring(), clips, brightest);
+      Peak asks = bare(peak(load, 0, 0, brightest, sums));
+      Peak goes = bare(peak(load, 0, 0, brightest, limiter.map(l -> l.sent(sums)).orElse(sums)));
+      return new CurrentCourse(
+          asked, sent, asks, goes, asks.amps() > budget ? Math.max(1, over) : 0, mean, ofFrames);
+    }
+
+    private static double lit(ClipLevels clip, int frame) {
+      return clip.plan().litAmps(clip.sums().get(frame));
+    }
+
+    private static Peak bare(Peak peak) {
+      return new Peak(0, 0, peak.amps(), peak.levelSum(), List.of());
+    }
+  }
+}

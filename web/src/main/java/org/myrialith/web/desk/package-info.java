@@ -1,5 +1,0 @@
-/**
- * What all project pages share: the strata, the reckonings, forms that keep what was typed, and the
- * way of an edit.
- */
-package org.myrialith.web.desk;

@@ -1,0 +1,170 @@
+package org.myrialith.web.pages;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Family;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.RowText;
+import org.myrialith.describe.Type;
+import org.myrialith.describe.TypedNumber;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.InputError;
+import org.myrialith.finding.InputException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The form of a part of a gadget, made from its description: what its fields show, and the part
+ * that comes of what was typed. What still stands as it was shown keeps its value to the last
+ * digit.
+ *
+ * @param type of the part
+ * @param value as it is in the gadget
+ */
+public record PartForm<T>(Type<T> type, T value) {
+  /**
+   * One field as a page draws it.
+   *
+   * @param sort {@code entry}, {@code choice} or {@code lines}
+   * @param choices of a choice: value to words
+   */
+  public record Slot(
+      String name, String label, String unit, String sort, Map<String, String> choices) {}
+
+  private List<Field<?>> fields() {
+    if (type instanceof Description<?> description) {
+      return description.fields(value);
+    }
+    return ((Family<?>) type).kindOf(value).description().fields(value);
+  }
+
+  private ObjectNode written() {
+    return (ObjectNode) type.write(value);
+  }
+
+  /** Returns what the fields show. */
+  public FormValues shown() {
+    ObjectNode node = written();
+    Map<String, String> values = new HashMap<>();
+    for (Field<?> field : fields()) {
+      values.put(field.name(), shown(field, node.get(field.name())));
+    }
+    node.properties()
+        .forEach(
+            e -> {
+              if (e.getValue().isString()) {
+                values.putIfAbsent(e.getKey(), e.getValue().stringValue());
+              }
+            });
+    return FormValues.of(values);
+  }
+
+  private static String shown(Field<?> field, JsonNode value) {
+    if (value == null || value.isObject()) {
+      return "";
+    }
+    if (field.type() instanceof Types.Rows<?> rows) {
+      return RowText.write(rows, value);
+    }
+    return value.isNumber() ? TypedNumber.text(value.doubleValue()) : value.asString();
+  }
+
+  /** Returns the fields to draw, those that are asked for the values of a form. */
+  public List<Slot> slots(FormValues form) {
+    List<Slot> slots = new ArrayList<>();
+    for (Field<?> field : fields()) {
+      if (asked(field, form.value(field.condition() == null ? "" : field.condition().field()))) {
+        String sort =
+            field.type() instanceof Types.Rows<?> rows && !(rows.entry() instanceof Types.Count)
+                ? "lines"
+                : field.choices().isEmpty() ? "entry" : "choice";
+        slots.add(new Slot(field.name(), label(field), field.unit(), sort, field.choices()));
+      }
+    }
+    return slots;
+  }
+
+  private static boolean asked(Field<?> field, String other) {
+    return field.condition() == null || field.condition().value().equals(other);
+  }
+
+  /** A list says what stands in a line of it. */
+  private static String label(Field<?> field) {
+    if (field.type() instanceof Types.Rows<?> rows
+        && rows.entry() instanceof Description<?> entry) {
+      List<String> columns =
+          entry.fields(null).stream()
+              .map(
+                  column ->
+                      column.type() instanceof Types.Flag flag
+                          ? "“" + flag.whenTrue() + "”"
+                          : lower(column.label())
+                              + (column.unit().isEmpty() ? "" : " in " + column.unit()))
+              .toList();
+      return field.label() + ": one a line: " + String.join(", ", columns);
+    }
+    return field.label();
+  }
+
+  private static String lower(String label) {
+    return Character.toLowerCase(label.charAt(0)) + label.substring(1);
+  }
+
+  /**
+   * Returns the part with what was typed laid over it, not yet checked.
+   *
+   * @throws InputException if a line of a list can't be read
+   */
+  public ObjectNode typed(Map<String, String> form) {
+    ObjectNode node = written();
+    List<InputError> errors = new ArrayList<>();
+    for (Field<?> field : fields()) {
+      String text = form.get(field.name());
+      if (text != null && !text.equals(shown(field, node.get(field.name())))) {
+        put(node, field, text, errors);
+      }
+      if (field.condition() != null
+          && !asked(
+              field, form.getOrDefault(field.condition().field(), field.condition().value()))) {
+        node.remove(field.name());
+      }
+    }
+    if (!errors.isEmpty()) {
+      throw new InputException(errors);
+    }
+    return node;
+  }
+
+  private static void put(ObjectNode node, Field<?> field, String text, List<InputError> errors) {
+    Type<?> type = field.type();
+    if (type instanceof Types.Rows<?> rows) {
+      String shown = shown(field, node.get(field.name()));
+      // line ends come back from a browser in another way
+      if (!text.replace("\r\n", "\n").strip().equals(shown.strip())) {
+        ArrayNode list = node.putArray(field.name());
+        RowText.read(list, rows, field.name(), text, errors);
+      }
+    } else if (type instanceof Types.Measure
+        || type instanceof Types.Count
+        || type instanceof Types.NumberedChoice) {
+      TypedNumber.put(node, field.name(), text);
+    } else if (type instanceof Types.Flag && (text.equals("true") || text.equals("false"))) {
+      node.put(field.name(), text.equals("true"));
+    } else {
+      node.put(field.name(), text);
+    }
+  }
+
+  /**
+   * Returns the part that comes of what was typed.
+   *
+   * @throws InputException with every error
+   */
+  public T read(Map<String, String> form) {
+    return type.read(typed(form));
+  }
+}

@@ -1,0 +1,115 @@
+package org.myrialith.web.pages;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import org.myrialith.finding.InputError;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.web.store.Projects;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.view.RedirectView;
+import org.springframework.web.util.UriUtils;
+
+/** Opens pages and carries edits to the store. */
+@Component
+public class ProjectPages {
+  private final Projects projects;
+
+  ProjectPages(Projects projects) {
+    this.projects = projects;
+  }
+
+  /** Opens a project at its head. */
+  public Projects.Opened open(UUID id) {
+    return projects.open(id);
+  }
+
+  /** Returns a page of a project with strata and reckonings; the controller adds its bench. */
+  public ModelAndView page(Projects.Opened opened, Step step) {
+    ModelAndView page = new ModelAndView(Sheet.path(step) + "/page");
+    page.addObject("sheet", Sheet.of(opened, step));
+    page.addObject("gadget", opened.plan().gadget());
+    return page;
+  }
+
+  /**
+   * Edits and goes on to {@code then}; when the edit is refused, shows the page again with the
+   * errors; when it came too late, goes to where both versions can be looked at.
+   *
+   * @param base the revision the maker saw
+   * @param then last part of the address to go on to
+   * @param again makes the page again from the errors
+   */
+  public ModelAndView edit(
+      UUID id,
+      int base,
+      String summary,
+      UnaryOperator<Gadget> edit,
+      String then,
+      Function<List<InputError>, ModelAndView> again) {
+    try {
+      return onward(id, projects.edit(id, base, summary, edit), then);
+    } catch (InputException e) {
+      ModelAndView page = again.apply(e.errors());
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+      page.addObject("refused", e.errors());
+      return page;
+    }
+  }
+
+  /**
+   * Edits by a form; when it is refused, shows the page again with what was typed and the errors
+   * beside the fields.
+   *
+   * @param again makes the page again from what its fields show
+   */
+  public ModelAndView edit(
+      UUID id,
+      int base,
+      String summary,
+      UnaryOperator<Gadget> edit,
+      String then,
+      Map<String, String> form,
+      Function<FormValues, ModelAndView> again) {
+    return edit(
+        id, base, summary, edit, then, errors -> again.apply(FormValues.refused(form, errors)));
+  }
+
+  /**
+   * Edits where nothing is typed that could be refused field by field; errors go to the error page.
+   */
+  public ModelAndView edit(
+      UUID id, int base, String summary, UnaryOperator<Gadget> edit, String then) {
+    return onward(id, projects.edit(id, base, summary, edit), then);
+  }
+
+  /** Returns the way on from an edit. */
+  public ModelAndView onward(UUID id, Projects.Outcome outcome, String then) {
+    if (outcome instanceof Projects.Outcome.Late late) {
+      return redirect("/gadgets/" + id + "/late/" + late.kept());
+    }
+    return redirect("/gadgets/" + id + "/" + then);
+  }
+
+  /** Returns the way to an address of this application; braces in it are characters like others. */
+  public static ModelAndView redirect(String address) {
+    RedirectView there = new RedirectView(address);
+    there.setExpandUriTemplateVariables(false);
+    there.setStatusCode(HttpStatus.SEE_OTHER);
+    ModelAndView view = new ModelAndView(there);
+    view.setStatus(HttpStatus.SEE_OTHER);
+    return view;
+  }
+
+  /** Returns a value as it stands in the query of an address. */
+  public static String inQuery(String value) {
+    return UriUtils.encodeQueryParam(value, StandardCharsets.UTF_8).replace("+", "%2B");
+  }
+}

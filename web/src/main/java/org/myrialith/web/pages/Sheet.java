@@ -1,0 +1,87 @@
+package org.myrialith.web.pages;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.web.store.Projects;
+
+/**
+ * A project page without its bench.
+ *
+ * @param base address of the project's pages
+ * @param step the layer shown
+ */
+public record Sheet(
+    UUID id,
+    String base,
+    int revision,
+    String title,
+    Step step,
+    Verdict verdict,
+    boolean canUndo,
+    boolean canRedo,
+    List<Band> bands,
+    List<Finding> findings,
+    List<Reckoning> reckonings) {
+
+  static Sheet of(Projects.Opened opened, Step step) {
+    GadgetPlan plan = opened.plan();
+    List<Band> bands = new ArrayList<>();
+    for (Step each : Step.values()) {
+      String headline = plan.headline(each);
+      String was =
+          opened.before().map(p -> p.headline(each)).filter(h -> !h.equals(headline)).orElse("");
+      bands.add(
+          new Band(path(each), each.title(), headline, was, plan.verdict(each), each == step));
+    }
+    return new Sheet(
+        opened.id(),
+        "/gadgets/" + opened.id(),
+        opened.revision(),
+        plan.gadget().title(),
+        step,
+        plan.verdict(),
+        opened.canUndo(),
+        opened.canRedo(),
+        bands,
+        plan.findings(step),
+        plan.reckonings(step));
+  }
+
+  /** Returns the sheet with a number before the others. */
+  public Sheet leading(Reckoning number) {
+    List<Reckoning> numbers = new ArrayList<>(List.of(number));
+    numbers.addAll(reckonings);
+    return new Sheet(
+        id, base, revision, title, step, verdict, canUndo, canRedo, bands, findings, numbers);
+  }
+
+  /** Returns the last part of the address of a layer's page. */
+  public static String path(Step step) {
+    return step.name().toLowerCase(Locale.ROOT);
+  }
+
+  /**
+   * Returns the last part of the address of a layer's page for a word from a request; the layout
+   * for any other word.
+   */
+  public static String page(String word) {
+    for (Step step : Step.values()) {
+      if (path(step).equals(word)) {
+        return word;
+      }
+    }
+    return path(Step.LAYOUT);
+  }
+
+  /** Returns the last part of the address of the layer shown. */
+  public String here() {
+    return path(step);
+  }
+}

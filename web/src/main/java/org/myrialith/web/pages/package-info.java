@@ -1,0 +1,5 @@
+/**
+ * What all project pages share: the strata, the reckonings, forms that keep what was typed, and the
+ * way of an edit.
+ */
+package org.myrialith.web.pages;
