@@ -4,11 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.myrialith.layout.Corner;
+import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.LayoutJudgement;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.LayoutStep;
 import org.myrialith.layout.Panel;
-import org.myrialith.layout.Site;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -21,7 +22,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** A layout worked out, and judged with its overlap check, from 1 000 to 100 000 emitters. */
+/** A layout worked out, and judged with its overlap check, from 1 000 to 10 000 emitters. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -29,43 +30,37 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 3, time = 1)
 public class LayoutGrowth {
-  private static final double BODY_MM = 1.6;
-
-  /** Emitters, in panels of 1 000. */
-  @Param({"1000", "10000", "100000"})
+  /** Emitters, in panels of 250. */
+  @Param({"1000", "10000"})
   public int emitters;
 
   private List<Fixture> fixtures;
-  private List<String> order;
+  private Layout layout;
   private LayoutPlan plan;
+  private List<List<Emitter>> lines;
 
   /** Makes the fixtures. */
   @Setup
   public void setUp() {
     fixtures = new ArrayList<>();
-    order = new ArrayList<>();
-    for (int i = 0; i < emitters / 1000; i++) {
-      fixtures.add(
-          Fixture.of(
-              "f" + i,
-              "Panel",
-              new Panel(40, 25, 2, 2, Corner.TOP_LEFT, false, true, 0),
-              i % 10 * 90,
-              i / 10 * 60));
-      order.add("f" + i);
+    for (int i = 0; i < emitters / 250; i++) {
+      Panel panel = new Panel(25, 10, 10, 10, Corner.TOP_LEFT, false, true, 0);
+      fixtures.add(Fixture.of("f" + i, "Panel", panel, i % 10 * 300, i / 10 * 120));
     }
-    plan = LayoutPlan.of(fixtures, order);
+    layout = Layout.EMPTY.withFixtures(fixtures);
+    plan = LayoutPlan.of(fixtures);
+    lines = List.of(plan.emittersOf(fixtures.get(0)));
   }
 
-  /** Places and orders. */
+  /** Places. */
   @Benchmark
   public LayoutPlan layout() {
-    return LayoutPlan.of(fixtures, order);
+    return LayoutPlan.of(fixtures);
   }
 
   /** Judges, overlap check and all. */
   @Benchmark
   public Object findings() {
-    return new LayoutJudgement(plan, Site.USUAL, f -> BODY_MM).findings();
+    return new LayoutStep(layout, plan, lines).findings();
   }
 }

@@ -14,7 +14,8 @@ public record InputError(String field, String value, String allowed) {
 
   public InputError {
     if (value.length() > SHOWN) {
-      value = value.substring(0, SHOWN) + "…";
+      int cut = Character.isHighSurrogate(value.charAt(SHOWN - 1)) ? SHOWN - 1 : SHOWN;
+      value = value.substring(0, cut) + "…";
     }
   }
 

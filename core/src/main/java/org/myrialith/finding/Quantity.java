@@ -17,10 +17,13 @@ public final class Quantity {
 
   private static final String[] PREFIXES = {"n", "µ", "m", "", "k", "M", "G"};
 
+  private static final double NOTHING = 1e-12;
+
   private Quantity() {}
 
-  /** Returns {@code value} with its unit, such as "1.84 A", "9.28 ms" or "168 pixels". */
-  public static String text(double value, String unit) {
+  /** Returns a value with its unit, such as "1.84 A", "9.28 ms" or "168 pixels". */
+  public static String text(double exact, String unit) {
+    double value = told(exact);
     if (!Double.isFinite(value)) {
       return "no number";
     }
@@ -37,6 +40,11 @@ public final class Quantity {
     return measured(scaled(value, step)) + SPACE + PREFIXES[step + 3] + unit;
   }
 
+  /** What is left of sums that cancel, far below all that is built or measured, is nothing. */
+  private static double told(double value) {
+    return Math.abs(value) < NOTHING ? 0 : value;
+  }
+
   /** Divides by a power of 1000; what is whole but for rounding noise becomes whole. */
   private static double scaled(double value, int step) {
     double scaled = value / Math.pow(1000, step);
@@ -45,7 +53,8 @@ public final class Quantity {
   }
 
   /** Returns a number with up to three significant figures; whole numbers keep all their digits. */
-  public static String number(double value) {
+  public static String number(double exact) {
+    double value = told(exact);
     if (!Double.isFinite(value)) {
       return "no number";
     }

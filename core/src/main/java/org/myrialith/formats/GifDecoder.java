@@ -1,79 +1,89 @@
 package org.myrialith.formats;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
-import javax.imageio.stream.MemoryCacheImageInputStream;
 
 /**
  * Lays the pictures of a GIF over each other as their disposal methods say: 0 and 1 leave, 2 clears
- * the part to transparent, 3 brings back what was there before (GIF89a, 23). The platform's reader
- * decodes the parts.
+ * the part to transparent, 3 brings back what was there before (GIF89a, 23).
  */
 final class GifDecoder {
   private static final int CLEAR = 2;
   private static final int PREVIOUS = 3;
+  private static final int OPAQUE = 0xff000000;
 
+  /** First row and distance of rows of the four passes of an interlaced picture (GIF89a, E). */
+  private static final int[][] PASSES = {{0, 8}, {4, 8}, {2, 4}, {1, 2}};
+
+  private final byte[] file;
   private final GifOutline outline;
   private final int[] canvas;
 
-  GifDecoder(GifOutline outline) {
+  GifDecoder(byte[] file, GifOutline outline) {
+    this.file = file;
     this.outline = outline;
     this.canvas = new int[outline.columns() * outline.rows()];
   }
 
-  int decode(byte[] file, ImageFile.FrameSink sink) throws IOException, ImageRefused {
-    ImageReader reader = ImageIO.getImageReadersByFormatName("gif").next();
-    List<String> warnings = new ArrayList<>();
-    try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(file))) {
-      reader.setInput(in, false, false);
-      reader.addIIOReadWarningListener((source, warning) -> warnings.add(warning));
-      for (int i = 0; i < outline.parts().size(); i++) {
-        GifOutline.Part part = outline.parts().get(i);
-        int[] before = part.disposal() == PREVIOUS ? canvas.clone() : null;
-        lay(reader.read(i), part);
-        if (!warnings.isEmpty()) {
-          throw ImageFile.damaged(warnings.get(0));
-        }
-        if (!sink.take(
-            new Raster(outline.columns(), outline.rows(), canvas.clone()), part.delayCentis())) {
-          break;
-        }
-        dispose(part, before);
+  void decode(ImageFile.FrameSink sink) throws ImageRefused {
+    for (GifOutline.Part part : outline.parts()) {
+      int[] before = part.control().disposal() == PREVIOUS ? canvas.clone() : null;
+      lay(part);
+      Raster whole = new Raster(outline.columns(), outline.rows(), canvas.clone());
+      if (!sink.take(whole, part.control().delayCentis())) {
+        return;
       }
-    } finally {
-      reader.dispose();
+      dispose(part, before);
     }
-    return outline.parts().size();
   }
 
-  private void lay(BufferedImage picture, GifOutline.Part part) throws ImageRefused {
-    if (picture.getWidth() != part.columns() || picture.getHeight() != part.rows()) {
-      throw ImageFile.damaged("a part of another size than its header says");
-    }
-    int[] row = new int[part.columns()];
-    for (int y = 0; y < part.rows(); y++) {
-      picture.getRGB(0, y, part.columns(), 1, row, 0, part.columns());
-      int at = (part.y() + y) * outline.columns() + part.x();
-      for (int x = 0; x < row.length; x++) {
-        if (row[x] >>> 24 != 0) {
-          canvas[at + x] = row[x];
+  private void lay(GifOutline.Part part) throws ImageRefused {
+    byte[] indices = GifCodes.decode(file, part.data(), part.columns() * part.rows());
+    int[] colours = colours(part);
+    int read = 0;
+    for (int y : rows(part)) {
+      int row = part.y() + y;
+      for (int x = 0; x < part.columns(); x++) {
+        int index = indices[read++] & 0xff;
+        int column = part.x() + x;
+        boolean inside = row < outline.rows() && column < outline.columns();
+        if (inside && index != part.control().transparent() && index < colours.length) {
+          canvas[row * outline.columns() + column] = colours[index];
         }
       }
     }
+  }
+
+  /** The rows in the order in which they are stored. */
+  private static int[] rows(GifOutline.Part part) {
+    int[] order = new int[part.rows()];
+    int at = 0;
+    for (int[] pass : part.interlaced() ? PASSES : new int[][] {{0, 1}}) {
+      for (int y = pass[0]; y < part.rows(); y += pass[1]) {
+        order[at++] = y;
+      }
+    }
+    return order;
+  }
+
+  private int[] colours(GifOutline.Part part) throws ImageRefused {
+    if (part.colours() < 0) {
+      throw ImageFile.damaged("a picture without colours");
+    }
+    int[] colours = new int[part.tableSize()];
+    for (int i = 0; i < colours.length; i++) {
+      int at = part.colours() + 3 * i;
+      colours[i] =
+          OPAQUE | (file[at] & 0xff) << 16 | (file[at + 1] & 0xff) << 8 | file[at + 2] & 0xff;
+    }
+    return colours;
   }
 
   private void dispose(GifOutline.Part part, int[] before) {
-    if (part.disposal() == CLEAR) {
-      for (int y = part.y(); y < part.y() + part.rows(); y++) {
-        int at = y * outline.columns() + part.x();
-        Arrays.fill(canvas, at, at + part.columns(), 0);
+    if (part.control().disposal() == CLEAR) {
+      int from = Math.min(part.x(), outline.columns());
+      int to = Math.min(part.x() + part.columns(), outline.columns());
+      for (int y = part.y(); y < Math.min(part.y() + part.rows(), outline.rows()); y++) {
+        Arrays.fill(canvas, y * outline.columns() + from, y * outline.columns() + to, 0);
       }
     } else if (before != null) {
       System.arraycopy(before, 0, canvas, 0, canvas.length);

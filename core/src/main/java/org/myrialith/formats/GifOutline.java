@@ -6,8 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The block structure of a GIF, walked without decoding, so that size and number of frames are
- * known and bounded before any picture is made.
+ * The block structure of a GIF (GIF89a, 17 to 27), walked without decoding, so that size and number
+ * of frames are known and bounded before any picture is made. What other readers let pass, this one
+ * lets pass too, with a note: a missing trailer, bytes between blocks, a part past the canvas.
  *
  * <pre>
  * 6 signature, 2 columns, 2 rows, 1 packed (bit 7: global table, bits 0-2: its size), 1 background, 1 aspect, table
@@ -18,16 +19,46 @@ import java.util.List;
  * </pre>
  *
  * @param parts one for each picture
+ * @param notes what is not as it should be and was let pass, in words
  */
-record GifOutline(int columns, int rows, List<Part> parts) {
+record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
 
   /**
-   * Where one picture goes on the canvas.
+   * Where one picture goes on the canvas, and where the file has it.
+   *
+   * @param control what stood before it
+   * @param colours first byte of the colour table; -1 when there is none
+   * @param tableSize entries of the colour table
+   * @param data the byte that says how wide the first codes are; sub-blocks follow
+   */
+  record Part(
+      int x,
+      int y,
+      int columns,
+      int rows,
+      boolean interlaced,
+      Control control,
+      int colours,
+      int tableSize,
+      int data) {}
+
+  /**
+   * How a picture is shown.
    *
    * @param disposal 0 to 7 as stored
    * @param delayCentis as stored (1/100 s)
+   * @param transparent index that leaves what is below; -1 for none
    */
-  record Part(int x, int y, int columns, int rows, int disposal, int delayCentis) {}
+  record Control(int disposal, int delayCentis, int transparent) {
+    static final Control NONE = new Control(0, 0, -1);
+  }
+
+  private static final int EXTENSION = 0x21;
+  private static final int PICTURE = 0x2c;
+  private static final int TRAILER = 0x3b;
+  private static final int CONTROL = 0xf9;
+  private static final int TABLE = 0x80;
+  private static final int INTERLACED = 0x40;
 
   static GifOutline scan(byte[] file, ImageBounds bounds) throws ImageRefused {
     return new Walk(file, bounds).run();
@@ -37,9 +68,15 @@ record GifOutline(int columns, int rows, List<Part> parts) {
   private static final class Walk {
     private final byte[] file;
     private final ImageBounds bounds;
+    private final List<String> notes = new ArrayList<>();
     private int at = 6;
-    private int disposal;
-    private int delay;
+    private Control control = Control.NONE;
+    private int colours = -1;
+    private int tableSize;
+    private int widest;
+    private int highest;
+    private int stray;
+    private int outside;
 
     Walk(byte[] file, ImageBounds bounds) {
       this.file = file;
@@ -52,23 +89,44 @@ record GifOutline(int columns, int rows, List<Part> parts) {
       bounds.requireSize(columns, rows);
       int packed = next();
       skip(2);
-      skipTable(packed);
-      List<Part> parts = new ArrayList<>();
-      for (int block = next(); block != 0x3b; block = next()) {
-        if (block == 0x21) {
-          extension();
-        } else if (block == 0x2c) {
-          parts.add(picture(columns, rows));
-          bounds.requireFrames(parts.size(), columns, rows);
-        } else {
-          throw ImageFile.damaged(
-              "unknown block 0x" + Integer.toHexString(block) + " at byte " + (at - 1));
-        }
+      if ((packed & TABLE) != 0) {
+        colours = at;
+        tableSize = 2 << (packed & 7);
       }
+      skipTable(packed);
+      List<Part> parts = parts(columns, rows);
       if (parts.isEmpty()) {
         throw new ImageRefused("frames", "none", "at least one frame");
       }
-      return new GifOutline(columns, rows, List.copyOf(parts));
+      if (stray > 0) {
+        notes.add(phrase("%d bytes between the pictures belong to nothing; passed over.", stray));
+      }
+      if (outside > 0) {
+        notes.add(phrase("%d pictures reach past the canvas; cut off there.", outside));
+      }
+      return new GifOutline(columns, rows, List.copyOf(parts), List.copyOf(notes));
+    }
+
+    private List<Part> parts(int columns, int rows) throws ImageRefused {
+      List<Part> parts = new ArrayList<>();
+      while (at < file.length) {
+        switch (next()) {
+          case EXTENSION -> extension();
+          case PICTURE -> {
+            parts.add(picture(columns, rows));
+            GifOutline.Part last = parts.get(parts.size() - 1);
+            widest = Math.max(widest, last.columns());
+            highest = Math.max(highest, last.rows());
+            bounds.requireFrames(parts.size(), Math.max(columns, widest), Math.max(rows, highest));
+          }
+          case TRAILER -> {
+            return parts;
+          }
+          default -> stray++;
+        }
+      }
+      notes.add("The mark of the end is missing; taken up to the last whole picture.");
+      return parts;
     }
 
     private Part picture(int canvasColumns, int canvasRows) throws ImageRefused {
@@ -76,27 +134,32 @@ record GifOutline(int columns, int rows, List<Part> parts) {
       int y = word();
       int columns = word();
       int rows = word();
-      if (columns == 0 || rows == 0 || x + columns > canvasColumns || y + rows > canvasRows) {
-        throw new ImageRefused(
-            "part",
-            phrase("%d × %d at %d, %d", columns, rows, x, y),
-            "within the canvas of " + canvasColumns + " × " + canvasRows);
+      if (columns == 0 || rows == 0) {
+        throw new ImageRefused("part", columns + " × " + rows, "at least one pixel");
       }
-      skipTable(next());
+      bounds.requireSize(columns, rows);
+      outside += x + columns > canvasColumns || y + rows > canvasRows ? 1 : 0;
+      int packed = next();
+      boolean own = (packed & TABLE) != 0;
+      int table = own ? at : colours;
+      skipTable(packed);
+      int data = at;
       skip(1);
       skipBlocks();
-      Part part = new Part(x, y, columns, rows, disposal, delay);
-      disposal = 0;
-      delay = 0;
+      int size = own ? 2 << (packed & 7) : tableSize;
+      boolean interlaced = (packed & INTERLACED) != 0;
+      Part part = new Part(x, y, columns, rows, interlaced, control, table, size, data);
+      control = Control.NONE;
       return part;
     }
 
     private void extension() throws ImageRefused {
-      if (next() == 0xf9 && at < file.length && file[at] == 4) {
+      if (next() == CONTROL && at < file.length && file[at] == 4) {
         skip(1);
-        disposal = next() >> 2 & 7;
-        delay = word();
-        skip(1);
+        int packed = next();
+        int delay = word();
+        int index = next();
+        control = new Control(packed >> 2 & 7, delay, (packed & 1) == 0 ? -1 : index);
       }
       skipBlocks();
     }
@@ -108,7 +171,7 @@ record GifOutline(int columns, int rows, List<Part> parts) {
     }
 
     private void skipTable(int packed) throws ImageRefused {
-      if ((packed & 0x80) != 0) {
+      if ((packed & TABLE) != 0) {
         skip(3 << (packed & 7) + 1);
       }
     }

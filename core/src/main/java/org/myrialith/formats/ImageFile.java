@@ -1,6 +1,7 @@
 package org.myrialith.formats;
 
 import java.io.IOException;
+import java.util.List;
 
 /** An animated GIF or a PNG, recognised by its first bytes, never by its name. */
 public final class ImageFile {
@@ -16,15 +17,27 @@ public final class ImageFile {
     boolean take(Raster raster, int delayCentis);
   }
 
+  /**
+   * What was found.
+   *
+   * @param frames in the file
+   * @param notes what is not as it should be and was let pass, in words
+   */
+  public record Found(int frames, List<String> notes) {
+    public Found {
+      notes = List.copyOf(notes);
+    }
+  }
+
   private ImageFile() {}
 
   /**
    * Decodes the frames in order.
    *
-   * @return the number of frames in the file
+   * @return the number of frames in the file and what was let pass
    * @throws ImageRefused if the file is empty, of another kind, damaged or over the bounds
    */
-  public static int read(byte[] file, ImageBounds bounds, FrameSink sink) throws ImageRefused {
+  public static Found read(byte[] file, ImageBounds bounds, FrameSink sink) throws ImageRefused {
     if (file.length == 0) {
       throw new ImageRefused("file", "nothing", "a GIF or a PNG");
     }
@@ -34,11 +47,13 @@ public final class ImageFile {
     }
     try {
       if (starts(file, 'G', 'I', 'F', '8')) {
-        return new GifDecoder(GifOutline.scan(file, bounds)).decode(file, sink);
+        GifOutline outline = GifOutline.scan(file, bounds);
+        new GifDecoder(file, outline).decode(sink);
+        return new Found(outline.parts().size(), outline.notes());
       }
       if (starts(file, 0x89, 'P', 'N', 'G')) {
         sink.take(PngDecoder.decode(file, bounds), -1);
-        return 1;
+        return new Found(1, List.of());
       }
     } catch (IOException
         | IndexOutOfBoundsException

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.FlatteningPathIterator;
+import java.awt.geom.IllegalPathStateException;
 import java.awt.geom.PathIterator;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
@@ -27,7 +28,8 @@ import org.myrialith.finding.InputException;
  *
  * <p>Read as plain XML: no document type is followed, no entity is resolved, nothing is fetched,
  * and scripts, styles, definitions and foreign content are passed over. Lengths follow SVG 2: a
- * width with a unit and a view box give the scale; without a unit a user unit is 1/96 inch.
+ * width with a unit and a view box give the scale, as preserveAspectRatio says; without a unit a
+ * user unit is 1/96 inch. Hidden parts are passed over; styles by class are not followed.
  *
  * @param circles in the order of the file
  * @param lines paths, polylines, polygons, lines and rectangles, curves flattened
@@ -127,10 +129,20 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
     }
   }
 
+  /**
+   * What holds within an element.
+   *
+   * @param way from its user units to millimetres
+   * @param widthUnits of the nearest svg element, for percentages
+   * @param heightUnits of it
+   * @param visible whether what is drawn in it can be seen
+   */
+  record Frame(AffineTransform way, double widthUnits, double heightUnits, boolean visible) {}
+
   /** One reading. Mutable, lives within {@link #read}. */
   private static final class Reading {
     private final XMLStreamReader xml;
-    private final Deque<AffineTransform> ways = new ArrayDeque<>();
+    private final Deque<Frame> frames = new ArrayDeque<>();
     private final List<Circle> circles = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
     private final List<String> passed = new ArrayList<>();
@@ -147,7 +159,7 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
         if (event == XMLStreamConstants.START_ELEMENT) {
           start();
         } else if (event == XMLStreamConstants.END_ELEMENT) {
-          ways.pop();
+          frames.pop();
         } else if (event == XMLStreamConstants.ENTITY_REFERENCE) {
           throw new InputException("file", "an entity of its own", "an SVG without entities");
         }
@@ -157,29 +169,75 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
 
     private void start() throws XMLStreamException {
       String name = xml.getLocalName();
-      if (++elements > MOST_ELEMENTS || ways.size() > DEEPEST) {
+      if (++elements > MOST_ELEMENTS || frames.size() > DEEPEST) {
         throw new InputException(
             "file",
             "more than " + MOST_ELEMENTS + " elements, or deeper than " + DEEPEST,
             "a smaller drawing");
       }
-      if (ways.isEmpty() && !name.equals("svg")) {
+      if (frames.isEmpty() && !name.equals("svg")) {
         throw new InputException("file", "an XML file of kind " + name, "an SVG file");
       }
-      if (PASSED_OVER.contains(name)) {
+      if (PASSED_OVER.contains(name) || styled("display").equals("none")) {
+        String what = PASSED_OVER.contains(name) ? name : "a hidden " + name;
         if (passed.size() < 10 && !name.equals("title") && !name.equals("metadata")) {
-          passed.add(name);
+          passed.add(what);
         }
         skip();
         return;
       }
-      AffineTransform way = new AffineTransform(ways.isEmpty() ? scale() : ways.peek());
+      Frame frame = inside(name);
+      frames.push(frame);
+      if (frame.visible()) {
+        draw(name, frame.way());
+      }
+    }
+
+    private Frame inside(String name) {
+      Frame above =
+          frames.isEmpty()
+              ? new Frame(
+                  AffineTransform.getScaleInstance(MM_PER_USER_UNIT, MM_PER_USER_UNIT), 0, 0, true)
+              : frames.peek();
+      AffineTransform way = new AffineTransform(above.way());
       String transform = xml.getAttributeValue(null, "transform");
       if (transform != null && !transform.isBlank()) {
         way.concatenate(AWTTransformProducer.createAffineTransform(transform));
       }
-      ways.push(way);
-      draw(name, way);
+      String visibility = styled("visibility");
+      boolean visible = visibility.isEmpty() ? above.visible() : visibility.equals("visible");
+      if (!name.equals("svg")) {
+        return new Frame(way, above.widthUnits(), above.heightUnits(), visible);
+      }
+      SvgViewport port =
+          new SvgViewport(
+              frames.isEmpty() ? 0 : number("x"),
+              frames.isEmpty() ? 0 : number("y"),
+              extent("width", above.widthUnits()),
+              extent("height", above.heightUnits()));
+      return port.inside(text("viewBox"), text("preserveAspectRatio"), way, visible);
+    }
+
+    /** A property by attribute or by style, the style first; empty when neither says. */
+    private String styled(String property) {
+      for (String part : text("style").split(";")) {
+        int colon = part.indexOf(':');
+        if (colon > 0 && part.substring(0, colon).strip().equals(property)) {
+          return part.substring(colon + 1).strip();
+        }
+      }
+      return text(property);
+    }
+
+    /** A width or height in user units; 0 when nothing says. */
+    private double extent(String attribute, double whole) {
+      String bare = text(attribute);
+      if (bare.isEmpty() || bare.equals("auto")) {
+        return whole;
+      }
+      return bare.endsWith("%")
+          ? Double.parseDouble(bare.substring(0, bare.length() - 1)) / 100 * whole
+          : length(bare) / MM_PER_USER_UNIT;
     }
 
     private void skip() throws XMLStreamException {
@@ -194,24 +252,6 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
           throw new InputException("file", "content nested too deep", "a smaller drawing");
         }
       }
-    }
-
-    /** From user units to millimetres by the outermost svg element. */
-    private AffineTransform scale() {
-      String box = xml.getAttributeValue(null, "viewBox");
-      double width = length(xml.getAttributeValue(null, "width"));
-      if (box == null || box.isBlank()) {
-        return AffineTransform.getScaleInstance(MM_PER_USER_UNIT, MM_PER_USER_UNIT);
-      }
-      String[] parts = box.strip().split("[\\s,]+");
-      if (parts.length != 4) {
-        throw new InputException("viewBox", box, "four numbers");
-      }
-      double across = Double.parseDouble(parts[2]);
-      double scale = width > 0 && across > 0 ? width / across : MM_PER_USER_UNIT;
-      AffineTransform way = AffineTransform.getScaleInstance(scale, scale);
-      way.translate(-Double.parseDouble(parts[0]), -Double.parseDouble(parts[1]));
-      return way;
     }
 
     /** A length with its unit (mm); 0 for a percentage or nothing. */
@@ -290,6 +330,11 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
       Shape shape;
       try {
         shape = AWTPathProducer.createShape(new StringReader(data), PathIterator.WIND_NON_ZERO);
+      } catch (IllegalPathStateException e) {
+        throw new InputException(
+            "path",
+            data.substring(0, Math.min(40, data.length())),
+            "a path that begins with a move (M or m)");
       } catch (java.io.IOException e) {
         throw new java.io.UncheckedIOException("reading from memory", e);
       }
@@ -298,17 +343,17 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
 
     private void flatten(PathIterator steps) {
       List<double[]> points = new ArrayList<>();
-      boolean closed = false;
       double[] at = new double[6];
       for (; !steps.isDone(); steps.next()) {
         int kind = steps.currentSegment(at);
         if (kind == PathIterator.SEG_MOVETO) {
-          keep(points, closed);
+          keep(points, false);
           points = new ArrayList<>();
-          closed = false;
         }
         if (kind == PathIterator.SEG_CLOSE) {
-          closed = true;
+          // what follows without a move goes on from where the closed line began (SVG 2, 9.3.4)
+          keep(points, true);
+          points = new ArrayList<>(points.subList(0, Math.min(1, points.size())));
         } else {
           points.add(new double[] {finite(at[0]), finite(at[1])});
         }
@@ -317,7 +362,7 @@ public record SvgDrawing(List<Circle> circles, List<Line> lines, List<String> pa
               "file", "more than " + MOST_CORNERS + " corners", "a simpler drawing");
         }
       }
-      keep(points, closed);
+      keep(points, false);
     }
 
     private void keep(List<double[]> points, boolean closed) {

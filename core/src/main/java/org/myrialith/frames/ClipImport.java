@@ -39,18 +39,20 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
   public static ClipImport read(byte[] file, Fit fit, int columns, int rows) throws ImageRefused {
     List<Frame> frames = new ArrayList<>();
     int[] changed = new int[2];
-    ImageFile.read(
-        file,
-        ImageBounds.USUAL,
-        (raster, delay) -> {
-          int hold = holdMillis(delay);
-          changed[0] += delay >= 0 && delay < LEAST_CENTIS ? 1 : 0;
-          changed[1] += hold > Frame.HOLD.max() ? 1 : 0;
-          frames.add(
-              new Frame(fit.apply(raster, columns, rows), (int) Math.min(hold, Frame.HOLD.max())));
-          return true;
-        });
-    List<String> notes = new ArrayList<>();
+    ImageFile.Found found =
+        ImageFile.read(
+            file,
+            ImageBounds.USUAL,
+            (raster, delay) -> {
+              int hold = holdMillis(delay);
+              changed[0] += delay >= 0 && delay < LEAST_CENTIS ? 1 : 0;
+              changed[1] += hold > Frame.HOLD.max() ? 1 : 0;
+              frames.add(
+                  new Frame(
+                      fit.apply(raster, columns, rows), (int) Math.min(hold, Frame.HOLD.max())));
+              return true;
+            });
+    List<String> notes = new ArrayList<>(found.notes());
     if (changed[0] > 0) {
       notes.add(phrase("%s no delay set; held %d ms.", frames(changed[0]), UNSET_MILLIS));
     }

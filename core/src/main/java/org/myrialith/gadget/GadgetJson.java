@@ -117,9 +117,9 @@ public final class GadgetJson {
             && version.doubleValue() == VERSION;
     if (!known) {
       String read =
-          (format == null ? "no format" : format.asString())
+          (format == null ? "no format" : said(format))
               + " "
-              + (version == null ? "without a version" : version.asString());
+              + (version == null ? "without a version" : said(version));
       reading.add(new InputError("version", read, FORMAT + " " + VERSION));
       return null;
     }
@@ -130,6 +130,10 @@ public final class GadgetJson {
     reading.with(
         Picture.class, hash -> Optional.ofNullable(pictures.get(hash)).or(() -> kept.apply(hash)));
     return Gadget.DESCRIPTION.read(rest, "", reading);
+  }
+
+  private static String said(JsonNode node) {
+    return node.isString() ? node.stringValue() : node.toString();
   }
 
   private static Map<String, Picture> pictures(JsonNode node, Reading reading) {

@@ -144,11 +144,27 @@ class EmitterMapTest {
   @Test
   void theMapIsAPositionTableToo() {
     byte[] csv = new EmitterMap(LANTERN, PLAN.wiring()).csv().getBytes(StandardCharsets.UTF_8);
-    PositionTable table = PositionTable.read(csv, null, 8192);
+    PositionTable table = PositionTable.read(csv, null, null, 8192);
     assertThat(table.rows()).hasSize(168);
     for (int i = 0; i < 168; i++) {
       assertThat(table.rows().get(i).xMm())
           .isCloseTo(LANTERN.emitters().get(i).position().xMm(), within(0.0006));
+    }
+  }
+
+  /** What an assembly house gets, read again, stands as it stood: no mirrored copy. */
+  @Test
+  void ourOwnPickAndPlaceFileComesBackAsItWas() {
+    byte[] file =
+        new EmitterMap(LANTERN, PLAN.wiring())
+            .pickAndPlace(f -> "pixel")
+            .getBytes(StandardCharsets.UTF_8);
+    PositionTable table = PositionTable.read(file, null, null, 8192);
+    assertThat(table.rows()).hasSize(168);
+    double first = table.rows().get(0).yMm() - LANTERN.emitters().get(0).position().yMm();
+    for (int i = 0; i < 168; i++) {
+      assertThat(table.rows().get(i).yMm() - first)
+          .isCloseTo(LANTERN.emitters().get(i).position().yMm(), within(0.002));
     }
   }
 }

@@ -42,7 +42,7 @@ class HostileImageTest {
   }
 
   private static int frames(byte[] file) throws ImageRefused {
-    return ImageFile.read(file, ImageBounds.USUAL, (raster, delay) -> true);
+    return ImageFile.read(file, ImageBounds.USUAL, (raster, delay) -> true).frames();
   }
 
   @Test
@@ -76,10 +76,10 @@ class HostileImageTest {
   }
 
   @Test
-  void partsOutsideTheCanvasAreRefused() {
+  void aPartFarLargerThanTheCanvasIsRefused() {
     byte[] file = gif(1, 1, 1);
-    file[19 + 1] = 1;
-    assertThatThrownBy(() -> frames(file)).hasMessageContaining("within the canvas");
+    file[19 + 6] = 0x7f;
+    assertThatThrownBy(() -> frames(file)).hasMessageContaining("4096");
   }
 
   @Test
@@ -121,6 +121,9 @@ class HostileImageTest {
     byte[] whole = gif(1, 1, 3);
     for (int length = 0; length < whole.length; length++) {
       byte[] cut = Arrays.copyOf(whole, length);
+      if (length > 19 && (length - 19) % BLACK_DOT.length == 0) {
+        continue; // behind a whole picture: taken with a note
+      }
       assertThatThrownBy(() -> frames(cut))
           .as("cut at %d", length)
           .isInstanceOf(ImageRefused.class);

@@ -23,7 +23,7 @@ class PositionTableTest {
   private static final int MOST = 8192;
 
   private static PositionTable read(String text) {
-    return PositionTable.read(text.getBytes(StandardCharsets.UTF_8), null, MOST);
+    return PositionTable.read(text.getBytes(StandardCharsets.UTF_8), null, null, MOST);
   }
 
   @Test
@@ -45,7 +45,7 @@ class PositionTableTest {
     "'x (inch),y (inch)\n2,1', 50.8, 25.4",
     "'x mil,y mil\n1000,100', 25.4, 2.54",
     "'x cm,y mm\n1,1', 10, 1",
-    "'Mid X,Mid Y\n3mm,4 mm', 3, 4"
+    "'Mid X,Mid Y\n3mm,4 mm', 3, -4"
   })
   void unitsAreTakenFromTheHeader(String text, double x, double y) {
     PositionTable.Row row = read(text).rows().get(0);
@@ -54,9 +54,41 @@ class PositionTableTest {
   }
 
   @Test
+  void aUnitInACellCountsMostAndAnUnknownOneIsRefused() {
+    PositionTable.Row row = read("x_mm,y_mm\n1in,100 mil\n").rows().get(0);
+    assertThat(row.xMm()).isCloseTo(25.4, within(1e-9));
+    assertThat(row.yMm()).isCloseTo(2.54, within(1e-9));
+    assertThatThrownBy(() -> read("x,y\n1,2 pt\n")).hasMessageContaining("2 pt");
+  }
+
+  @Test
+  void theMiddleOfAPartIsTakenAndItsHeightIsNoPlace() {
+    PositionTable table = read("Ref,Ref X,Ref Y,Mid X,Mid Y,Height\nD1,1,2,3,4,9\nD2,5,6,7,8,9\n");
+    assertThat(table.rows())
+        .containsExactly(
+            new PositionTable.Row(3, -4, 0, "D1"), new PositionTable.Row(7, -8, 0, "D2"));
+    assertThat(table.ignored()).containsExactly("Ref X", "Ref Y", "Height");
+  }
+
+  @Test
+  void yGrowsAsAskedOrAsTheHeadersTell() {
+    byte[] file = "Mid X,Mid Y\n1,2\n".getBytes(StandardCharsets.UTF_8);
+    assertThat(PositionTable.read(file, null, null, MOST).yAxis()).isEqualTo(YAxis.UP);
+    assertThat(PositionTable.read(file, null, YAxis.DOWN, MOST).rows().get(0).yMm()).isEqualTo(2);
+    assertThat(read("x,y\n1,2\n").rows().get(0).yMm()).isEqualTo(2);
+  }
+
+  @Test
+  void aLineOfManyCellsIsRefusedBeforeItIsTakenApart() {
+    assertThatThrownBy(() -> read("x,y\n1,2" + ",3".repeat(1_000_000)))
+        .hasMessageContaining("line 2")
+        .hasMessageContaining("64 columns");
+  }
+
+  @Test
   void aUnitThatTheMakerNamesCountsWhereTheHeaderNamesNone() {
     byte[] file = "x,y_mm\n1,1\n".getBytes(StandardCharsets.UTF_8);
-    PositionTable table = PositionTable.read(file, LengthUnit.INCH, MOST);
+    PositionTable table = PositionTable.read(file, LengthUnit.INCH, null, MOST);
     assertThat(table.rows()).containsExactly(new PositionTable.Row(25.4, 1, 0, ""));
     assertThat(table.unit()).isEqualTo(LengthUnit.INCH);
   }
@@ -73,7 +105,7 @@ class PositionTableTest {
   @ValueSource(strings = {"UTF-16LE", "UTF-16BE", "UTF-16", "UTF-8"})
   void encodingsAreTold(String encoding) {
     byte[] file = "x,y,name\n1,2,貝\n".getBytes(Charset.forName(encoding));
-    PositionTable table = PositionTable.read(file, null, MOST);
+    PositionTable table = PositionTable.read(file, null, null, MOST);
     assertThat(table.rows()).containsExactly(new PositionTable.Row(1, 2, 0, "貝"));
     assertThat(table.encoding()).startsWith(encoding.substring(0, 5));
   }
@@ -93,7 +125,7 @@ class PositionTableTest {
         """);
     OutsideTool.runClean(folder, "/usr/bin/python3", "write.py");
     PositionTable table =
-        PositionTable.read(Files.readAllBytes(folder.resolve("t.csv")), null, MOST);
+        PositionTable.read(Files.readAllBytes(folder.resolve("t.csv")), null, null, MOST);
     assertThat(table.rows()).hasSize(500);
     PositionTable.Row last = table.rows().get(499);
     assertThat(last.name()).isEqualTo("a \"quoted\"; name\n499");
@@ -143,7 +175,7 @@ class PositionTableTest {
         List.of(
             new byte[] {'x', ',', 'y', '\n', (byte) 0xc3, '(', '\n'},
             new byte[] {'x', ',', 'y', '\n', 0, 0, 0, '\n'})) {
-      assertThatThrownBy(() -> PositionTable.read(file, null, MOST))
+      assertThatThrownBy(() -> PositionTable.read(file, null, null, MOST))
           .isInstanceOf(InputException.class)
           .hasMessageContaining("UTF-8 or UTF-16");
     }

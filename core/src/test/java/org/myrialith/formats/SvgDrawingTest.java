@@ -33,6 +33,10 @@ class SvgDrawingTest {
         "width='2in' viewBox='-10 -20 508 50' | 2 | 4",
         "width='96' height='96' | 2.64583333 | 5.29166667",
         "viewBox='0 0 96 96' | 2.64583333 | 5.29166667",
+        "width='200mm' height='50mm' viewBox='0 0 100 50' | 60 | 20",
+        "width='200mm' height='50mm' viewBox='0 0 100 50' preserveAspectRatio='none' | 20 | 20",
+        "width='200mm' height='50mm' viewBox='0 0 100 50' preserveAspectRatio='xMinYMid' | 10 | 20",
+        "width='200mm' height='50mm' viewBox='0 0 100 50' preserveAspectRatio='xMaxYMax slice' | 20 | -10",
         "width='50%' viewBox='0 0 96 96' | 2.64583333 | 5.29166667"
       })
   void unitsFollowWidthAndViewBox(String attributes, double x, double y) {
@@ -41,6 +45,59 @@ class SvgDrawingTest {
     assertThat(drawing.circles().get(0).xMm()).isCloseTo(x, within(1e-6));
     assertThat(drawing.circles().get(0).yMm()).isCloseTo(y, within(1e-6));
     assertThat(drawing.circles().get(0).name()).isEqualTo("a");
+  }
+
+  /** A drawing within one has a place, a scale and a view box of its own (SVG 2, 8.2). */
+  @Test
+  void drawingsNest() {
+    SvgDrawing drawing =
+        read(
+            HEAD
+                + """
+                width='100mm' height='100mm' viewBox='0 0 100 100'>
+                <svg x='10' y='20' width='50' height='50' viewBox='0 0 10 10'><circle cx='2' cy='3'/></svg>
+                <svg x='5' width='50%' height='50%' viewBox='0 0 25 25'><circle cx='1' cy='1'/></svg>
+                </svg>""");
+    assertThat(drawing.circles().get(0).xMm()).isCloseTo(20, within(1e-9));
+    assertThat(drawing.circles().get(0).yMm()).isCloseTo(35, within(1e-9));
+    assertThat(drawing.circles().get(1).xMm()).isCloseTo(7, within(1e-9));
+    assertThat(drawing.circles().get(1).yMm()).isCloseTo(2, within(1e-9));
+  }
+
+  @Test
+  void hiddenPartsAreNotReadAndAreTold() {
+    SvgDrawing drawing =
+        read(
+            HEAD
+                + """
+                viewBox='0 0 9 9'>
+                <g display='none'><circle cx='1' cy='1' id='a'/></g>
+                <g style='fill:red; display: none'><circle cx='1' cy='1' id='b'/></g>
+                <g visibility='hidden'><circle cx='1' cy='1' id='c'/>
+                  <circle cx='1' cy='1' id='d' visibility='visible'/></g>
+                </svg>""");
+    assertThat(drawing.circles()).extracting(SvgDrawing.Circle::name).containsExactly("d");
+    assertThat(drawing.passedOver()).containsExactly("a hidden g", "a hidden g");
+  }
+
+  /** What follows a closed line without a move begins where that one began (SVG 2, 9.3.4). */
+  @Test
+  void aLineGoesOnFromWhereAClosedOneBegan() {
+    SvgDrawing drawing =
+        read(
+            HEAD
+                + "width='96mm' viewBox='0 0 96 96'><path d='M10,10 h20 v20 z l5,-5 l5,0'/></svg>");
+    assertThat(drawing.lines()).hasSize(2);
+    assertThat(drawing.lines().get(0).closed()).isTrue();
+    assertThat(drawing.lines().get(1).xMm()).containsExactly(10, 15, 20);
+    assertThat(drawing.lines().get(1).yMm()).containsExactly(10, 5, 5);
+    assertThat(drawing.lines().get(1).closed()).isFalse();
+  }
+
+  @Test
+  void aPathThatBeginsWithALineIsRefused() {
+    assertThatThrownBy(() -> read(HEAD + "><path d='L1,2 3,4'/></svg>"))
+        .isInstanceOf(InputException.class);
   }
 
   @Test

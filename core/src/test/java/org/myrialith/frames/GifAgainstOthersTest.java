@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -116,6 +118,91 @@ class GifAgainstOthersTest {
     command.add("made.gif");
     OutsideTool.runClean(folder, command.toArray(String[]::new));
     compare("made.gif", List.of(4, 4, 4, 4), true);
+  }
+
+  /** Passes of an interlaced picture may have no row at all (GIF89a, E). */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 7})
+  void interlacedPartsOfFewRows(int rows) throws Exception {
+    makeTwo("10x" + rows, "+3+4", "GIF");
+    compare("made.gif", List.of(4, 4), true);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 255})
+  void dataInBlocksOfAnySize(int bytes) throws Exception {
+    makeTwo("10x9", "+3+4", "None");
+    byte[] made = Files.readAllBytes(folder.resolve("made.gif"));
+    Files.write(folder.resolve("again.gif"), GifBlocks.again(made, bytes));
+    compare("again.gif", List.of(4, 4), true);
+  }
+
+  @Test
+  void whatOthersLetPassIsLetPassWithAWord() throws Exception {
+    makeTwo("10x9", "+3+4", "None");
+    byte[] made = Files.readAllBytes(folder.resolve("made.gif"));
+    Decoded whole = decode(made);
+    byte[] endless = Arrays.copyOf(made, made.length - 1);
+    assertSameWithNote(whole, endless, "mark of the end");
+    byte[] stray = Arrays.copyOf(made, made.length + 2);
+    stray[made.length - 1] = 0;
+    stray[made.length + 1] = 0x3b;
+    assertSameWithNote(whole, stray, "2 bytes between");
+  }
+
+  @Test
+  void aPartPastTheCanvasIsCutOffThere() throws Exception {
+    makeTwo("10x9", "+22+15", "None");
+    byte[] made = Files.readAllBytes(folder.resolve("made.gif"));
+    Decoded inside = decode(made);
+    byte[] past = made.clone();
+    int at = GifBlocks.picture(made, 1);
+    past[at + 1] = 26; // its left edge moves four cells to the right
+    ImageFile.Found found = ImageFile.read(past, ImageBounds.USUAL, (raster, delay) -> true);
+    assertThat(found.notes()).singleElement().asString().contains("past the canvas");
+    Raster moved = decode(past).frames().get(1);
+    for (int y = 15; y < 24; y++) {
+      for (int x = 26; x < 32; x++) {
+        assertThat(moved.at(x, y)).isEqualTo(inside.frames().get(1).at(x - 4, y));
+      }
+      assertThat(moved.at(25, y)).isEqualTo(inside.frames().get(0).at(25, y));
+    }
+  }
+
+  private static void assertSameWithNote(Decoded whole, byte[] file, String note)
+      throws ImageRefused {
+    ImageFile.Found found = ImageFile.read(file, ImageBounds.USUAL, (raster, delay) -> true);
+    assertThat(found.notes()).singleElement().asString().contains(note);
+    Decoded read = decode(file);
+    assertThat(read.frames()).hasSameSizeAs(whole.frames());
+    for (int i = 0; i < whole.frames().size(); i++) {
+      assertThat(read.frames().get(i).argb()).isEqualTo(whole.frames().get(i).argb());
+    }
+  }
+
+  private void makeTwo(String size, String at, String interlace) {
+    OutsideTool.runClean(
+        folder,
+        CONVERT,
+        "-interlace",
+        interlace,
+        "-seed",
+        "5",
+        "-delay",
+        "4",
+        "(",
+        "-size",
+        COLUMNS + "x" + ROWS,
+        "plasma:fractal",
+        ")",
+        "(",
+        "-size",
+        size,
+        "plasma:red-yellow",
+        "-repage",
+        at,
+        ")",
+        "made.gif");
   }
 
   private void compare(String name, List<Integer> delays, boolean withBoth)

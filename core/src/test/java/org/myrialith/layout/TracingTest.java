@@ -26,7 +26,7 @@ class TracingTest {
   void rowsAndCirclesBecomeNamedEmitters() {
     PositionTable table =
         PositionTable.read(
-            "x,y,z,name\n1,2,3,a\n4,5,6,\n".getBytes(StandardCharsets.UTF_8), null, 9);
+            "x,y,z,name\n1,2,3,a\n4,5,6,\n".getBytes(StandardCharsets.UTF_8), null, null, 9);
     assertThat(Tracing.singles(table).emitters())
         .containsExactly(
             new LooseEmitters.Single(1, 2, 3, "a"), new LooseEmitters.Single(4, 5, 6, ""));

@@ -17,23 +17,8 @@ import java.util.List;
 
 /** A page in a real browser. Whatever the page's console complains of fails the test at the end. */
 public final class Screen implements AutoCloseable {
-  private static final class Holder {
-    private static final Browser BROWSER =
-        Playwright.create()
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
-  }
+  /** One browser for each thread that tests: the driver is to be used by one alone. */
+  private static final ThreadLocal<Browser> BROWSER = ThreadLocal.withInitial(Screen::launch);
 
   private final BrowserContext context;
   private final Page page;
@@ -43,8 +28,8 @@ public final class Screen implements AutoCloseable {
     this.context = context;
     this.page = context.newPage();
     // generous: a busy machine is no fault of the page
-    page.setDefaultTimeout(2 * Integer.getInteger("patience", 45_000));
-    PlaywrightAssertions.setDefaultAssertionTimeout(Integer.getInteger("patience", 45_000));
+    page.setDefaultTimeout(2 * Integer.getInteger("patience", 30_000));
+    PlaywrightAssertions.setDefaultAssertionTimeout(Integer.getInteger("patience", 30_000));
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {
@@ -58,10 +43,27 @@ public final class Screen implements AutoCloseable {
         });
   }
 
+  private static Browser launch() {
+    return Playwright.create()
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(
+                    List.of(
+                        "--no-sandbox",
+                        "--disable-gpu",
+                        "--disable-quic",
+                        "--no-first-run",
+                        "--disable-background-networking",
+                        "--disable-component-update",
+                        "--disable-sync")));
+  }
+
   public static Screen open(String address) {
     Screen screen =
         new Screen(
-            Holder.BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)));
+            BROWSER.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)));
     screen.page.navigate(address);
     return screen;
   }
@@ -70,10 +72,12 @@ public final class Screen implements AutoCloseable {
   public static Screen withoutScripts(String address) {
     Screen screen =
         new Screen(
-            Holder.BROWSER.newContext(
-                new Browser.NewContextOptions()
-                    .setViewportSize(1280, 800)
-                    .setJavaScriptEnabled(false)));
+            BROWSER
+                .get()
+                .newContext(
+                    new Browser.NewContextOptions()
+                        .setViewportSize(1280, 800)
+                        .setJavaScriptEnabled(false)));
     screen.page.navigate(address);
     return screen;
   }

@@ -50,12 +50,12 @@ class ImportController {
   ModelAndView send(
       @PathVariable UUID id, @PathVariable String fixture, @RequestParam MultipartFile file)
       throws IOException {
+    var opened = pages.open(id);
     byte[] bytes = file.getBytes();
     try {
       // refused files are not kept
       images.inTurn(() -> ImageFile.read(bytes, ImageBounds.USUAL, (raster, delay) -> false));
     } catch (InputException e) {
-      var opened = pages.open(id);
       ModelAndView page = pages.page(opened, Step.FRAMES);
       page.addObject("bench", FramesPage.of(opened.plan(), fixture, 0));
       page.addObject("refused", e.errors());

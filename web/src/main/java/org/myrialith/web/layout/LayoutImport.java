@@ -9,6 +9,7 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.formats.LengthUnit;
 import org.myrialith.formats.PositionTable;
 import org.myrialith.formats.SvgDrawing;
+import org.myrialith.formats.YAxis;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Tracing;
 
@@ -29,15 +30,16 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
    * Reads a file, told apart by its first character: SVG begins with an angle bracket.
    *
    * @param unit of numbers whose header names none, may be null
+   * @param yAxis which way y grows in a table, null to tell by its headers
    * @throws InputException if it can't be read, with the reasons
    */
-  static LayoutImport read(byte[] file, LengthUnit unit) {
+  static LayoutImport read(byte[] file, LengthUnit unit, YAxis yAxis) {
     String head =
         new String(file, 0, Math.min(file.length, 400), java.nio.charset.StandardCharsets.UTF_8)
             .replace("\0", "")
             .replaceFirst("^[^<\\p{Alnum}\"']*", "");
     if (!head.startsWith("<")) {
-      PositionTable table = PositionTable.read(file, unit, Fixture.MOST_EMITTERS);
+      PositionTable table = PositionTable.read(file, unit, yAxis, Fixture.MOST_EMITTERS);
       Tracing.singles(table); // so that a place out of bounds is told before anything is looked at
       return new LayoutImport(table, null);
     }
@@ -60,7 +62,10 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
       notes.add(
           "Numbers in "
               + table.unit().key()
-              + (table.unit() == LengthUnit.MILLIMETRE ? "." : ", turned into mm."));
+              + (table.unit() == LengthUnit.MILLIMETRE ? "" : ", turned into mm")
+              + (table.yAxis() == YAxis.UP
+                  ? "; y grows upwards in the file."
+                  : "; y grows downwards in the file."));
       if (!table.ignored().isEmpty()) {
         notes.add("Not used: " + String.join(", ", table.ignored()) + ".");
       }

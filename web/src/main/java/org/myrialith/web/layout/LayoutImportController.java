@@ -12,6 +12,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.TextRules;
 import org.myrialith.formats.LengthUnit;
 import org.myrialith.formats.SvgDrawing;
+import org.myrialith.formats.YAxis;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Shape;
@@ -52,9 +53,10 @@ class LayoutImportController {
       @RequestParam MultipartFile file,
       @RequestParam(defaultValue = "mm") String unit)
       throws IOException {
+    pages.open(id); // a file for a gadget that is gone is not kept
     byte[] bytes = file.getBytes();
     // refused files are not kept
-    List<InputError> refused = Look.at(bytes, known(unit)).refused();
+    List<InputError> refused = Look.at(bytes, known(unit), null).refused();
     if (!refused.isEmpty()) {
       ModelAndView page = layout.page(id, null);
       page.addObject("refused", refused);
@@ -75,8 +77,9 @@ class LayoutImportController {
   ModelAndView look(
       @PathVariable UUID id,
       @PathVariable UUID upload,
-      @RequestParam(defaultValue = "mm") String unit) {
-    return page(id, upload, unit, FormValues.of(Map.of("pixelsPerMetre", "60", "line", "1")));
+      @RequestParam(defaultValue = "mm") String unit,
+      @RequestParam(defaultValue = "") String y) {
+    return page(id, upload, unit, y, FormValues.of(Map.of("pixelsPerMetre", "60", "line", "1")));
   }
 
   /**
@@ -86,33 +89,35 @@ class LayoutImportController {
    * @param refused what is wrong in the unit that was asked for; another that fits is shown then
    */
   private record Look(LayoutImport read, LengthUnit unit, List<InputError> refused) {
-    static Look at(byte[] file, LengthUnit wanted) {
+    static Look at(byte[] file, LengthUnit wanted, YAxis y) {
       try {
-        return new Look(LayoutImport.read(file, wanted), wanted, List.of());
+        return new Look(LayoutImport.read(file, wanted, y), wanted, List.of());
       } catch (InputException e) {
         return new Look(null, wanted, e.errors());
       }
     }
 
     /** It was taken in another unit: the longest one that fits is shown. */
-    Look orAnother(byte[] file) {
+    Look orAnother(byte[] file, YAxis y) {
       if (read != null) {
         return this;
       }
-      Look millimetres = at(file, LengthUnit.MILLIMETRE);
-      Look fits = millimetres.read != null ? millimetres : at(file, LengthUnit.MIL);
+      Look millimetres = at(file, LengthUnit.MILLIMETRE, y);
+      Look fits = millimetres.read != null ? millimetres : at(file, LengthUnit.MIL, y);
       return new Look(fits.read, fits.unit, refused);
     }
   }
 
-  private ModelAndView page(UUID id, UUID upload, String unit, FormValues form) {
+  private ModelAndView page(UUID id, UUID upload, String unit, String y, FormValues form) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     ModelAndView page = pages.page(pages.open(id), Step.LAYOUT);
     page.setViewName("layout/import");
     page.addObject("upload", file);
     page.addObject("units", LengthUnit.values());
     page.addObject("form", form);
-    Look look = Look.at(file.bytes(), known(unit)).orAnother(file.bytes());
+    YAxis axis = YAxis.of(y).orElse(null);
+    Look look = Look.at(file.bytes(), known(unit), axis).orAnother(file.bytes(), axis);
+    page.addObject("axes", YAxis.values());
     if (!look.refused().isEmpty()) {
       page.addObject("refused", look.refused());
       page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -128,10 +133,11 @@ class LayoutImportController {
       @PathVariable UUID upload,
       @RequestParam int base,
       @RequestParam String unit,
+      @RequestParam(defaultValue = "") String y,
       @RequestParam String as,
       @RequestParam Map<String, String> form) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
-    LayoutImport read = LayoutImport.read(file.bytes(), known(unit));
+    LayoutImport read = LayoutImport.read(file.bytes(), known(unit), YAxis.of(y).orElse(null));
     Gadget now = pages.open(id).plan().gadget();
     String fixture = as.equals("enclosure") ? "" : now.freeId("f");
     if (!uploads.take(upload)) {
@@ -145,7 +151,7 @@ class LayoutImportController {
             taken(read, as, form, file.getName()),
             "layout?fixture=" + fixture,
             form,
-            typed -> page(id, upload, unit, typed));
+            typed -> page(id, upload, unit, y, typed));
     if (onward.getStatus() != HttpStatus.SEE_OTHER) {
       uploads.giveBack(upload);
     }
