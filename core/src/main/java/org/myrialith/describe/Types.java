@@ -279,6 +279,11 @@ public final class Types {
    * @param most entries
    */
   public record Rows<E>(Type<E> entry, int least, int most) implements Type<List<E>> {
+    public Rows {
+      // null when two classes wait for each other's beginnings: told here, not where it is used
+      Objects.requireNonNull(entry, "entry");
+    }
+
     @Override
     public List<E> read(JsonNode value, String path, Reading reading) {
       if (value == null || !value.isArray()) {

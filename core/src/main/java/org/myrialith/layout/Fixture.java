@@ -20,7 +20,7 @@ import org.myrialith.finding.TextRules;
  */
 public record Fixture(String id, String name, Shape shape, Mount mount) {
   /** Allowed coordinate (mm). */
-  public static final Bounds PLACE = Bounds.measure(-10_000, 10_000, "mm");
+  public static final Bounds PLACE = Mount.PLACE;
 
   /** Most emitters of one fixture. */
   public static final int MOST_EMITTERS = 8192;

@@ -31,6 +31,9 @@ public record Mount(
     boolean reversed,
     List<Integer> dark,
     String emitter) {
+  /** Allowed coordinate. */
+  public static final Bounds PLACE = Bounds.measure(-10_000, 10_000, "mm");
+
   /** Allowed turn. */
   public static final Bounds TURN = Bounds.measure(-360, 360, "°");
 
@@ -44,8 +47,8 @@ public record Mount(
   public static final Description<Mount> DESCRIPTION =
       Description.of(
           Mount.class,
-          coordinate("xMm", "At x").formerly("centreXMm", new Types.Measure(Fixture.PLACE), x -> x),
-          coordinate("yMm", "At y").formerly("centreYMm", new Types.Measure(Fixture.PLACE), y -> y),
+          coordinate("xMm", "At x").formerly("centreXMm", new Types.Measure(PLACE), x -> x),
+          coordinate("yMm", "At y").formerly("centreYMm", new Types.Measure(PLACE), y -> y),
           coordinate("zMm", "Forward z").explained("towards the viewer"),
           Field.measure("turnDegrees", "Turned clockwise", TURN)
               .or(0.0)
@@ -68,15 +71,15 @@ public record Mount(
               .explained("a class that comes along, or one of emitters"));
 
   private static Field<Double> coordinate(String name, String label) {
-    return Field.measure(name, label, Fixture.PLACE)
+    return Field.measure(name, label, PLACE)
         .or(0.0)
         .explained("where the origin of its own frame lies");
   }
 
   public Mount {
-    Fixture.PLACE.require("xMm", xMm);
-    Fixture.PLACE.require("yMm", yMm);
-    Fixture.PLACE.require("zMm", zMm);
+    PLACE.require("xMm", xMm);
+    PLACE.require("yMm", yMm);
+    PLACE.require("zMm", zMm);
     TURN.require("turnDegrees", turnDegrees);
     dark = List.copyOf(dark);
     if (dark.size() > MOST_DARK) {

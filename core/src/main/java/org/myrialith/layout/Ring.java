@@ -32,7 +32,7 @@ public record Ring(
     List<Circle> circles, double startDegrees, double sweepDegrees, boolean clockwise)
     implements Shape {
   /** Allowed start angle. */
-  public static final Bounds START = Bounds.measure(-360, 360, "°");
+  public static final Bounds START = Circle.TURN;
 
   /** Allowed sweep. */
   public static final Bounds SWEEP = Bounds.measure(1, 360, "°");
@@ -54,6 +54,9 @@ public record Ring(
     /** Allowed count. */
     public static final Bounds COUNT = Bounds.count(1, 2048);
 
+    /** Allowed turn, and where a ring may start. */
+    public static final Bounds TURN = Bounds.measure(-360, 360, "°");
+
     /** Allowed radius. */
     public static final Bounds RADIUS = Bounds.measure(0, 5000, "mm");
 
@@ -64,7 +67,7 @@ public record Ring(
             Field.count("count", "Pixels", COUNT),
             Field.measure("radiusMm", "Radius", RADIUS)
                 .explained("0 only for a single pixel in the middle"),
-            Field.measure("turnDegrees", "Turned further", START).or(0.0).explained("clockwise"),
+            Field.measure("turnDegrees", "Turned further", TURN).or(0.0).explained("clockwise"),
             Field.flag("back", "Back", "", "back")
                 .or(false)
                 .explained("its data runs against the way of the ring"));
@@ -72,7 +75,7 @@ public record Ring(
     public Circle {
       COUNT.require("count", count);
       RADIUS.require("radiusMm", radiusMm);
-      START.require("turnDegrees", turnDegrees);
+      TURN.require("turnDegrees", turnDegrees);
       if (radiusMm == 0 && count > 1) {
         throw new InputException(
             "radiusMm",

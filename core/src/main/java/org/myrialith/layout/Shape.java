@@ -17,6 +17,7 @@ public sealed interface Shape
     permits Panel,
         Strip,
         Ring,
+        Spiral,
         ModulePolygon,
         SegmentDigits,
         Bar,

@@ -33,9 +33,6 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
     implements Shape {
   private static final double NOTE_OUT_MM = 3;
 
-  /** Allowed pixels of a piece. */
-  public static final Bounds COUNT = Bounds.count(1, Fixture.MOST_EMITTERS);
-
   /** Allowed density (pixels per metre). */
   public static final Bounds DENSITY = Bounds.measure(1, 500, "pixels per metre");
 
@@ -58,6 +55,9 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
    * @param turned whether its data enters at the end farther along the path
    */
   public record Piece(int pixels, double gapMm, boolean turned) {
+    /** Allowed pixels. */
+    public static final Bounds COUNT = Bounds.count(1, Fixture.MOST_EMITTERS);
+
     /** Allowed gap. */
     public static final Bounds GAP = Bounds.measure(0, 5000, "mm");
 
@@ -86,7 +86,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
           Field.measure("pixelsPerMetre", "Pixels per metre", DENSITY),
           Field.count("cutEvery", "Cut every … pixels", CUT_EVERY).or(1),
           Field.rows("pieces", "Pieces", Piece.DESCRIPTION, 1, MOST_PIECES)
-              .formerly("count", new Types.Count(COUNT), n -> List.of(new Piece(n, 0, false)))
+              .formerly("count", new Types.Count(Piece.COUNT), n -> List.of(new Piece(n, 0, false)))
               .explained(
                   "along the path; the first pixel sits half a pitch from the start of its piece"),
           Field.rows("path", "Path", Point.DESCRIPTION, 2, MOST_POINTS)

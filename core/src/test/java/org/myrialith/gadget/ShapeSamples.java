@@ -21,13 +21,14 @@ import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Shape;
 import org.myrialith.layout.Site;
+import org.myrialith.layout.Spiral;
 import org.myrialith.layout.Stack;
 import org.myrialith.layout.Strip;
 
 /** Shapes of every kind, from a source of chance. */
 public final class ShapeSamples {
   /** How many kinds there are. */
-  public static final int KINDS = 11;
+  public static final int KINDS = 12;
 
   private ShapeSamples() {}
 
@@ -112,6 +113,15 @@ public final class ShapeSamples {
               1 + random.nextDouble() * 30);
       case 8 -> new BoxFaces(40, 44, 50, 1.6, 8, List.of("1", "2", "6", "5", "3x4", "0"));
       case 9 -> new Panes(1 + random.nextInt(4), 10, 1 + random.nextInt(3), 4.5, 30, 50, 3, 36);
+      case 10 ->
+          new Spiral(
+              2 + random.nextInt(60),
+              1 + random.nextDouble() * 40,
+              random.nextInt(3) * 12.5,
+              1 + random.nextDouble() * 30,
+              random.nextDouble() * 360,
+              random.nextBoolean(),
+              random.nextBoolean());
       default -> loose(random);
     };
   }
@@ -119,7 +129,11 @@ public final class ShapeSamples {
   private static Shape strip(Random random) {
     List<Point> path = new ArrayList<>();
     for (int i = 0; i < 2 + random.nextInt(4); i++) {
-      path.add(new Point(i * 10 + random.nextDouble(), random.nextDouble() * 100));
+      // now and then straight back to where it came from
+      path.add(
+          i > 1 && random.nextInt(3) == 0
+              ? path.get(i - 2)
+              : new Point(i * 10 + random.nextDouble(), random.nextDouble() * 100));
     }
     int every = 1 + random.nextInt(3);
     List<Strip.Piece> pieces = new ArrayList<>();

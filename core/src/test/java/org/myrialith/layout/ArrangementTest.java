@@ -172,8 +172,8 @@ class ArrangementTest {
   void snappingPutsFirstEmittersOnTheGridAndOnAnothersPitch() {
     List<Fixture> picked = everyKind(5);
     for (Fixture fixture : new Arrangement(picked).snapped(2.5)) {
-      assertThat(fixture.position(0).xMm() / 2.5 % 1).isCloseTo(0, within(1e-9));
-      assertThat(fixture.position(0).yMm() / 2.5 % 1).isCloseTo(0, within(1e-9));
+      assertThat(Math.IEEEremainder(fixture.position(0).xMm(), 2.5)).isCloseTo(0, within(1e-9));
+      assertThat(Math.IEEEremainder(fixture.position(0).yMm(), 2.5)).isCloseTo(0, within(1e-9));
     }
     Fixture other =
         Fixture.of("o", "Other", new Panel(3, 3, 7, 7, Corner.TOP_LEFT, false, true, 0), 1.1, 2.2);
