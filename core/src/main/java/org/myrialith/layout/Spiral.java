@@ -14,9 +14,9 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.Reckoning;
 
 /**
- * Pixels of a strip or a string wound up flat: an Archimedean spiral, whose windings are equally far
- * apart, with equal lengths of wire between the pixels. The origin is the centre. A picture has one
- * row, a column for each pixel in data order.
+ * Pixels of a strip or a string wound up flat: an Archimedean spiral, whose windings are equally
+ * far apart, with equal lengths of wire between the pixels. The origin is the centre. A picture has
+ * one row, a column for each pixel in data order.
  *
  * @param count pixels
  * @param spacingAlongMm length of the curve between neighbours
@@ -113,8 +113,7 @@ public record Spiral(
     double wanted = lengthTo(innerMm, growth) + lengthMm;
     double radius = innerMm + lengthMm;
     for (int i = 0; i < STEPS; i++) {
-      double step =
-          (lengthTo(radius, growth) - wanted) * growth / Math.hypot(radius, growth);
+      double step = (lengthTo(radius, growth) - wanted) * growth / Math.hypot(radius, growth);
       radius -= step;
       if (Math.abs(step) < 1e-12) {
         break;
@@ -133,7 +132,9 @@ public record Spiral(
     return new Position(radius * Math.sin(angle), -radius * Math.cos(angle), index, 0);
   }
 
-  /** The nearest two of all, neighbours along the curve or across windings: a sweep from the left. */
+  /**
+   * The nearest two of all, neighbours along the curve or across windings: a sweep from the left.
+   */
   @Override
   public double spacingMm() {
     Position[] all = new Position[count];

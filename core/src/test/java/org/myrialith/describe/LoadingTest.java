@@ -14,16 +14,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Declarations name each other, and Java makes the one first that is asked for first: whichever that
- * is, all of them must be whole.
+ * Declarations name each other, and Java makes the one first that is asked for first: whichever
+ * that is, all of them must be whole.
  */
 class LoadingTest {
   private static final Set<String> DECLARED = Set.of("DESCRIPTION", "KIND");
 
   static Stream<String> declarations() {
     return new ClassFileImporter()
-        .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
-        .importPackages("org.myrialith").stream()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("org.myrialith")
+            .stream()
             .filter(c -> c.getFields().stream().anyMatch(f -> DECLARED.contains(f.getName())))
             .map(JavaClass::getName);
   }

@@ -39,7 +39,13 @@ class SpiralTest {
     "2, 1000, 0, 1, 12, false, true"
   })
   void pixelsAreEquallyFarApartAlongTheCurve(
-      int count, double along, double inner, double winding, double start, boolean way, boolean in) {
+      int count,
+      double along,
+      double inner,
+      double winding,
+      double start,
+      boolean way,
+      boolean in) {
     Spiral spiral = new Spiral(count, along, inner, winding, start, way, in);
     LengthIndexedLine line = new LengthIndexedLine(drawn(spiral, spiral.turns() + 0.1));
     for (int i = 0; i < count; i++) {

@@ -217,7 +217,9 @@ class MakerTaskTest {
     assertThat(page.locator(".core li")).hasCount(3);
     button("Delete").click();
     assertThat(page.locator(".core li")).hasCount(2);
-    button("Later").click();
+    assertThat(button("Later")).isDisabled();
+    button("Earlier").click();
+    assertThat(button("Earlier")).isDisabled();
     assertThat(stored().clipOn("f2").orElseThrow().frames()).hasSize(2);
   }
 

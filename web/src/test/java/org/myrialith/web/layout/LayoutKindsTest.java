@@ -57,7 +57,7 @@ class LayoutKindsTest {
         "stack | Layers | 5 | stack of 4 × 4 × 5 | 80 | 2.5 | whole number",
         "box | Top | 8 | box with 26 on its faces | 26 | 99x1 | pips from 0 to 9",
         "edge-lit panes | Panes a digit | 6 | 2 edge-lit digits of 6 panes | 24 | -6 | 1 to",
-        "loose emitters | Emitters: one | '1, 2, 0, left eye\n9; 8,5' | 2 loose emitters | 2 | '1' | emitters"
+        "loose emitters | Emitters, one | '1, 2, 0, left eye\n9; 8,5' | 2 loose emitters | 2 | '1' | emitters"
       })
   void aKindIsLaidOutFromZero(
       String kind,

@@ -118,14 +118,14 @@ class LayoutToolsTest {
       screen.onRevision(2);
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f3", "f1", "f2");
       assertThat(page.locator("#order")).hasAttribute("open", "");
-      page.getByLabel("Position of Bar 3 on the data line").fill("3");
+      page.getByLabel("Place of Bar 3 on the data line").fill("3");
       page.keyboard().press("Enter");
       screen.onRevision(3);
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f1", "f2", "f3");
-      page.getByLabel("Position of Bar 1 on the data line").fill("4");
+      page.getByLabel("Place of Bar 1 on the data line").fill("4");
       page.keyboard().press("Enter");
       assertThat(page.locator("#notice")).containsText("1 to 3");
-      assertThat(page.getByLabel("Position of Bar 1 on the data line")).hasValue("4");
+      assertThat(page.getByLabel("Place of Bar 1 on the data line")).hasValue("4");
       screen.holdAccessible();
       screen.button("Bar 2 earlier").click();
       screen.button("Reverse the data of Bar 2").click();
