@@ -28,7 +28,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Fork(1)
 @Warmup(iterations = 3, time = 1)
-@Measurement(iterations = 3, time = 1)
+@Measurement(iterations = 6, time = 1)
 public class LayoutGrowth {
   /** Emitters, in panels of 250. */
   @Param({"1000", "10000"})

@@ -19,7 +19,7 @@ final class PlanMemory {
     print("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
     print("panel of 500 x 1000 frames", Walls.playing(25, 20, 1000));
     print("panel of 500 x 10 frames", Walls.playing(25, 20, 10));
-    print("panel of 10 000, dark", Walls.playing(100, 100, 1));
+    print("panel of 8100 x 1 frame", Walls.playing(90, 90, 1));
     print("nothing yet", Gadget.blank("Nothing"));
   }
 

@@ -26,7 +26,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Fork(1)
 @Warmup(iterations = 3, time = 1)
-@Measurement(iterations = 5, time = 1)
+@Measurement(iterations = 7, time = 1)
 public class PlanStages {
   /** Which gadget. */
   @Param({"lantern", "wall", "10 frames", "100 frames", "1000 frames"})

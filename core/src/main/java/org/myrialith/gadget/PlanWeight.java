@@ -10,11 +10,11 @@ import org.myrialith.frames.Show;
  * The memory that a plan takes, by what it is made of. Figures are measured: see the benchmarks.
  */
 final class PlanWeight {
-  private static final long BASE = 60_000;
-  private static final long PER_FIXTURE = 6_000;
-  private static final long PER_EMITTER = 260;
+  private static final long BASE = 3_500;
+  private static final long PER_FIXTURE = 300;
+  private static final long PER_EMITTER = 212;
   private static final long PER_PICTURE = 260;
-  private static final long PER_FRAME = 130;
+  private static final long PER_FRAME = 100;
   private static final long PER_MOMENT = 32;
   private static final int CHANNELS = 3;
 
@@ -31,7 +31,8 @@ final class PlanWeight {
         frames++;
         if (seen.add(clip.id() + frame.picture().hash())) {
           long cells = (long) frame.picture().columns() * frame.picture().rows();
-          weight += PER_PICTURE + cells * CHANNELS + (long) emitters * CHANNELS;
+          // the picture, which cell each emitter shows, and its levels
+          weight += PER_PICTURE + cells * CHANNELS + 2L * emitters * CHANNELS;
         }
       }
     }

@@ -8,8 +8,11 @@ import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.GadgetJson;
 
@@ -64,6 +67,80 @@ class GuardTest {
                     HttpRequest.BodyPublishers.ofString(GadgetJson.write(DemoGadgets.porchBuoy())))
                 .build());
     assertThat(own.statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void theSameNameByAnotherSchemeIsAnotherSite() {
+    String own = application.address().replace("http:", "https:");
+    var answer =
+        application.send(
+            HttpRequest.newBuilder(URI.create(application.address() + "/api/v1/plan"))
+                .header("Origin", own)
+                .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                .build());
+    assertThat(answer.statusCode()).isEqualTo(403);
+  }
+
+  @Test
+  void answersAreUtf8WhateverIsAskedFor() {
+    for (String path : List.of("/", "/api/v1/projects", "/api/openapi")) {
+      var answer =
+          application.send(
+              HttpRequest.newBuilder(URI.create(application.address() + path))
+                  .header("Accept", "application/json;charset=UTF-16")
+                  .build());
+      assertThat(answer.statusCode()).as(path).isEqualTo(200);
+      assertThat(answer.headers().firstValue("Content-Type").orElse(""))
+          .doesNotContainIgnoringCase("utf-16");
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "multipart/form-data",
+        "multipart/form-data; boundary=",
+        "multipart/form-data; boundary=\""
+      })
+  void anUploadWithoutABoundaryIsADamagedRequest(String type) {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    var answer =
+        application.send(
+            "POST",
+            "/gadgets/" + id + "/layout/import",
+            type,
+            "--x\r\n\r\n".getBytes(StandardCharsets.UTF_8));
+    assertThat(answer.statusCode()).isBetween(400, 499);
+    assertThat(answer.body()).contains("Nothing was changed");
+  }
+
+  @Test
+  void theAddressOfErrorsIsNoErrorItself() {
+    assertThat(application.json("GET", "/error", null).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void aFormThatIsTooLargeIsToldSo() {
+    byte[] form = ("title=" + "a".repeat(3_000_000)).getBytes(StandardCharsets.UTF_8);
+    var answer = application.send("POST", "/gadgets", "application/x-www-form-urlencoded", form);
+    assertThat(answer.statusCode()).isBetween(400, 499);
+    assertThat(answer.body()).doesNotContain("16 MB");
+  }
+
+  /** Answered by the server before any filter: closed all the same. */
+  @Test
+  void answersToDamagedRequestsAreClosedToo() throws IOException {
+    URI address = URI.create(application.address());
+    try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
+      OutputStream out = socket.getOutputStream();
+      out.write(
+          "GET /%ff%fe HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n"
+              .getBytes(StandardCharsets.US_ASCII));
+      out.flush();
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(answer).startsWith("HTTP/1.1 4").contains("Content-Security-Policy");
+      assertThat(answer).contains("Cross-Origin-Resource-Policy", "Cross-Origin-Opener-Policy");
+    }
   }
 
   /** A name of another site that is made to lead to this machine. */

@@ -4,10 +4,14 @@ import java.util.List;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.web.store.NotThereException;
+import org.myrialith.web.store.StoreTrouble;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.orm.jpa.JpaSystemException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -25,6 +29,15 @@ class Problems extends ResponseEntityExceptionHandler {
       problem.setProperty("errors", errors);
     }
     return problem;
+  }
+
+  @ExceptionHandler({
+    TransactionException.class,
+    DataAccessResourceFailureException.class,
+    JpaSystemException.class
+  })
+  ProblemDetail storeTrouble(Exception e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, StoreTrouble.words(e));
   }
 
   @ExceptionHandler

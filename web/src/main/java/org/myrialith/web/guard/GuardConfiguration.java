@@ -1,5 +1,7 @@
 package org.myrialith.web.guard;
 
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -16,9 +18,14 @@ class GuardConfiguration {
    * Nothing inline, nothing from elsewhere; pictures also from data addresses, which the base
    * styles use.
    */
-  private static final String POLICY =
+  static final String POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
           + " connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+  @Bean
+  WebServerFactoryCustomizer<TomcatServletWebServerFactory> headersOfAll() {
+    return factory -> factory.addEngineValves(new HeadersOfAll());
+  }
 
   @Bean
   SecurityFilterChain guard(HttpSecurity http) throws Exception {

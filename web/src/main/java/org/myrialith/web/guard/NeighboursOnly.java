@@ -43,7 +43,9 @@ final class NeighboursOnly extends OncePerRequestFilter {
     try {
       URI from = URI.create(origin);
       int port = from.getPort() < 0 ? 80 : from.getPort();
-      return !request.getServerName().equals(from.getHost()) || request.getServerPort() != port;
+      return !request.getScheme().equals(from.getScheme())
+          || !request.getServerName().equals(from.getHost())
+          || request.getServerPort() != port;
     } catch (IllegalArgumentException e) {
       return true;
     }

@@ -4,7 +4,11 @@ import java.util.List;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.web.store.NotThereException;
+import org.myrialith.web.store.StoreTrouble;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
+import org.springframework.orm.jpa.JpaSystemException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -38,6 +42,15 @@ class ControllerErrors {
   ModelAndView refused(InputException e) {
     return page(
         HttpStatus.UNPROCESSABLE_CONTENT, "That can't be taken. Nothing was changed.", e.errors());
+  }
+
+  @ExceptionHandler({
+    TransactionException.class,
+    DataAccessResourceFailureException.class,
+    JpaSystemException.class
+  })
+  ModelAndView storeTrouble(Exception e) {
+    return page(HttpStatus.SERVICE_UNAVAILABLE, StoreTrouble.words(e), List.of());
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)
