@@ -1,4 +1,5 @@
 // Paints one frame by mouse or keys. A stroke is shown at once and sent; the server paints it and answers with what changed.
+import { follow } from "./drag.js";
 import { layOver, post } from "./exchange.js";
 import { standOn } from "./myrialith.js";
 import { begin, end, whenIdle } from "./saving.js";
@@ -101,13 +102,9 @@ class LitEasel extends HTMLElement {
         this.draw(this.tool === "line" ? [start, cell] : undefined);
       }
     };
-    const up = () => {
-      window.removeEventListener("pointermove", drag);
-      window.removeEventListener("pointerup", up);
-      this.send(this.tool === "line" ? [start, cells.at(-1)] : this.tool === "fill" ? [start] : cells);
-    };
-    window.addEventListener("pointermove", drag);
-    window.addEventListener("pointerup", up);
+    const send = () => this.send(this.tool === "line" ? [start, cells.at(-1)] : this.tool === "fill" ? [start] : cells);
+    // a pencil has painted already; a line that was taken away is not drawn
+    follow({ move: drag, drop: send, cancel: () => (this.tool === "pencil" ? send() : this.draw()) });
   }
 
   pick(cell) {

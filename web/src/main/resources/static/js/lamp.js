@@ -1,5 +1,7 @@
 // Plays the show as emitted, at true speed. Places, light and currents come from the server; this only draws them.
 
+const CHUNKS = 4; // that are kept: the one shown, and some to go back to
+
 const kept = { playing: undefined, at: 0, daylight: false };
 
 class LitLamp extends HTMLElement {
@@ -128,7 +130,9 @@ class LitLamp extends HTMLElement {
     if (!this.chunks.has(from)) {
       const answer = fetch(`${this.folder}/light?from=${from}`).then(async (r) => new Uint8Array(await r.arrayBuffer()));
       this.chunks.set(from, answer);
-      answer.then((bytes) => this.chunks.set(from, bytes));
+      if (this.chunks.size > CHUNKS) {
+        this.chunks.delete(this.chunks.keys().next().value);
+      }
     }
     const light = await this.chunks.get(from);
     if (this.gone || this.momentAt(kept.at) !== moment) {

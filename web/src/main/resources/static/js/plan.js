@@ -1,5 +1,6 @@
 // The drawing of the layout: looked round in, picked from, moved by mouse and keys. The server works out where things are.
 
+import { follow } from "./drag.js";
 import { Walk } from "./walk.js";
 import { View } from "./view.js";
 import "./order.js";
@@ -59,7 +60,6 @@ class LitPlan extends HTMLElement {
     const from = this.view.point(event);
     const dot = this.dotAt(from);
     const set = (e) => {
-      window.removeEventListener("pointerup", set);
       const to = this.view.point(e);
       const form = this.querySelector("form.plan-place");
       form.elements.x.value = this.snapped(to.x);
@@ -70,7 +70,7 @@ class LitPlan extends HTMLElement {
         form.requestSubmit();
       }
     };
-    window.addEventListener("pointerup", set);
+    follow({ drop: set });
   }
 
   /** The emitter of what is picked under a point, if there is one. */
@@ -181,18 +181,13 @@ class LitPlan extends HTMLElement {
       lifted?.to(by.x, by.y);
     };
     const drop = () => {
-      window.removeEventListener("pointermove", drag);
-      window.removeEventListener("pointerup", drop);
-      window.removeEventListener("pointercancel", drop);
       if (lifted && (by.x || by.y)) {
         this.send(pieces, by.x, by.y);
       } else {
         lifted?.drop();
       }
     };
-    window.addEventListener("pointermove", drag);
-    window.addEventListener("pointerup", drop);
-    window.addEventListener("pointercancel", drop);
+    follow({ move: drag, drop, cancel: () => lifted?.drop() });
   }
 
   /** Picks everything that a rectangle drawn with Shift touches. */
@@ -208,18 +203,18 @@ class LitPlan extends HTMLElement {
         box.setAttribute(name, value);
       }
     };
-    const drop = () => {
-      window.removeEventListener("pointermove", draw);
-      window.removeEventListener("pointerup", drop);
+    const close = () => {
       box.setAttribute("width", 0);
       box.setAttribute("height", 0);
+    };
+    const drop = () => {
+      close();
       const ids = [...this.drawing.querySelectorAll(".piece")].filter((p) => touches(p, reach)).map((p) => p.dataset.fixture);
       if (ids.length) {
         this.go(ids.join(","));
       }
     };
-    window.addEventListener("pointermove", draw);
-    window.addEventListener("pointerup", drop);
+    follow({ move: draw, drop, cancel: close });
   }
 
   key(event) {
@@ -248,7 +243,10 @@ class LitPlan extends HTMLElement {
   }
 
   nudge(piece, way, far) {
-    if (this.pending?.piece !== piece) {
+    if (this.pending && this.pending.piece !== piece) {
+      this.sendPending(); // what was moved before is not lost to what is moved next
+    }
+    if (!this.pending) {
       const pieces = this.together(piece);
       this.pending = { piece, pieces, x: 0, y: 0 };
     }
@@ -258,11 +256,14 @@ class LitPlan extends HTMLElement {
       this.view.shift(each, this.pending.x, this.pending.y);
     }
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => {
-      const { pieces, x, y } = this.pending;
-      this.pending = undefined;
-      this.send(pieces, x, y, piece);
-    }, SEVERAL);
+    this.timer = setTimeout(() => this.sendPending(), SEVERAL);
+  }
+
+  sendPending() {
+    clearTimeout(this.timer);
+    const { piece, pieces, x, y } = this.pending;
+    this.pending = undefined;
+    this.send(pieces, x, y, piece);
   }
 
   send(pieces, dx, dy, focus = pieces[0]) {

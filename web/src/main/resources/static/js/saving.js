@@ -188,6 +188,7 @@ document.addEventListener("htmx:afterSettle", () => {
 document.addEventListener("htmx:sendError", () => {
   busy = false;
   waiting = [];
+  idlers.shift()?.(); // strokes go on by themselves, and tell for themselves when they fail
   const notice = document.getElementById("notice");
   if (notice) {
     notice.className = "notice";

@@ -1,5 +1,7 @@
 // The layout in space, turned by dragging, by keys and by two sliders. Places come from the server; this looks at them.
 
+import { follow } from "./drag.js";
+
 const FOOT = 44; // pixels
 
 class LitSpace extends HTMLElement {
@@ -73,12 +75,7 @@ class LitSpace extends HTMLElement {
   drag(event) {
     const from = { x: event.clientX, y: event.clientY, turn: this.turn, tilt: this.tilt };
     const move = (e) => this.look(from.turn + (e.clientX - from.x) / 2, from.tilt + (e.clientY - from.y) / 2);
-    const rest = () => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", rest);
-    };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", rest);
+    follow({ move });
   }
 
   draw() {
