@@ -3,11 +3,14 @@ package org.myrialith;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethodCall;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -74,5 +77,28 @@ class FloorsTest {
         .check(CORE);
     noClasses().should().callMethod(System.class, "currentTimeMillis").check(CORE);
     noClasses().should().callMethod(System.class, "nanoTime").check(CORE);
+  }
+
+  /** The same output in Cairo and in Cologne: what is written names its locale. */
+  @Test
+  void nothingIsWrittenInTheLocaleOfTheMachine() {
+    for (String method : List.of("formatted", "toLowerCase", "toUpperCase")) {
+      noClasses().should().callMethodWhere(plainly(String.class, method)).check(CORE);
+    }
+    noClasses()
+        .should()
+        .callMethod(String.class, "format", String.class, Object[].class)
+        .check(CORE);
+    noClasses().should().callMethod(Locale.class, "getDefault").check(CORE);
+  }
+
+  private static DescribedPredicate<JavaMethodCall> plainly(Class<?> owner, String method) {
+    return DescribedPredicate.describe(
+        method + " without a locale",
+        call ->
+            call.getTargetOwner().isEquivalentTo(owner)
+                && call.getName().equals(method)
+                && call.getTarget().getRawParameterTypes().stream()
+                    .noneMatch(p -> p.isEquivalentTo(Locale.class)));
   }
 }

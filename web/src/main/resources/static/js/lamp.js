@@ -130,6 +130,7 @@ class LitLamp extends HTMLElement {
     if (!this.chunks.has(from)) {
       const answer = fetch(`${this.folder}/light?from=${from}`).then(async (r) => new Uint8Array(await r.arrayBuffer()));
       this.chunks.set(from, answer);
+      answer.catch(() => this.chunks.delete(from));
       if (this.chunks.size > CHUNKS) {
         this.chunks.delete(this.chunks.keys().next().value);
       }
