@@ -137,8 +137,11 @@ class FirmwareOutsideTest {
     FirmwareWork work = plan.firmware().orElseThrow().work();
     List<Double> steps = new PlayTime(work, plan.firmware().orElseThrow().packed()).steps();
     double length = steps.stream().mapToDouble(Double::doubleValue).sum();
+    // the first is composed before anything is seen, and the last is seen whole when the next
+    // begins
+    double longest = steps.stream().mapToDouble(Double::doubleValue).max().orElse(0);
     SimulatedController played =
-        SimulatedController.play(folder, pins(plan), (long) (length * 1000) + 30);
+        SimulatedController.play(folder, pins(plan), (long) ((length + 2 * longest) * 1000) + 30);
     List<EdgeDecoder.Burst> bursts = played.lines().get(0);
     StringBuilder report = new StringBuilder();
     for (int m = 0; m < steps.size(); m++) {

@@ -22,8 +22,12 @@ class OldFilesTest {
 
   @ParameterizedTest
   @CsvSource({
-    "first-tideLantern", "first-porchBuoy",
-    "second-tideLantern", "second-porchBuoy", "second-quayClock", "second-reefShelf"
+    "first-tideLantern",
+    "first-porchBuoy",
+    "second-tideLantern",
+    "second-porchBuoy",
+    "second-quayClock",
+    "second-reefShelf"
   })
   void filesOfEarlierLandingsAreTheSameGadgets(String file) throws IOException {
     String text;
