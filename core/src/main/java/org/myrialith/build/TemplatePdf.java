@@ -5,6 +5,10 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -45,6 +49,8 @@ public record TemplatePdf(Template template, String title) {
           new PDViewerPreferences(new org.apache.pdfbox.cos.COSDictionary());
       preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
       document.getDocumentCatalog().setViewerPreferences(preferences);
+      List<Emitter> holes = Holes.of(template.layout());
+      Set<Emitter> firsts = firsts(holes);
       for (Template.Sheet sheet : template.sheets()) {
         PDPage page =
             new PDPage(
@@ -53,7 +59,7 @@ public record TemplatePdf(Template template, String title) {
                     (float) template.sheetHeightMm() * POINTS_PER_MM));
         document.addPage(page);
         try (PDPageContentStream ink = new PDPageContentStream(document, page)) {
-          new Pen(ink, font, sheet).draw();
+          new Pen(ink, font, sheet, holes, firsts).draw();
         }
       }
       ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -64,17 +70,36 @@ public record TemplatePdf(Template template, String title) {
     }
   }
 
+  /**
+   * The first hole of each fixture: it has the name and the heavier ring, also when emitter 0 is
+   * dark.
+   */
+  private static Set<Emitter> firsts(List<Emitter> holes) {
+    Map<Integer, Emitter> first = new HashMap<>();
+    holes.forEach(hole -> first.putIfAbsent(hole.fixture(), hole));
+    return Set.copyOf(first.values());
+  }
+
   /** Draws one sheet; coordinates are mm from the sheet's left top corner. */
   private final class Pen {
     private final PDPageContentStream ink;
     private final PDFont font;
     private final Template.Sheet sheet;
+    private final List<Emitter> holes;
+    private final Set<Emitter> firsts;
     private final float height = (float) template.sheetHeightMm();
 
-    Pen(PDPageContentStream ink, PDFont font, Template.Sheet sheet) {
+    Pen(
+        PDPageContentStream ink,
+        PDFont font,
+        Template.Sheet sheet,
+        List<Emitter> holes,
+        Set<Emitter> firsts) {
       this.ink = ink;
       this.font = font;
       this.sheet = sheet;
+      this.holes = holes;
+      this.firsts = firsts;
     }
 
     void draw() throws IOException {
@@ -96,9 +121,23 @@ public record TemplatePdf(Template template, String title) {
           centred(x(note.at().xMm()), y(note.at().yMm()), (float) Template.NOTE_MM, note.text());
         }
       }
-      for (Emitter emitter : Holes.of(template.layout())) {
-        mark(emitter);
+      for (Emitter emitter : holes) {
+        if (touches(emitter)) {
+          mark(emitter);
+        }
       }
+    }
+
+    /** Whether anything of its mark lies on this sheet; a name runs on to the right of its mark. */
+    private boolean touches(Emitter emitter) {
+      double reach = Math.max(template.holeMm() / 2, CROSS_MM / 2) + 1;
+      double x = emitter.position().xMm() - sheet.leftMm();
+      double y = emitter.position().yMm() - sheet.topMm();
+      double above = reach + (firsts.contains(emitter) ? Template.NAME_MM : 0);
+      return (x >= -reach || firsts.contains(emitter))
+          && x <= template.windowWidthMm() + reach
+          && y >= -reach
+          && y <= template.windowHeightMm() + above;
     }
 
     private void edge(Edge edge) throws IOException {
@@ -129,7 +168,7 @@ public record TemplatePdf(Template template, String title) {
     private void mark(Emitter emitter) throws IOException {
       float x = x(emitter.position().xMm());
       float y = y(emitter.position().yMm());
-      boolean first = emitter.index() == 0;
+      boolean first = firsts.contains(emitter);
       ink.setLineWidth(first ? 4 * HAIR_MM : HAIR_MM);
       circle(x, y, (float) template.holeMm() / 2);
       ink.setLineWidth(HAIR_MM);

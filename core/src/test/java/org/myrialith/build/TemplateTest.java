@@ -187,6 +187,41 @@ class TemplateTest {
     assertThat(measured).isGreaterThan(2);
   }
 
+  /** A fixture keeps its name when its first pixel is dark and has no hole. */
+  @Test
+  void aFixtureWhoseFirstPixelIsDarkIsNamed() throws IOException {
+    Mount mount = Mount.at(20, 30).withDark(List.of(0));
+    Fixture fixture =
+        new Fixture(
+            "f1", "Keeper", new Panel(4, 2, 12, 12, Corner.TOP_LEFT, false, true, 0), mount);
+    write(new Template(LayoutPlan.of(List.of(fixture)), 4, Paper.A4));
+    assertThat(OutsideTool.runClean(folder, "pdftotext", "-layout", "t.pdf", "-").text())
+        .contains("Keeper");
+  }
+
+  /** Each sheet has only the marks that touch it: sixteen sheets are not sixteen whole drawings. */
+  @Test
+  void sheetsHaveOnlyTheirOwnMarks() {
+    Panel panel = new Panel(50, 25, 15, 30, Corner.TOP_LEFT, false, true, 0);
+    LayoutPlan layout = LayoutPlan.of(List.of(Fixture.of("f1", "Wall", panel, 0, 0)));
+    Template many = new Template(layout, 4, Paper.A4);
+    Template alone =
+        new Template(
+            LayoutPlan.of(
+                List.of(
+                    Fixture.of(
+                        "f1",
+                        "Wall",
+                        new Panel(25, 10, 7, 7, Corner.TOP_LEFT, false, true, 0),
+                        0,
+                        0))),
+            4,
+            Paper.A4);
+    assertThat(many.sheets().size()).isGreaterThan(12);
+    double perMark = new TemplatePdf(alone, "w").bytes().length / 250.0;
+    assertThat(new TemplatePdf(many, "w").bytes().length / 1250.0).isLessThan(4 * perMark);
+  }
+
   @Test
   void aLargeLayoutIsCutOverSheetsThatOverlapAndShowEveryEmitter() throws IOException {
     Fixture strip =
