@@ -10,6 +10,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ZipWriter;
@@ -39,10 +41,16 @@ class ApiController {
   /** A gadget with its pictures (bytes). */
   private static final int MOST_JSON = 32 << 20;
 
+  /** From here on bodies are read in turn (bytes). */
+  private static final int LARGE = 1 << 20;
+
+  private static final int SECONDS = 30;
+
   private static final String GADGET = "A gadget in the gadget format, version 1";
 
   private final Projects projects;
   private final ImageBench images;
+  private final Semaphore largeOnes = new Semaphore(2, true);
 
   ApiController(Projects projects, ImageBench images) {
     this.projects = projects;
@@ -58,8 +66,33 @@ class ApiController {
     return bytes;
   }
 
-  private static Gadget gadget(HttpServletRequest request) throws IOException {
+  private Gadget gadget(HttpServletRequest request) throws IOException {
+    long said = request.getContentLengthLong();
+    return said >= 0 && said < LARGE ? parsed(request) : inTurn(request);
+  }
+
+  private static Gadget parsed(HttpServletRequest request) throws IOException {
     return GadgetJson.read(new String(body(request, MOST_JSON), StandardCharsets.UTF_8));
+  }
+
+  /** Large bodies one or two at a time, so that no number of requests fills the memory. */
+  private Gadget inTurn(HttpServletRequest request) throws IOException {
+    boolean mine = false;
+    try {
+      mine = largeOnes.tryAcquire(SECONDS, TimeUnit.SECONDS);
+      if (!mine) {
+        throw new InputException(
+            "body", "other large gadgets are being read", "one after the other: try again later");
+      }
+      return parsed(request);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException("stopped while waiting", e);
+    } finally {
+      if (mine) {
+        largeOnes.release();
+      }
+    }
   }
 
   @Operation(summary = "Works a gadget out; nothing is stored")
