@@ -1,68 +1,87 @@
 package org.myrialith.benchmarks;
 
-import java.util.Collection;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.TreeMap;
-import org.openjdk.jmh.results.RunResult;
-import org.openjdk.jmh.runner.Runner;
-import org.openjdk.jmh.runner.RunnerException;
-import org.openjdk.jmh.runner.options.OptionsBuilder;
+import java.util.function.Supplier;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.LayoutStep;
 
-/** Runs all benchmarks and prints each beside the one it is to be held against. */
+/** Times each work of the core beside the one that it is to be held against, and prints both. */
 public final class Ratios {
+  private double largestError;
+
   private Ratios() {}
 
-  /** Runs them; takes two to three minutes. */
-  public static void main(String[] args) throws RunnerException {
-    Collection<RunResult> results =
-        new Runner(new OptionsBuilder().include("org.myrialith.benchmarks").build()).run();
-    Map<String, Double> micros = new TreeMap<>();
-    Map<String, Double> errors = new TreeMap<>();
-    for (RunResult result : results) {
-      String name = result.getParams().getBenchmark().replaceAll(".*benchmarks\\.", "");
-      String size = parameter(result);
-      micros.put(name + size, result.getPrimaryResult().getScore());
-      errors.put(name + size, result.getPrimaryResult().getScoreError());
-    }
-    System.out.println();
-    for (String what : new String[] {"layout", "findings"}) {
-      String name = "LayoutGrowth." + what + " ";
-      say(
-          "%s: ten times the emitters take %.1f times as long",
-          what, micros.get(name + 10_000) / micros.get(name + 1000));
-    }
-    for (String what : new String[] {"findings", "firmware"}) {
-      String name = "PlanStages." + what + " ";
-      say(
-          "%s: ten times the frames take %.1f, ten times those %.1f times as long",
-          what,
-          micros.get(name + "100 frames") / micros.get(name + "10 frames"),
-          micros.get(name + "1000 frames") / micros.get(name + "100 frames"));
-    }
-    for (String gadget : new String[] {"lantern", "wall"}) {
-      double read = micros.get("PlanStages.read " + gadget);
-      say(
-          "%s: all findings take %.2f times, all firmware files %.2f times as long as reading its file (%.0f µs)",
-          gadget,
-          micros.get("PlanStages.findings " + gadget) / read,
-          micros.get("PlanStages.firmware " + gadget) / read,
-          read);
-    }
-    say(
-        "largest error of a time: %.0f %%",
-        100
-            * micros.keySet().stream()
-                .mapToDouble(k -> errors.get(k) / micros.get(k))
-                .max()
-                .orElse(0));
+  /** Runs them; takes three to four minutes. */
+  public static void main(String[] args) {
+    Ratios ratios = new Ratios();
+    ratios.growthOfLayout();
+    ratios.growthOfFrames();
+    ratios.besideReading("lantern", DemoGadgets.tideLantern());
+    ratios.besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
+    say("largest error of a ratio: %.0f %%", 100 * ratios.largestError);
     PlanMemory.print();
   }
 
-  private static String parameter(RunResult result) {
-    String emitters = result.getParams().getParam("emitters");
-    String gadget = result.getParams().getParam("gadget");
-    return " " + (emitters == null ? gadget : emitters);
+  private Ratio time(String what, Supplier<?> work, Supplier<?> base) {
+    Ratio ratio = Ratio.of(work, base);
+    largestError = Math.max(largestError, ratio.error());
+    say("%s: %s (that takes %.0f µs)", what, ratio, ratio.baseMicros());
+    return ratio;
+  }
+
+  private void growthOfLayout() {
+    List<Fixture> few = Walls.panels(4);
+    List<Fixture> many = Walls.panels(40);
+    time(
+        "layout of 10 000 emitters beside 1 000",
+        () -> LayoutPlan.of(many),
+        () -> LayoutPlan.of(few));
+    time("its findings", () -> findings(many), () -> findings(few));
+  }
+
+  private static Object findings(List<Fixture> fixtures) {
+    LayoutPlan plan = LayoutPlan.of(fixtures);
+    return new LayoutStep(
+            Layout.EMPTY.withFixtures(fixtures), plan, List.of(plan.emittersOf(fixtures.get(0))))
+        .findings();
+  }
+
+  private void growthOfFrames() {
+    List<Gadget> shows = new ArrayList<>();
+    for (int frames : new int[] {10, 100, 1000}) {
+      shows.add(Walls.playing(25, 20, frames));
+    }
+    for (int i = 1; i < shows.size(); i++) {
+      Gadget more = shows.get(i);
+      Gadget less = shows.get(i - 1);
+      String what = i == 1 ? " of 100 frames beside 10" : " of 1 000 frames beside 100";
+      time(
+          "findings" + what,
+          () -> GadgetPlan.of(more).findings(),
+          () -> GadgetPlan.of(less).findings());
+      time(
+          "firmware" + what,
+          () -> GadgetPlan.of(more).firmwareFiles(),
+          () -> GadgetPlan.of(less).firmwareFiles());
+    }
+  }
+
+  private void besideReading(String name, Gadget gadget) {
+    String json = GadgetJson.write(gadget);
+    Supplier<?> read = () -> GadgetJson.read(json);
+    time(name + ": findings beside reading its file", () -> GadgetPlan.of(gadget).findings(), read);
+    time(
+        name + ": firmware beside reading its file",
+        () -> GadgetPlan.of(gadget).firmwareFiles(),
+        read);
   }
 
   private static void say(String text, Object... values) {

@@ -31,6 +31,16 @@ final class Walls {
         .with(new Programme(List.of(noise(columns, rows, frames))));
   }
 
+  /** Panels of 250 emitters, ten in a row. */
+  static List<Fixture> panels(int count) {
+    List<Fixture> panels = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      Panel panel = new Panel(25, 10, PITCH_MM, PITCH_MM, Corner.TOP_LEFT, false, true, 0);
+      panels.add(Fixture.of("f" + i, "Panel", panel, i % 10 * 300, i / 10 * 120));
+    }
+    return panels;
+  }
+
   private static Clip noise(int columns, int rows, int frames) {
     Random random = new Random(7);
     List<Frame> all = new ArrayList<>();

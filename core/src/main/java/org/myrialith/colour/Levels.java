@@ -9,6 +9,7 @@ import java.util.Arrays;
 public final class Levels {
   private final byte[] wire;
   private final int bytesEach;
+  private int hash; // 0 until it was asked for: a frame is looked up in many tables
 
   private Levels(byte[] wire, int bytesEach) {
     this.wire = wire;
@@ -84,7 +85,10 @@ public final class Levels {
 
   @Override
   public int hashCode() {
-    return Arrays.hashCode(wire);
+    if (hash == 0) {
+      hash = Arrays.hashCode(wire);
+    }
+    return hash;
   }
 
   @Override

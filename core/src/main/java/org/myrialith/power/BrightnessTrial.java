@@ -1,9 +1,11 @@
 package org.myrialith.power;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
@@ -11,24 +13,26 @@ import org.myrialith.frames.Show;
 
 /**
  * The peak of a show under other level tables. Pictures are counted once by how often they have
- * each asked value; a table then costs 256 multiplications a picture, however large it is.
+ * each asked value; a table then costs a multiplication for each value that occurs, however large
+ * the picture is.
  */
 final class BrightnessTrial {
   private final Load load;
   private final Show show;
   private final List<ClipLevels> clips;
-  private final List<List<int[][]>> histograms = new ArrayList<>();
+  private final List<List<List<Asked>>> histograms = new ArrayList<>();
 
   BrightnessTrial(Load load, Show show, List<ClipLevels> clips) {
     this.load = load;
     this.show = show;
     this.clips = clips;
     for (ClipLevels clip : clips) {
-      Map<String, int[][]> known = new HashMap<>();
-      List<int[][]> perFrame = new ArrayList<>();
+      Map<String, List<Asked>> known = new HashMap<>();
+      List<List<Asked>> perFrame = new ArrayList<>();
       for (Frame frame : clip.clip().frames()) {
         perFrame.add(
-            known.computeIfAbsent(frame.picture().hash(), hash -> clip.histogram(frame.picture())));
+            known.computeIfAbsent(
+                frame.picture().hash(), hash -> Asked.of(clip.histogram(frame.picture()))));
       }
       histograms.add(perFrame);
     }
@@ -39,7 +43,7 @@ final class BrightnessTrial {
     double[][] lit = new double[clips.size()][];
     for (int c = 0; c < lit.length; c++) {
       LevelTable own = LevelTable.of(table.settings(), clips.get(c).plan().levelBits());
-      List<int[][]> frames = histograms.get(c);
+      List<List<Asked>> frames = histograms.get(c);
       lit[c] = new double[frames.size()];
       for (int f = 0; f < lit[c].length; f++) {
         lit[c][f] = clips.get(c).plan().litAmps(sums(frames.get(f), own));
@@ -48,14 +52,8 @@ final class BrightnessTrial {
     return load.darkAmps() + (show.whole() ? peakOfMoments(lit) : peakOfClips(lit));
   }
 
-  private static long[] sums(int[][] histogram, LevelTable table) {
-    long[] sums = new long[histogram.length];
-    for (int position = 0; position < sums.length; position++) {
-      for (int asked = 0; asked < LevelTable.SIZE; asked++) {
-        sums[position] += (long) histogram[position][asked] * table.level(asked);
-      }
-    }
-    return sums;
+  private static long[] sums(List<Asked> positions, LevelTable table) {
+    return positions.stream().mapToLong(asked -> asked.sum(table)).toArray();
   }
 
   private double peakOfMoments(double[][] lit) {
@@ -81,5 +79,25 @@ final class BrightnessTrial {
       sum += most;
     }
     return sum;
+  }
+
+  /** The values that one position of a picture asks for, and how often each. */
+  private record Asked(int[] values, int[] counts) {
+    static List<Asked> of(int[][] histogram) {
+      return Arrays.stream(histogram).map(Asked::of).toList();
+    }
+
+    private static Asked of(int[] histogram) {
+      int[] values = IntStream.range(0, histogram.length).filter(v -> histogram[v] > 0).toArray();
+      return new Asked(values, IntStream.of(values).map(v -> histogram[v]).toArray());
+    }
+
+    long sum(LevelTable table) {
+      long sum = 0;
+      for (int i = 0; i < values.length; i++) {
+        sum += (long) counts[i] * table.level(values[i]);
+      }
+      return sum;
+    }
   }
 }

@@ -108,7 +108,9 @@ class PagesTest {
       if (!step.equals("frames")) {
         assertThat(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)))
             .hasValue(value);
-        screen.holdAccessible();
+      }
+      if (value.equals("0") || value.equals("Infinity")) {
+        screen.holdAccessible(); // one page of each kind is enough: it costs a second
       }
       assertThat(application.head(id)).isEqualTo(1);
     }
