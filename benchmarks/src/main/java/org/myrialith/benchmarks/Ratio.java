@@ -20,7 +20,7 @@ record Ratio(double median, double low, double high, double baseMicros) {
   private static final double WARM_SECONDS = 4;
   private static final double SECONDS = 11;
   private static final double TURN_SECONDS = 0.02;
-  private static final int FEWEST_TURNS = 15;
+  private static final int FEWEST_TURNS = 41;
 
   /** What was made last: a work whose result nobody keeps might not be done at all. */
   @SuppressWarnings("unused")

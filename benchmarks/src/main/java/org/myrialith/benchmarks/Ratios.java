@@ -78,10 +78,6 @@ public final class Ratios {
     String json = GadgetJson.write(gadget);
     Supplier<?> read = () -> GadgetJson.read(json);
     time(name + ": findings beside reading its file", () -> GadgetPlan.of(gadget).findings(), read);
-    time(
-        name + ": firmware beside reading its file",
-        () -> GadgetPlan.of(gadget).firmwareFiles(),
-        read);
   }
 
   private static void say(String text, Object... values) {

@@ -35,6 +35,9 @@ public final class LevelTable {
     Arrays.setAll(SCREEN_LIGHT, asked -> new Transfer.Srgb().light((double) asked / FULL));
   }
 
+  /** The curve that was asked for last: a search for a brightness asks for one curve many times. */
+  private static volatile Curve lastCurve = new Curve(new Transfer.Srgb());
+
   private final ColourSettings settings;
   private final int bits;
   private final int[] levels = new int[SIZE];
@@ -44,9 +47,29 @@ public final class LevelTable {
     this.bits = bits;
     int full = (1 << bits) - 1;
     double limit = settings.brightnessPercent() / 100.0;
+    Curve curve = Curve.of(settings.transfer());
     for (int asked = 0; asked < SIZE; asked++) {
-      double light = settings.transfer().light((double) asked / FULL);
-      levels[asked] = (int) Math.floor(full * limit * light + 0.5);
+      levels[asked] = (int) Math.floor(full * limit * curve.light[asked] + 0.5);
+    }
+  }
+
+  /** The light of each asked value. */
+  private static final class Curve {
+    private final Transfer transfer;
+    private final double[] light = new double[SIZE];
+
+    private Curve(Transfer transfer) {
+      this.transfer = transfer;
+      Arrays.setAll(light, asked -> transfer.light((double) asked / FULL));
+    }
+
+    static Curve of(Transfer transfer) {
+      Curve last = lastCurve;
+      if (!last.transfer.equals(transfer)) {
+        last = new Curve(transfer);
+        lastCurve = last;
+      }
+      return last;
     }
   }
 

@@ -96,8 +96,13 @@ public enum Packing {
   private static Optional<Packed> byPalette(Set<Levels> frames, Map<Levels, byte[]> data) {
     Map<Integer, Integer> index = new LinkedHashMap<>();
     for (Levels frame : frames) {
+      int before = -1;
       for (int pixel = 0; pixel < frame.size() / 3; pixel++) {
-        index.putIfAbsent(colour(frame, pixel), index.size());
+        int colour = colour(frame, pixel);
+        if (colour != before) { // neighbours are often alike
+          index.putIfAbsent(colour, index.size());
+          before = colour;
+        }
         if (index.size() > MOST_COLOURS) {
           return Optional.empty();
         }
@@ -123,9 +128,16 @@ public enum Packing {
   private static byte[] indices(Levels frame, Map<Integer, Integer> index, int bits) {
     int pixels = frame.size() / 3;
     byte[] packed = new byte[(pixels * bits + 7) / 8];
+    int before = -1;
+    int at = 0;
     for (int pixel = 0; pixel < pixels; pixel++) {
       int place = pixel * bits;
-      packed[place / 8] |= (byte) (index.get(colour(frame, pixel)) << 8 - bits - place % 8);
+      int colour = colour(frame, pixel);
+      if (colour != before) {
+        at = index.get(colour);
+        before = colour;
+      }
+      packed[place / 8] |= (byte) (at << 8 - bits - place % 8);
     }
     return packed;
   }

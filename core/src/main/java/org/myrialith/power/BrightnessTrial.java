@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
@@ -88,8 +87,16 @@ final class BrightnessTrial {
     }
 
     private static Asked of(int[] histogram) {
-      int[] values = IntStream.range(0, histogram.length).filter(v -> histogram[v] > 0).toArray();
-      return new Asked(values, IntStream.of(values).map(v -> histogram[v]).toArray());
+      int[] values = new int[histogram.length];
+      int[] counts = new int[histogram.length];
+      int different = 0;
+      for (int value = 0; value < histogram.length; value++) {
+        if (histogram[value] > 0) {
+          values[different] = value;
+          counts[different++] = histogram[value];
+        }
+      }
+      return new Asked(Arrays.copyOf(values, different), Arrays.copyOf(counts, different));
     }
 
     long sum(LevelTable table) {
