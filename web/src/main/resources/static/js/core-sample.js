@@ -1,3 +1,5 @@
+import { change } from "./queue.js";
+
 // The core sample: bands are picked, moved, copied and split by dragging or from the keyboard.
 
 class CoreSample extends HTMLElement {
@@ -6,9 +8,6 @@ class CoreSample extends HTMLElement {
     const here = this.querySelector(".band-here");
     if (here && here.offsetTop + here.offsetHeight > list.offsetTop + list.clientHeight) {
       list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 2;
-    }
-    for (const link of this.querySelectorAll("a[data-frame]")) {
-      link.draggable = true;
     }
     this.addEventListener("keydown", (e) => this.press(e));
     this.addEventListener("dragstart", (e) => {
@@ -75,23 +74,11 @@ class CoreSample extends HTMLElement {
     if (to < 0 || !this.querySelector(`a[data-frame="${to}"]`)) {
       return;
     }
-    const form = document.createElement("form");
-    form.method = "post";
-    form.action = this.dataset.here.replace(/\d+$/, `${from}/move`);
-    for (const [name, value] of Object.entries({
-      base: document.querySelector('input[name="base"]').value,
-      to,
-      _csrf: document.querySelector('meta[name="csrf-token"]').content,
-    })) {
-      const input = document.createElement("input");
-      input.type = "hidden";
-      input.name = name;
-      input.value = value;
-      form.append(input);
-    }
-    document.body.append(form);
-    window.htmx?.process(form);
-    form.requestSubmit();
+    change({
+      action: this.dataset.here.replace(/\d+$/, `${from}/move`),
+      fields: [["to", to]],
+      about: `frame ${from + 1} moved`,
+    });
   }
 }
 

@@ -1,37 +1,69 @@
 // Paints one frame by mouse or keys. A stroke is shown at once and sent; the server paints it and answers with what changed.
 import { follow } from "./drag.js";
-import { layOver, post } from "./exchange.js";
-import { standOn } from "./myrialith.js";
-import { begin, end, whenIdle } from "./saving.js";
+import { layPieces } from "./page.js";
+import { change, underWay } from "./queue.js";
 
 const LONGEST_ROW = 64;
 
 class LitEasel extends HTMLElement {
   connectedCallback() {
     this.form = this.closest("form");
+    this.cursor = [0, 0];
+    this.read();
+    this.build();
+  }
+
+  /** Shows another picture, as a page that came has it. */
+  take(fresh) {
+    for (const { name, value } of fresh.attributes) {
+      this.setAttribute(name, value);
+    }
+    this.read();
+    this.cursor = [Math.min(this.cursor[0], this.columns - 1), Math.min(this.cursor[1], this.rows - 1)];
+    this.from = undefined;
+    this.name();
+    this.paintAgain();
+    this.draw();
+  }
+
+  /** What was painted and is not saved yet stays in sight. */
+  paintAgain() {
+    for (const job of underWay(this.form.getAttribute("action"))) {
+      job.cells?.forEach((cell) => this.dab(cell, job.colour));
+    }
+  }
+
+  read() {
     this.columns = Number(this.dataset.columns);
     this.rows = Number(this.dataset.rows);
     // a long strip is folded into rows on the screen
     this.across = this.rows === 1 ? Math.min(this.columns, LONGEST_ROW) : this.columns;
     this.down = Math.ceil((this.columns * this.rows) / this.across);
     this.rgb = Uint8Array.from(atob(this.dataset.rgb), (c) => c.charCodeAt(0));
-    this.innerHTML = '<canvas tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
-    this.canvas = this.querySelector("canvas");
+  }
+
+  name() {
     this.canvas.setAttribute(
       "aria-label",
       `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line.`,
     );
+  }
+
+  build() {
+    this.innerHTML = '<canvas tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
+    this.canvas = this.querySelector("canvas");
     this.word = this.querySelector(".easel-word");
-    this.cursor = [0, 0];
-    this.queue = Promise.resolve();
-    this.waiting = 0;
+    this.name();
     this.canvas.addEventListener("pointerdown", (e) => this.down_(e));
     this.canvas.addEventListener("keydown", (e) => this.press(e));
     this.canvas.addEventListener("focus", () => this.draw());
     this.canvas.addEventListener("blur", () => this.draw());
-    for (const swatch of this.form.querySelectorAll(".swatch")) {
-      swatch.addEventListener("click", () => (this.form.elements.colour.value = swatch.dataset.colour));
-    }
+    this.form.addEventListener("click", (e) => {
+      const swatch = e.target.closest(".swatch");
+      if (swatch) {
+        this.form.elements.colour.value = swatch.dataset.colour;
+      }
+    });
     this.watcher = new ResizeObserver(() => this.draw());
     this.watcher.observe(this);
     this.draw();
@@ -65,8 +97,8 @@ class LitEasel extends HTMLElement {
     return "#" + [0, 1, 2].map((c) => this.rgb[at + c].toString(16).padStart(2, "0")).join("");
   }
 
-  dab([column, row]) {
-    const colour = parseInt(this.form.elements.colour.value.slice(1), 16);
+  dab([column, row], hex = this.form.elements.colour.value) {
+    const colour = parseInt(hex.slice(1), 16);
     const at = (row * this.columns + column) * 3;
     this.rgb[at] = colour >> 16;
     this.rgb[at + 1] = (colour >> 8) & 255;
@@ -148,49 +180,36 @@ class LitEasel extends HTMLElement {
   }
 
   send(cells) {
-    const points = cells.map((c) => c.join(",")).join(" ");
     const { tool } = this;
     const colour = this.form.elements.colour.value;
-    this.waiting++;
-    this.queue = this.queue.then(() => this.exchange({ tool, points, colour })).catch(() => this.lost());
+    change({
+      action: this.form.getAttribute("action"),
+      fields: Object.entries({ tool, points: cells.map((c) => c.join(",")).join(" "), colour }),
+      about: `a stroke on ${this.getAttribute("aria-label").split(",")[0].toLowerCase()}`,
+      again: true,
+      // the first stroke of all brings a page of its own
+      headers: document.querySelector(".core") ? { "X-Easel": "1" } : {},
+      cells: tool === "pencil" ? cells : undefined,
+      colour,
+      taken: (html, answer) => answer.ok && this.painted(html),
+    });
   }
 
-  lost() {
-    this.waiting = 0;
-    this.word.textContent = "The stroke could not be saved: is the application still running? Reload to see what is kept.";
-  }
-
-  async exchange(stroke) {
-    await whenIdle();
-    begin();
-    try {
-      await this.paint(stroke);
-    } finally {
-      end();
-    }
-  }
-
-  async paint(stroke) {
-    const answer = await post(this.form, stroke, { "X-Easel": "1" });
-    if (answer.url.includes("/late/")) {
-      window.location.assign(answer.url);
-      return;
-    }
-    const html = await answer.text();
+  /** Takes what changed from the answer to a stroke; false when the answer is another page. */
+  painted(html) {
     const band = document.querySelector(".core .band-here")?.id;
-    const pieces = layOver(html, ["ledge", "strata", "notice", "reckonings", band]);
-    this.waiting--;
-    const revision = pieces.body.dataset.base;
-    if (!answer.ok || !revision) {
-      return;
+    const pieces = html.includes('id="easel-data"') && layPieces(html, ["ledge", "strata", "notice", "reckonings", band]);
+    if (!pieces) {
+      return false;
     }
-    standOn(revision);
-    const lamp = document.querySelector("lit-lamp");
-    if (this.waiting === 0) {
-      this.rgb = Uint8Array.from(atob(pieces.getElementById("easel-data").dataset.rgb), (c) => c.charCodeAt(0));
-      this.draw();
-      lamp?.load(revision);
+    this.dataset.rgb = pieces.getElementById("easel-data").dataset.rgb;
+    this.read();
+    this.paintAgain();
+    this.draw();
+    if (!underWay(this.form.getAttribute("action")).length) {
+      document.querySelector("lit-lamp")?.load(pieces.body.dataset.base);
     }
+    return true;
   }
 
   draw(line) {

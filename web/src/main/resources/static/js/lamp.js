@@ -27,6 +27,17 @@ class LitLamp extends HTMLElement {
     this.load(this.dataset.revision);
   }
 
+  /** Goes on with another revision or frame, as a page that came has it. */
+  take(fresh) {
+    const { revision, clip, frame } = this.dataset;
+    Object.assign(this.dataset, fresh.dataset);
+    if (this.dataset.revision !== revision) {
+      this.load(this.dataset.revision);
+    } else if (this.scene && (this.dataset.clip !== clip || this.dataset.frame !== frame) && !this.playing) {
+      this.show(this.timeOfFrame());
+    }
+  }
+
   disconnectedCallback() {
     this.watcher?.disconnect();
     cancelAnimationFrame(this.ticket);

@@ -1,17 +1,12 @@
-// What every page needs: one revision for all forms, and the drawing elements.
+// What every page needs: saving, and the elements of our own.
 import "./folds.js";
 import "./plan.js";
 import "./space.js";
 import "./lamp.js";
 import "./easel.js";
 import "./core-sample.js";
+import "./rows.js";
 import "./saving.js";
+import "./when.js";
 
 document.documentElement.classList.add("js");
-
-// drawings that go without a page load move the base on; forms that are still there must start from it
-export function standOn(revision) {
-  for (const input of document.querySelectorAll('input[name="base"]')) {
-    input.value = revision;
-  }
-}

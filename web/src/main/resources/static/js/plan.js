@@ -3,19 +3,87 @@
 import { follow } from "./drag.js";
 import { Walk } from "./walk.js";
 import { View } from "./view.js";
+import { tellTyping, underWay } from "./queue.js";
 import "./order.js";
 
+const FINGER = 16; // px that a finger may miss an emitter by
+const MOUSE = 6; // px that a mouse may
 const SEVERAL = 350; // presses within so many milliseconds are one move
+
+/** What a drawing shows, without what differs from revision to revision though nothing is drawn otherwise. */
+function signature(plan) {
+  return plan.innerHTML.replace(/name="(base|_csrf)" value="[^"]*"/g, "").replace(/\/r\/\d+\//g, "/r/");
+}
 
 class LitPlan extends HTMLElement {
   connectedCallback() {
+    this.source = signature(this);
+    this.flush = () => this.pending && this.sendPending();
+    document.addEventListener("lit-flush", this.flush);
+    this.start();
+  }
+
+  disconnectedCallback() {
+    document.removeEventListener("lit-flush", this.flush);
+    this.stop();
+  }
+
+  /** Takes the drawing of a page that came; what is the same is not drawn again, what is being dragged not taken away. */
+  take(fresh) {
+    if (this.dragging) {
+      this.late = fresh;
+      return;
+    }
+    this.late = undefined;
+    const source = signature(fresh);
+    Object.assign(this.dataset, fresh.dataset);
+    if (source === this.source) {
+      for (const mark of ["lit-space", ".walk"]) {
+        Object.assign(this.querySelector(mark)?.dataset ?? {}, fresh.querySelector(mark)?.dataset);
+      }
+      return;
+    }
+    const focused = this.contains(document.activeElement) && document.activeElement.closest("[data-fixture]")?.dataset.fixture;
+    this.stop();
+    this.source = source;
+    this.replaceChildren(...document.importNode(fresh, true).childNodes);
+    this.start();
+    this.moveAgain();
+    if (focused) {
+      this.piece(focused)?.focus({ preventScroll: true });
+    }
+  }
+
+  /** What was moved and is not saved yet stays where it was put. */
+  moveAgain() {
+    const moves = underWay(this.move?.getAttribute("action")).map((job) => Object.fromEntries(job.fields));
+    const sums = new Map();
+    for (const { act, picked, dx, dy } of moves.filter((m) => m.act === "move")) {
+      for (const id of picked.split(",")) {
+        const { x, y } = sums.get(id) ?? { x: 0, y: 0 };
+        sums.set(id, { x: x + Number(dx), y: y + Number(dy) });
+      }
+    }
+    for (const id of this.pending?.ids ?? []) {
+      const { x, y } = sums.get(id) ?? { x: 0, y: 0 };
+      sums.set(id, { x: x + this.pending.x, y: y + this.pending.y });
+    }
+    for (const [id, { x, y }] of sums) {
+      this.piece(id) && this.view.shift(this.piece(id), x, y);
+    }
+  }
+
+  start() {
     this.drawing = this.querySelector("svg.drawing");
     this.stage = this.querySelector(".stage");
     this.move = this.querySelector("form.plan-move");
     this.grid = this.querySelector(".snap input");
     this.view = new View(this.stage, this.drawing, this.dataset.base);
     this.drawing.addEventListener("pointerdown", (e) => this.press(e));
+    this.drawing.addEventListener("pointermove", (e) => this.hover(e));
+    this.drawing.addEventListener("pointerleave", () => this.drawing.querySelector(".would")?.classList.remove("would"));
     this.drawing.addEventListener("keydown", (e) => this.key(e));
+    this.spots = undefined;
     this.drawing.addEventListener("click", (e) => this.click(e), true);
     this.stage.addEventListener("wheel", (e) => e.target.closest("lit-space") ?? this.view.wheel(e), { passive: false });
     this.querySelector(".zoom-in").addEventListener("click", () => this.view.zoom(1.4));
@@ -24,12 +92,11 @@ class LitPlan extends HTMLElement {
     this.rememberGrid();
     this.placing();
     this.space();
-    this.restoreFocus();
     const walk = this.querySelector(".walk");
     this.walk = walk && new Walk(walk, this.querySelector(".walker"), this.querySelector(".walk-said"), this.view);
   }
 
-  disconnectedCallback() {
+  stop() {
     this.walk?.stop();
     this.view.stop();
   }
@@ -105,15 +172,6 @@ class LitPlan extends HTMLElement {
     }
   }
 
-  restoreFocus() {
-    const wanted = sessionStorage.getItem("plan-focus");
-    sessionStorage.removeItem("plan-focus");
-    const piece = wanted && this.piece(wanted);
-    if (piece) {
-      piece.focus({ preventScroll: true });
-    }
-  }
-
   piece(id) {
     return this.drawing.querySelector(`[data-fixture="${CSS.escape(id)}"]`);
   }
@@ -124,6 +182,51 @@ class LitPlan extends HTMLElement {
     return picked.includes(piece) ? picked : [piece];
   }
 
+  /** The piece under a pointer: that of which an emitter is met, a finger need not hit it to the dot; else that of which it is the area. */
+  catchAt(event) {
+    const point = this.view.point(event);
+    const miss = (event.pointerType === "touch" ? FINGER : MOUSE) * this.view.scale();
+    const nearest = (pieces, within) => {
+      let best;
+      for (const piece of pieces) {
+        const far = this.farFrom(piece, point);
+        if (far <= (best?.far ?? within(piece))) {
+          best = { piece, far };
+        }
+      }
+      return best?.piece;
+    };
+    const met = nearest(this.drawing.querySelectorAll(".piece"), (piece) => Math.max(miss, Number(piece.dataset.dot) / 2));
+    if (met) {
+      return met;
+    }
+    const under = document.elementsFromPoint(event.clientX, event.clientY).map((e) => e.closest?.(".piece"));
+    return nearest(new Set(under.filter((piece) => piece && this.drawing.contains(piece))), () => Infinity);
+  }
+
+  /** How far the nearest emitter of a piece is from a point (mm). */
+  farFrom(piece, { x, y }) {
+    this.spots ??= new Map();
+    if (!this.spots.has(piece)) {
+      const path = [...piece.querySelectorAll(".dots")].map((dots) => dots.getAttribute("d")).join("");
+      this.spots.set(piece, [...path.matchAll(/M([-\d.]+) ([-\d.]+)/g)].map((m) => [Number(m[1]), Number(m[2])]));
+    }
+    return this.spots.get(piece).reduce((least, [a, b]) => Math.min(least, Math.hypot(a - x, b - y)), Infinity);
+  }
+
+  /** Shows what a press would catch. */
+  hover(event) {
+    if (this.hovering) {
+      return;
+    }
+    this.hovering = requestAnimationFrame(() => {
+      this.hovering = undefined;
+      const would = this.places || event.buttons ? undefined : this.catchAt(event);
+      this.drawing.querySelectorAll(".would").forEach((piece) => piece !== would && piece.classList.remove("would"));
+      would?.classList.add("would");
+    });
+  }
+
   press(event) {
     if (event.button !== 0) {
       return;
@@ -132,7 +235,8 @@ class LitPlan extends HTMLElement {
       this.place(event);
       return;
     }
-    const piece = event.target.closest(".piece");
+    const piece = this.catchAt(event);
+    this.caught = piece;
     if (event.shiftKey && !piece) {
       this.band(event);
     } else if (!piece) {
@@ -144,13 +248,16 @@ class LitPlan extends HTMLElement {
 
   /** A click after a drag is no click; with Shift it picks more. */
   click(event) {
-    const piece = event.target.closest(".piece");
-    if (this.dragged || this.places || (piece && event.shiftKey)) {
+    // a key presses what has the focus, a pointer what it has caught
+    const piece = event.detail === 0 ? event.target.closest(".piece") : this.caught;
+    const plain = event.button === 0 && !event.ctrlKey && !event.metaKey;
+    if (piece && plain) {
+      // a link in a drawing would load the page anew
       event.preventDefault();
       event.stopPropagation();
-    }
-    if (!this.dragged && !this.places && piece && event.shiftKey) {
-      this.go(piece.dataset.toggled);
+      if (!this.dragged && !this.places) {
+        this.go(event.shiftKey ? piece.dataset.toggled : piece.dataset.fixture);
+      }
     }
     this.dragged = false;
   }
@@ -180,14 +287,30 @@ class LitPlan extends HTMLElement {
       }
       lifted?.to(by.x, by.y);
     };
-    const drop = () => {
-      if (lifted && (by.x || by.y)) {
-        this.send(pieces, by.x, by.y);
-      } else {
-        lifted?.drop();
-      }
+    const down = () => {
+      lifted?.drop();
+      this.dragging = false;
     };
-    follow({ move: drag, drop, cancel: () => lifted?.drop() });
+    const drop = () => {
+      down();
+      if (lifted && (by.x || by.y)) {
+        this.send(idsOf(pieces), by.x, by.y);
+      }
+      this.catchUp();
+    };
+    const cancel = () => {
+      down();
+      this.catchUp();
+    };
+    this.dragging = true;
+    follow({ move: drag, drop, cancel });
+  }
+
+  /** Takes the drawing that came while something was dragged. */
+  catchUp() {
+    if (this.late) {
+      this.take(this.late);
+    }
   }
 
   /** Picks everything that a rectangle drawn with Shift touches. */
@@ -243,37 +366,36 @@ class LitPlan extends HTMLElement {
   }
 
   nudge(piece, way, far) {
-    if (this.pending && this.pending.piece !== piece) {
+    if (this.pending && this.pending.about !== piece.dataset.fixture) {
       this.sendPending(); // what was moved before is not lost to what is moved next
     }
-    if (!this.pending) {
-      const pieces = this.together(piece);
-      this.pending = { piece, pieces, x: 0, y: 0 };
-    }
+    this.pending ??= { about: piece.dataset.fixture, ids: idsOf(this.together(piece)), x: 0, y: 0 };
     this.pending.x += way[0] * far;
     this.pending.y += way[1] * far;
-    for (const each of this.pending.pieces) {
-      this.view.shift(each, this.pending.x, this.pending.y);
-    }
+    this.moveAgain();
+    tellTyping("the move");
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.sendPending(), SEVERAL);
   }
 
   sendPending() {
     clearTimeout(this.timer);
-    const { piece, pieces, x, y } = this.pending;
+    const { ids, x, y } = this.pending;
     this.pending = undefined;
-    this.send(pieces, x, y, piece);
+    tellTyping("");
+    this.send(ids, x, y);
   }
 
-  send(pieces, dx, dy, focus = pieces[0]) {
-    sessionStorage.setItem("plan-focus", focus.dataset.fixture);
-    this.move.elements.picked.value = pieces.map((p) => p.dataset.fixture).join(",");
+  send(ids, dx, dy) {
+    this.move.elements.picked.value = ids.join(",");
     this.move.elements.dx.value = dx;
     this.move.elements.dy.value = dy;
     this.move.requestSubmit();
+    this.moveAgain();
   }
 }
+
+const idsOf = (pieces) => pieces.map((piece) => piece.dataset.fixture);
 
 function touches(piece, reach) {
   const hold = piece.querySelector(".hold");

@@ -1,197 +1,121 @@
-// One save at a time. Whatever is typed or pressed while one is on its way waits for its answer, starts from the revision that
-// the answer brought, and is never overwritten by it.
+// Forms, buttons and links of a gadget's pages: what is changed is saved by itself, and whatever leaves the page waits for it.
 
-let busy = false;
-let sent = new Map();
-let typedMeanwhile = new Map();
-let waiting = [];
-let idlers = [];
+import { fieldsOf, formKey, hold, labelOf, layRefusal, unsent } from "./page.js";
+import { atStake, busy, change, revision, settled, tellTyping } from "./queue.js";
 
-const FIELDS = 'input:not([type="hidden"]):not([type="file"]):not([type="radio"]):not([type="checkbox"]), textarea, select';
-
-function fieldKey(field) {
-  return `${field.form.getAttribute("action")} ${field.name}`;
-}
-
-function values() {
-  const all = new Map();
-  for (const field of document.querySelectorAll("form.autosave")) {
-    for (const input of field.querySelectorAll(FIELDS)) {
-      all.set(fieldKey(input), input.value);
-    }
+/** Saves what stands in a form. */
+function save(form, about) {
+  const fields = [...new FormData(form)].filter(([name]) => !["base", "_csrf"].includes(name));
+  const key = formKey(form);
+  for (const field of fieldsOf(form)) {
+    field.sent = field.value;
   }
-  return all;
+  delete form.dataset.refused;
+  hold(key, 1);
+  change({
+    action: form.getAttribute("action"),
+    fields,
+    about,
+    key,
+    refused: (html) => layRefusal(html, key),
+    over: () => hold(key, -1),
+  });
+  tellTyping("");
 }
 
-export function begin() {
-  busy = true;
-  sent = values();
-}
-
-export function end() {
-  busy = false;
-  const typed = typedMeanwhile;
-  typedMeanwhile = new Map();
-  if (document.querySelector("#notice:not(.visually-hidden)")) {
-    // something was refused: its page stays, with what was typed, until the maker has seen it
-    waiting = [];
-  }
-  // what was typed goes first, what was pressed after it, in its order
-  layBack(typed)?.requestSubmit();
-  while (!busy && waiting.length > 0) {
-    waiting.shift()();
-  }
-  if (!busy) {
-    idlers.shift()?.();
-  }
-}
-
-/** Resolves when no save is on its way. */
-export function whenIdle() {
-  return busy ? new Promise((resolve) => idlers.push(resolve)) : Promise.resolve();
-}
-
-/** Puts what was typed during a save into the fresh fields; returns a form that now has something to save. */
-function layBack(typed) {
-  let unsaved;
-  for (const form of document.querySelectorAll("form.autosave")) {
-    for (const input of form.querySelectorAll(FIELDS)) {
-      const value = typed.get(fieldKey(input));
-      if (value !== undefined && value !== input.value) {
-        input.value = value;
-        if (document.activeElement === input) {
-          // still being typed: saved when the field is left
-          input.addEventListener("blur", () => form.isConnected && form.requestSubmit(), { once: true });
-        } else {
-          unsaved = form;
-        }
-      }
-    }
-  }
-  return unsaved;
-}
-
-/** Fields that each page fills for itself. */
-const OWN = ["base", "_csrf"];
-
-const kindOf = (form) => [...form.classList].filter((name) => !name.startsWith("htmx-")).join(" ");
-
-/** What a form of several alike is about, such as a fixture of a list. */
-const aboutOf = (form) =>
-  [...form.querySelectorAll('input[type="hidden"]')]
-    .filter((field) => !OWN.includes(field.name) && field.name !== "picked")
-    .map((field) => `${field.name}=${field.value}`)
-    .join("&");
-
-/** The form of the page that came meanwhile which stands where a form stood. */
-function freshOf(form, about) {
-  const same = `form[action="${CSS.escape(form.getAttribute("action"))}"]`;
-  const all = [...document.querySelectorAll(same)].filter((f) => kindOf(f) === kindOf(form));
-  return all.find((f) => aboutOf(f) === about) ?? (all.length === 1 ? all[0] : undefined);
-}
-
-/** Lays what was meant when a button was pressed into a fresh form, which has its own base. */
-function fill(form, values) {
-  for (const [name, value] of values) {
-    const field = form.elements.namedItem(name);
-    if (!OWN.includes(name) && typeof value === "string" && field instanceof HTMLElement && !["checkbox", "radio", "file"].includes(field.type)) {
-      field.value = value;
-    }
+/** Sends what is typed and not sent yet, such as in the field that still has the focus. */
+function flush() {
+  document.dispatchEvent(new Event("lit-flush"));
+  for (const form of new Set(unsent().map((field) => field.form))) {
+    save(form, labelOf(unsent().find((field) => field.form === form)));
   }
 }
 
 document.addEventListener("change", (event) => {
   const form = event.target.closest("form.autosave");
-  if (form && !busy) {
-    form.requestSubmit();
-  } else if (form && event.target.type === "radio") {
-    const { name, value } = event.target;
-    const action = form.getAttribute("action");
-    waiting.push(() => {
-      const fresh = document.querySelector(`form[action="${CSS.escape(action)}"] input[name="${name}"][value="${CSS.escape(value)}"]`);
-      if (fresh) {
-        fresh.checked = true;
-        fresh.form.requestSubmit();
-      }
-    });
+  if (form && revision() && !event.target.closest("[data-group]")) {
+    save(form, labelOf(event.target));
+  }
+});
+
+// fields that belong together are judged when the maker leaves them all
+document.addEventListener("focusout", (event) => {
+  const group = event.target.closest("form.autosave [data-group]");
+  if (group && !group.contains(event.relatedTarget) && unsent().some((field) => group.contains(field))) {
+    save(group.closest("form"), [...group.querySelectorAll("input")].filter((field) => field.value !== field.defaultValue).map(labelOf).join(", "));
+  }
+});
+
+document.addEventListener("input", (event) => {
+  const form = event.target.closest("form.autosave");
+  if (form) {
+    delete form.dataset.refused;
+    tellTyping(unsent().length ? labelOf(event.target) : "");
   }
 });
 
 document.addEventListener(
   "submit",
   (event) => {
-    if (!busy) {
+    const form = event.target;
+    if (!revision() || form.method !== "post" || !form.querySelector('input[name="base"]')) {
+      return;
+    }
+    if (form.enctype === "multipart/form-data") {
+      waitWith(event, () => form.requestSubmit(event.submitter ?? undefined));
       return;
     }
     event.preventDefault();
     event.stopImmediatePropagation();
-    const pressed = event.target;
-    const { name, value } = event.submitter ?? {};
-    const filled = new FormData(pressed);
-    const about = aboutOf(pressed);
-    waiting.push(() => {
-      const form = freshOf(pressed, about);
-      if (!form) {
-        return;
-      }
-      fill(form, filled);
-      const button = name ? [...form.querySelectorAll("button")].find((b) => b.name === name && b.value === value) : undefined;
-      // a click, not requestSubmit(button): the exchange only sends the value of a button that was clicked
-      if (button) {
-        button.click();
-      } else {
-        form.requestSubmit();
-      }
-    });
+    if (form.matches(".autosave")) {
+      save(form, "the values");
+      return;
+    }
+    const button = event.submitter;
+    for (const field of button?.closest("[data-instead]")?.closest("fieldset").querySelectorAll("input") ?? []) {
+      field.value = field.defaultValue; // what is pressed comes instead of what was typed
+    }
+    flush();
+    const fields = [...new FormData(form)].filter(([name]) => !["base", "_csrf"].includes(name));
+    const here = fields.find(([name]) => name === "here");
+    if (here) {
+      // back to where the maker was, with what was picked there
+      here[1] = window.location.pathname.split("/").slice(3).join("/") + window.location.search;
+    }
+    if (button?.name) {
+      fields.push([button.name, button.value]);
+    }
+    const about = form.dataset.about ?? (button ? (button.getAttribute("aria-label") ?? button.textContent).trim() : "the change");
+    change({ action: form.getAttribute("action"), fields, about, button, again: form.dataset.again !== undefined });
   },
   true,
 );
+
+/** Holds back what leaves the page until all is saved; does it then, or leaves it when something was not saved. */
+function waitWith(event, go) {
+  flush();
+  if (!busy()) {
+    return;
+  }
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  settled().then((all) => all && !document.querySelector("form[data-refused]") && go());
+}
 
 document.addEventListener(
   "click",
   (event) => {
-    if (busy && event.detail > 1 && event.target.closest?.("button")) {
-      // the second click of a double click is no second wish: it would remove two things
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      return;
-    }
     const link = event.target.closest?.("a[href]");
-    if (busy && link && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      waiting.push(() => window.location.assign(link.href));
+    if (link && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey && !link.getAttribute("href").startsWith("#")) {
+      waitWith(event, () => (link.isConnected ? link.click() : window.location.assign(link.href)));
     }
   },
   true,
 );
 
-document.addEventListener("htmx:beforeRequest", (event) => {
-  if (event.detail.requestConfig.verb !== "get") {
-    begin();
-  }
-});
-
-document.addEventListener("htmx:beforeSwap", () => {
-  if (busy) {
-    const now = values();
-    typedMeanwhile = new Map([...now].filter(([key, value]) => sent.get(key) !== value));
-  }
-});
-
-document.addEventListener("htmx:afterSettle", () => {
-  if (busy) {
-    end();
-  }
-});
-
-document.addEventListener("htmx:sendError", () => {
-  busy = false;
-  waiting = [];
-  idlers.shift()?.(); // strokes go on by themselves, and tell for themselves when they fail
-  const notice = document.getElementById("notice");
-  if (notice) {
-    notice.className = "notice";
-    notice.textContent = "Could not be saved: is the application still running? What you typed stays here; change it again to save.";
+window.addEventListener("beforeunload", (event) => {
+  flush();
+  if (atStake()) {
+    event.preventDefault();
   }
 });

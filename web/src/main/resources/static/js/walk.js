@@ -27,6 +27,8 @@ export class Walk {
 
   start() {
     this.go.textContent = "Stop";
+    this.go.ariaLabel = "Stop";
+    this.bar.classList.add("walks");
     const next = async () => {
       await this.show(1);
       this.timer = setTimeout(next, 1000 / Number(this.pace.value));
@@ -37,7 +39,9 @@ export class Walk {
   stop() {
     clearTimeout(this.timer);
     this.timer = undefined;
-    this.go.textContent = "Walk the order";
+    this.go.textContent = "Walk";
+    this.go.ariaLabel = "Walk the order";
+    this.bar.classList.remove("walks");
   }
 
   step(by) {

@@ -248,7 +248,7 @@ public final class RowText {
       } else if (!number(column)) {
         entry.put(column.name(), part);
       } else if (!(column.optional() && part.isEmpty())) {
-        TypedNumber.put(entry, column.name(), part);
+        TypedNumber.put(entry, column.name(), part, column.unit());
       }
     }
   }

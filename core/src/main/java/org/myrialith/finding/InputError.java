@@ -28,10 +28,41 @@ public record InputError(String field, String value, String allowed) {
 
   /** Returns the error as one sentence. */
   public String sentence() {
+    return phrase("%s: %s", field.isEmpty() ? "input" : field, says());
+  }
+
+  /** Returns the field as a maker counts: "circles, row 1, radiusMm" for circles[0].radiusMm. */
+  public String place() {
+    StringBuilder place = new StringBuilder();
+    for (String part : field.split("[.\\]]+")) {
+      int bracket = part.indexOf('[');
+      String name = bracket < 0 ? part : part.substring(0, bracket);
+      join(place, name);
+      if (bracket >= 0) {
+        join(place, row(part.substring(bracket + 1)));
+      }
+    }
+    return place.toString();
+  }
+
+  private static void join(StringBuilder place, String part) {
+    place.append(place.isEmpty() || part.isEmpty() ? "" : ", ").append(part);
+  }
+
+  private static String row(String index) {
+    return index.matches("[0-9]{1,9}") ? "row " + (Integer.parseInt(index) + 1) : index;
+  }
+
+  /** Returns the error as one sentence for beside its field, which needs not be named. */
+  public String beside() {
+    int end = place().indexOf(", ");
+    String within = end < 0 ? "" : place().substring(end + 2) + ": ";
+    return within + says();
+  }
+
+  /** Returns what was read and what would be taken. */
+  public String says() {
     return phrase(
-        "%s: read %s, allowed is %s.",
-        field.isEmpty() ? "input" : field,
-        value.isEmpty() ? "nothing" : "“" + value + "”",
-        allowed);
+        "read %s, allowed is %s.", value.isEmpty() ? "nothing" : "“" + value + "”", allowed);
   }
 }

@@ -245,6 +245,11 @@ public record BoxFaces(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     return faces().stream().mapToInt(BoxFaces::cells).sum();
   }

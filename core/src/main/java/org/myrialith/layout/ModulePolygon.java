@@ -124,6 +124,11 @@ public record ModulePolygon(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     return sides * pixelsPerModule;
   }

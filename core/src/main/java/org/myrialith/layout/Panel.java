@@ -101,6 +101,11 @@ public record Panel(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     return columns * rows;
   }

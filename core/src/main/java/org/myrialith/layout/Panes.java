@@ -92,6 +92,11 @@ public record Panes(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     return digits * panesPerDigit * ledsPerPane;
   }

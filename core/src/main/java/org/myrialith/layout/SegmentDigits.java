@@ -357,6 +357,11 @@ public record SegmentDigits(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     int inDigit =
         segments().stream().mapToInt(s -> s.point() ? 1 : ledsPerSegment).sum()

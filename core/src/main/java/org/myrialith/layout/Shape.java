@@ -87,6 +87,11 @@ public sealed interface Shape
     return (left + right) / 2;
   }
 
+  /** Returns whether what lies between its emitters belongs to it, as on a panel. */
+  default boolean spansArea() {
+    return false;
+  }
+
   /** Returns the lines to cut and to fold by. */
   default List<Edge> edges() {
     return List.of();

@@ -66,6 +66,11 @@ public record Stack(
   }
 
   @Override
+  public boolean spansArea() {
+    return true;
+  }
+
+  @Override
   public int count() {
     return columns * rows * layers;
   }

@@ -49,7 +49,7 @@ class ProjectsTest {
     named(id, 1, "A");
     named(id, 2, "B");
     named(id, 3, "C");
-    assertThat(projects.open(id).canRedo()).isFalse();
+    assertThat(projects.open(id).redoes()).isEmpty();
     projects.undo(id, 4);
     projects.undo(id, 3);
     assertThat(title(id)).isEqualTo("A");
@@ -57,13 +57,13 @@ class ProjectsTest {
     assertThat(title(id)).isEqualTo("B");
     projects.undo(id, 3);
     int branch = named(id, 2, "D");
-    assertThat(projects.open(id).canRedo()).isFalse();
+    assertThat(projects.open(id).redoes()).isEmpty();
     projects.undo(id, branch);
     projects.redo(id, 2);
     assertThat(title(id)).as("redo goes to the newest").isEqualTo("D");
     projects.undo(id, branch);
     projects.undo(id, 2);
-    assertThat(projects.open(id).canUndo()).isFalse();
+    assertThat(projects.open(id).undoes()).isEmpty();
     projects.undo(id, 1);
     assertThat(title(id)).isEqualTo("Porch buoy");
   }
@@ -140,6 +140,7 @@ class ProjectsTest {
     String hash = GadgetJson.pictures(lantern).iterator().next().hash();
     assertThat(count(hash)).isEqualTo(1);
     projects.delete(one);
+    projects.deleteForGood(one);
     assertThat(count(hash)).isEqualTo(1);
     assertThat(projects.picture(hash)).isPresent();
     projects.delete(two);

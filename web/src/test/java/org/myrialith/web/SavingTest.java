@@ -92,7 +92,7 @@ class SavingTest {
       slow(page, 300);
       page.getByLabel("Columns").fill("999");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy it")).click();
-      assertThat(page.locator("#notice")).containsText("columns");
+      assertThat(page.locator("#notice")).containsText("Columns");
       page.waitForTimeout(900);
       assertThat(page.getByLabel("Columns")).hasValue("999");
       assertThat(application.stored(id).fixtures()).hasSize(2);

@@ -76,7 +76,11 @@ public final class Screen implements AutoCloseable {
   }
 
   private static BrowserContext context(Browser.NewContextOptions options) {
-    return BROWSER.get().newContext(options.setViewportSize(1280, 800));
+    BrowserContext context = BROWSER.get().newContext(options.setViewportSize(1280, 800));
+    // lists stand as text, which tests type at once; RowsTest switches to the tables
+    context.addInitScript(
+        "sessionStorage.getItem('rows-as-text') ?? sessionStorage.setItem('rows-as-text', 'yes')");
+    return context;
   }
 
   public static Screen open(String address) {

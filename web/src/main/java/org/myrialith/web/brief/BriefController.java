@@ -84,6 +84,27 @@ class BriefController {
         typed -> page(id, typed));
   }
 
+  /** Takes a supply from the classes. */
+  @PostMapping("/supply")
+  ModelAndView supply(
+      @PathVariable UUID id, @RequestParam int base, @RequestParam("class") String name) {
+    Supply chosen =
+        Supply.CLASSES.stream()
+            .filter(s -> s.name().equals(name))
+            .findFirst()
+            .orElseThrow(() -> new InputException("class", name, "one of the supplies listed"));
+    return pages.edit(
+        id,
+        base,
+        "Took the supply: " + name,
+        gadget -> {
+          Brief brief = gadget.brief();
+          return gadget.with(
+              new Brief(brief.title(), brief.notes(), brief.controller(), Optional.of(chosen)));
+        },
+        "brief");
+  }
+
   private static Gadget changed(Gadget gadget, Map<String, String> form) {
     String key = form.getOrDefault("controller", "");
     Controller controller =

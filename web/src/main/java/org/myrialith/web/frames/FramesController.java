@@ -11,6 +11,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.pages.Sheet;
@@ -80,22 +81,25 @@ class FramesController {
         errors -> page(id, fixture, frame));
   }
 
+  /** The clip on a fixture; one with a dark frame where there is none yet. */
+  private static Clip clipOn(Gadget gadget, String fixture) {
+    return gadget.clipOn(fixture).orElseGet(() -> darkClip(gadget, fixture));
+  }
+
+  private static Clip darkClip(Gadget gadget, String fixture) {
+    Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
+    Picture dark = Picture.dark(on.seenColumns(), on.seenRows());
+    return new Clip(
+        gadget.freeId("k"), on.name(), fixture, List.of(new Frame(dark, FIRST_HOLD_MILLIS)));
+  }
+
   @PostMapping("/{fixture}/start")
   ModelAndView start(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
     return pages.edit(
         id,
         base,
         "Started a clip",
-        gadget -> {
-          Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
-          Picture dark = Picture.dark(on.seenColumns(), on.seenRows());
-          return gadget.with(
-              new Clip(
-                  gadget.freeId("k"),
-                  on.name(),
-                  fixture,
-                  List.of(new Frame(dark, FIRST_HOLD_MILLIS))));
-        },
+        gadget -> gadget.with(darkClip(gadget, fixture)),
         there(fixture, 0));
   }
 
@@ -249,17 +253,18 @@ class FramesController {
       @RequestParam String colour,
       @RequestHeader(name = "X-Easel", required = false) String easel) {
     ModelAndView onward =
-        editClip(
+        pages.edit(
             id,
             base,
-            fixture,
-            frame,
             "Painted frame " + (frame + 1),
-            clip -> {
+            gadget -> {
+              Clip clip = clipOn(gadget, fixture);
               Frame old = frame(clip, frame);
               Picture painted = Brush.read(tool, points, colour, old.picture()).on(old.picture());
-              return clip.withFrame(frame, new Frame(painted, old.holdMillis()));
-            });
+              return gadget.with(clip.withFrame(frame, new Frame(painted, old.holdMillis())));
+            },
+            there(fixture, frame),
+            errors -> page(id, fixture, frame));
     onward.addObject("typed", Map.of("points", points, "colour", colour, "tool", tool));
     boolean moved = onward.getView() instanceof RedirectView;
     boolean saved = moved && !((RedirectView) onward.getView()).getUrl().contains("/late/");

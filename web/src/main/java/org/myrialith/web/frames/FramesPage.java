@@ -24,6 +24,7 @@ import org.myrialith.layout.Fixture;
  * @param clip shown, null when the fixture has none
  * @param bands of the core sample
  * @param frame shown on the easel, from 0
+ * @param picture of that frame; a dark one when there is no clip
  * @param colours used in the clip, the most used first
  */
 public record FramesPage(
@@ -40,6 +41,9 @@ public record FramesPage(
   private static final double MEAN_HEIGHT = 44;
   private static final double PROFILE_WIDTH = 96;
   private static final int MOST_COLOURS = 12;
+
+  /** A value from which a colour is seen on a dark frame. */
+  private static final int SEEN = 64;
 
   /** A fixture to draw on. */
   public record Tab(String fixture, String name, boolean here, boolean empty) {}
@@ -79,7 +83,11 @@ public record FramesPage(
             .toList();
     Optional<Clip> clip = fixture.flatMap(f -> plan.gadget().clipOn(f.id()));
     if (clip.isEmpty()) {
-      return new FramesPage(tabs, fixture.orElse(null), null, List.of(), 0, null, "", List.of());
+      // a dark frame to draw on: the first stroke makes the clip
+      Picture dark =
+          fixture.map(f -> Picture.dark(f.seenColumns(), f.seenRows())).orElse(Picture.dark(1, 1));
+      return new FramesPage(
+          tabs, fixture.orElse(null), null, List.of(), 0, dark, rgb(dark), List.of());
     }
     int frame = Math.max(0, Math.min(clip.get().frames().size() - 1, wantedFrame));
     Picture picture = clip.get().frames().get(frame).picture();
@@ -90,8 +98,22 @@ public record FramesPage(
         bands(plan, clip.get(), frame),
         frame,
         picture,
-        Base64.getEncoder().encodeToString(picture.rgb()),
+        rgb(picture),
         colours(clip.get()));
+  }
+
+  private static String rgb(Picture picture) {
+    return Base64.getEncoder().encodeToString(picture.rgb());
+  }
+
+  /** Returns the colour that is in hand at first: one of the clip that is seen, else white. */
+  public String firstColour() {
+    return colours.stream().filter(FramesPage::seen).findFirst().orElse("#ffffff");
+  }
+
+  private static boolean seen(String hex) {
+    int colour = Integer.parseInt(hex.substring(1), 16);
+    return Math.max(colour >> 16, Math.max(colour >> 8 & 0xff, colour & 0xff)) >= SEEN;
   }
 
   private static List<FrameBand> bands(GadgetPlan plan, Clip clip, int here) {

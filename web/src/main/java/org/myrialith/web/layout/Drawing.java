@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.layout.ConvexHull;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Enclosure;
@@ -65,6 +66,7 @@ public record Drawing(
       String dots,
       String dark,
       double dotMm,
+      String body,
       List<String> arrows,
       String cuts,
       String folds,
@@ -162,6 +164,7 @@ public record Drawing(
         dots.toString(),
         dark.toString(),
         dot,
+        body(fixture, emitters),
         arrows(emitters, fixture.pitchMm(), unit),
         edges(fixture, Edge.Kind.CUT),
         edges(fixture, Edge.Kind.FOLD),
@@ -175,6 +178,17 @@ public record Drawing(
         box.topMm() - grow,
         box.widthMm() + 2 * grow,
         box.heightMm() + 2 * grow);
+  }
+
+  /** The area by which it is caught; empty when what lies between its emitters is not of it. */
+  private static String body(Fixture fixture, List<Emitter> emitters) {
+    if (!fixture.shape().spansArea()) {
+      return "";
+    }
+    List<Point> hull =
+        ConvexHull.of(
+            emitters.stream().map(e -> new Point(e.position().xMm(), e.position().yMm())).toList());
+    return line(hull) + "Z";
   }
 
   private static String edges(Fixture fixture, Edge.Kind kind) {

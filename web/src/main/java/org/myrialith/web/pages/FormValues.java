@@ -32,7 +32,7 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
   public String error(String field) {
     return errors.stream()
         .filter(e -> e.field().equals(field) || e.field().startsWith(field + "["))
-        .map(InputError::sentence)
+        .map(InputError::beside)
         .findFirst()
         .orElse("");
   }

@@ -14,6 +14,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -31,9 +32,18 @@ public record PartForm<T>(Type<T> type, T value) {
    *
    * @param sort {@code entry}, {@code choice} or {@code lines}
    * @param choices of a choice: value to words
+   * @param columns of a list whose lines have several values, as JSON: label, unit, and for what is
+   *     there or not the word that says so
    */
   public record Slot(
-      String name, String label, String unit, String sort, Map<String, String> choices) {}
+      String name,
+      String label,
+      String unit,
+      String sort,
+      Map<String, String> choices,
+      String columns) {}
+
+  private static final JsonMapper MAPPER = new JsonMapper();
 
   private List<Field<?>> fields() {
     if (type instanceof Description<?> description) {
@@ -82,10 +92,29 @@ public record PartForm<T>(Type<T> type, T value) {
             field.type() instanceof Types.Rows<?> rows && !(rows.entry() instanceof Types.Count)
                 ? "lines"
                 : field.choices().isEmpty() ? "entry" : "choice";
-        slots.add(new Slot(field.name(), label(field), field.unit(), sort, field.choices()));
+        // "Pixels per metre: 60" needs no unit behind it
+        String unit = field.label().equalsIgnoreCase(field.unit()) ? "" : field.unit();
+        slots.add(
+            new Slot(field.name(), label(field), unit, sort, field.choices(), columns(field)));
       }
     }
     return slots;
+  }
+
+  private static String columns(Field<?> field) {
+    ArrayNode columns = MAPPER.createArrayNode();
+    if (field.type() instanceof Types.Rows<?> rows) {
+      if (rows.entry() instanceof Description<?> entry) {
+        for (Field<?> column : entry.fields(null)) {
+          ObjectNode one = columns.addObject().put("label", column.label());
+          one.put("unit", column.unit());
+          one.put("word", column.type() instanceof Types.Flag flag ? flag.whenTrue() : "");
+        }
+      } else {
+        columns.addObject().put("label", field.label()).put("unit", "").put("word", "");
+      }
+    }
+    return columns.toString();
   }
 
   private static boolean asked(Field<?> field, String other) {
@@ -151,7 +180,7 @@ public record PartForm<T>(Type<T> type, T value) {
     } else if (type instanceof Types.Measure
         || type instanceof Types.Count
         || type instanceof Types.NumberedChoice) {
-      TypedNumber.put(node, field.name(), text);
+      TypedNumber.put(node, field.name(), text, field.unit());
     } else if (type instanceof Types.Flag && (text.equals("true") || text.equals("false"))) {
       node.put(field.name(), text.equals("true"));
     } else {

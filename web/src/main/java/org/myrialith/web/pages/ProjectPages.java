@@ -55,7 +55,7 @@ public class ProjectPages {
       String then,
       Function<List<InputError>, ModelAndView> again) {
     try {
-      return onward(id, projects.edit(id, base, summary, edit), then);
+      return onward(id, projects.join(id, base, summary, edit), then);
     } catch (InputException e) {
       ModelAndView page = again.apply(e.errors());
       page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -87,13 +87,13 @@ public class ProjectPages {
    */
   public ModelAndView edit(
       UUID id, int base, String summary, UnaryOperator<Gadget> edit, String then) {
-    return onward(id, projects.edit(id, base, summary, edit), then);
+    return onward(id, projects.join(id, base, summary, edit), then);
   }
 
   /** Returns the way on from an edit. */
   public ModelAndView onward(UUID id, Projects.Outcome outcome, String then) {
     if (outcome instanceof Projects.Outcome.Late late) {
-      return redirect("/gadgets/" + id + "/late/" + late.kept());
+      return redirect("/gadgets/" + id + "/late/" + late.kept() + "?here=" + inQuery(then));
     }
     return redirect("/gadgets/" + id + "/" + then);
   }

@@ -36,6 +36,6 @@ class RemedyController {
         base,
         chosen.label(),
         gadget -> plan.mended(finding, remedy).orElseThrow(),
-        Sheet.page(here));
+        WayBack.of(here));
   }
 }

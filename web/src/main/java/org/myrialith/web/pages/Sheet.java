@@ -16,6 +16,8 @@ import org.myrialith.web.store.Projects;
  *
  * @param base address of the project's pages
  * @param step the layer shown
+ * @param undoes what Undo takes back, empty when there is nothing
+ * @param redoes what Redo does again, empty when there is nothing
  */
 public record Sheet(
     UUID id,
@@ -24,8 +26,8 @@ public record Sheet(
     String title,
     Step step,
     Verdict verdict,
-    boolean canUndo,
-    boolean canRedo,
+    String undoes,
+    String redoes,
     List<Band> bands,
     List<Finding> findings,
     List<Reckoning> reckonings) {
@@ -47,8 +49,8 @@ public record Sheet(
         plan.gadget().title(),
         step,
         plan.verdict(),
-        opened.canUndo(),
-        opened.canRedo(),
+        opened.undoes().orElse(""),
+        opened.redoes().orElse(""),
         bands,
         plan.findings(step),
         plan.reckonings(step));
@@ -59,7 +61,7 @@ public record Sheet(
     List<Reckoning> numbers = new ArrayList<>(List.of(number));
     numbers.addAll(reckonings);
     return new Sheet(
-        id, base, revision, title, step, verdict, canUndo, canRedo, bands, findings, numbers);
+        id, base, revision, title, step, verdict, undoes, redoes, bands, findings, numbers);
   }
 
   /** Returns the last part of the address of a layer's page. */

@@ -59,6 +59,8 @@ class ShelfController {
     ModelAndView page = new ModelAndView("shelf/page");
     page.addObject("entries", entries());
     page.addObject("form", form);
+    page.addObject("drawer", projects.drawer());
+    page.addObject("keptDays", Projects.KEPT_DAYS);
     return page;
   }
 
@@ -109,7 +111,7 @@ class ShelfController {
   ModelAndView create(@RequestParam(defaultValue = "") String title) {
     try {
       UUID id = projects.create(Gadget.blank(title), "Started");
-      return ProjectPages.redirect("/gadgets/" + id + "/brief");
+      return ProjectPages.redirect("/gadgets/" + id + "/layout");
     } catch (InputException e) {
       return refused(Map.of("title", title), e.errors());
     }
@@ -141,6 +143,18 @@ class ShelfController {
   @PostMapping("/gadgets/{id}/delete")
   String delete(@PathVariable UUID id) {
     projects.delete(id);
+    return "redirect:/";
+  }
+
+  @PostMapping("/gadgets/{id}/bring-back")
+  String bringBack(@PathVariable UUID id) {
+    projects.bringBack(id);
+    return "redirect:/";
+  }
+
+  @PostMapping("/gadgets/{id}/delete-for-good")
+  String deleteForGood(@PathVariable UUID id) {
+    projects.deleteForGood(id);
     return "redirect:/";
   }
 }

@@ -16,6 +16,7 @@ public class Project {
   @Version private Long version;
   private Instant createdAt;
   private Instant changedAt;
+  private Instant deletedAt;
 
   protected Project() {}
 
@@ -44,6 +45,19 @@ public class Project {
   /** Returns when the head changed last. */
   public Instant getChangedAt() {
     return changedAt;
+  }
+
+  /** Returns when it was put into the drawer, null while it is on the shelf. */
+  public Instant getDeletedAt() {
+    return deletedAt;
+  }
+
+  void delete(Instant now) {
+    deletedAt = now;
+  }
+
+  void bringBack() {
+    deletedAt = null;
   }
 
   int nextNumber() {

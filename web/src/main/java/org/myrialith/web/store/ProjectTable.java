@@ -1,6 +1,7 @@
 package org.myrialith.web.store;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,9 +10,19 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface ProjectTable extends JpaRepository<Project, UUID> {
-  List<Project> findTop200ByOrderByChangedAtDesc();
+  List<Project> findTop200ByDeletedAtIsNullOrderByChangedAtDesc();
+
+  List<Project> findTop200ByDeletedAtIsNotNullOrderByDeletedAtDesc();
+
+  List<Project> findTop20ByDeletedAtBefore(Instant then);
+
+  Optional<Project> findByIdAndDeletedAtIsNull(UUID id);
 
   @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select p from Project p where p.id = :id")
+  @Query("select p from Project p where p.id = :id and p.deletedAt is null")
   Optional<Project> lock(UUID id);
+
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select p from Project p where p.id = :id and p.deletedAt is not null")
+  Optional<Project> lockInDrawer(UUID id);
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.Merge;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -29,6 +31,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Projects {
   /** Weight of plans kept in memory: a fifth of the heap. */
   private static final long KEPT_BYTES = Runtime.getRuntime().maxMemory() / 5;
+
+  /** Days that a deleted project can be brought back. */
+  public static final int KEPT_DAYS = 30;
 
   private static final Pattern PICTURE_HASH =
       Pattern.compile("\"picture\"\\s*:\\s*\"([0-9a-f]{64})\"");
@@ -63,6 +68,8 @@ public class Projects {
    *
    * @param revision that is shown
    * @param before the plan of the revision before, if there is one
+   * @param undoes what was done last, if there is a way back
+   * @param redoes what was undone last, if there is a way on
    */
   public record Opened(
       UUID id,
@@ -70,8 +77,8 @@ public class Projects {
       int head,
       GadgetPlan plan,
       Optional<GadgetPlan> before,
-      boolean canUndo,
-      boolean canRedo) {}
+      Optional<String> undoes,
+      Optional<String> redoes) {}
 
   /** What became of an edit. */
   public sealed interface Outcome {
@@ -85,7 +92,7 @@ public class Projects {
   /** Returns all projects, the latest first. */
   @Transactional(readOnly = true)
   public List<Project> shelf() {
-    return projects.findTop200ByOrderByChangedAtDesc();
+    return projects.findTop200ByDeletedAtIsNullOrderByChangedAtDesc();
   }
 
   /** Returns how many projects there are. */
@@ -107,16 +114,12 @@ public class Projects {
   private int save(Project project, Gadget gadget, Integer parent, boolean beside, String summary) {
     int number = project.nextNumber();
     Revision.Key key = new Revision.Key(project.getId(), number);
-    String shortened =
-        summary.codePointCount(0, summary.length()) > 200
-            ? summary.substring(0, summary.offsetByCodePoints(0, 199)) + "…"
-            : summary;
     revisions.save(
         new Revision(
             key,
             parent,
             beside,
-            shortened,
+            Summary.shortened(summary),
             clock.instant(),
             GadgetJson.writeWithoutPictures(gadget)));
     return number;
@@ -129,7 +132,7 @@ public class Projects {
    */
   @Transactional(readOnly = true)
   public Opened open(UUID id) {
-    Project project = projects.findById(id).orElseThrow(NotThereException::new);
+    Project project = projects.findByIdAndDeletedAtIsNull(id).orElseThrow(NotThereException::new);
     return open(id, project.getHead(), project.getHead());
   }
 
@@ -140,7 +143,10 @@ public class Projects {
    */
   @Transactional(readOnly = true)
   public Opened open(UUID id, int revision) {
-    return open(id, revision, projects.findById(id).orElseThrow(NotThereException::new).getHead());
+    return open(
+        id,
+        revision,
+        projects.findByIdAndDeletedAtIsNull(id).orElseThrow(NotThereException::new).getHead());
   }
 
   private Opened open(UUID id, int revision, int head) {
@@ -154,8 +160,8 @@ public class Projects {
         head,
         plan(row),
         before,
-        row.getParent() != null,
-        revisions.newestChild(id, revision).isPresent());
+        Optional.ofNullable(row.getParent()).map(parent -> row.getSummary()),
+        revisions.newestChild(id, revision).flatMap(child -> revisions.summary(id, child)));
   }
 
   /**
@@ -166,15 +172,14 @@ public class Projects {
   @Transactional(readOnly = true)
   public GadgetPlan plan(UUID id, int revision) {
     Revision.Key key = new Revision.Key(id, revision);
-    GadgetPlan known = plans.getIfPresent(key);
-    if (known == null) {
-      return plan(revisions.findById(key).orElseThrow(NotThereException::new));
-    }
     if (revisions.there(key) == 0) {
       plans.invalidate(key);
       throw new NotThereException();
     }
-    return known;
+    GadgetPlan known = plans.getIfPresent(key);
+    return known == null
+        ? plan(revisions.findById(key).orElseThrow(NotThereException::new))
+        : known;
   }
 
   /** Returns whether the plan of a revision is worked out and kept. */
@@ -210,11 +215,37 @@ public class Projects {
    * @throws org.myrialith.finding.InputException if the edit can't be taken; nothing was saved
    */
   public Outcome edit(UUID id, int base, String summary, UnaryOperator<Gadget> edit) {
+    return edit(id, base, summary, edit, false);
+  }
+
+  /**
+   * Edits in the same way; an edit that comes after another one is put together with it when they
+   * touch different things.
+   */
+  public Outcome join(UUID id, int base, String summary, UnaryOperator<Gadget> edit) {
+    return edit(id, base, summary, edit, true);
+  }
+
+  private Outcome edit(
+      UUID id, int base, String summary, UnaryOperator<Gadget> edit, boolean joining) {
     // what takes long, such as decoding images, is done before anything is locked
     Gadget from = plan(id, base).gadget();
     Gadget to = edit.apply(from);
+    String said = Summary.of(summary, from, to);
     Outcome outcome =
-        transaction.execute(status -> save(id, base, summary, from, to, newPictures(from, to)));
+        transaction.execute(
+            status -> {
+              pictures.keep(newPictures(from, to));
+              Project project = projects.lock(id).orElseThrow(NotThereException::new);
+              if (joining && project.getHead() != base) {
+                Gadget head = plan(id, project.getHead()).gadget();
+                Optional<Gadget> both = Merge.of(from, head, to);
+                if (both.isPresent()) {
+                  return save(project, project.getHead(), said, head, both.get());
+                }
+              }
+              return save(project, base, said, from, to);
+            });
     return Objects.requireNonNull(outcome);
   }
 
@@ -225,10 +256,7 @@ public class Projects {
     return GadgetJson.pictures(to).stream().filter(p -> !there.contains(p.hash())).toList();
   }
 
-  private Outcome save(
-      UUID id, int base, String summary, Gadget from, Gadget to, List<Picture> fresh) {
-    pictures.keep(fresh);
-    Project project = projects.lock(id).orElseThrow(NotThereException::new);
+  private Outcome save(Project project, int base, String summary, Gadget from, Gadget to) {
     if (to.equals(from) && project.getHead() == base) {
       return new Outcome.Saved(base);
     }
@@ -293,12 +321,32 @@ public class Projects {
     return pictures.find(hash);
   }
 
-  /** Deletes a project with all its revisions. */
+  /** Puts a project into the drawer, where it stays for {@link #KEPT_DAYS} days. */
+  @Transactional
   public void delete(UUID id) {
+    projects.lock(id).orElseThrow(NotThereException::new).delete(clock.instant());
+  }
+
+  /** Puts a project of the drawer back on the shelf. */
+  @Transactional
+  public void bringBack(UUID id) {
+    projects.lockInDrawer(id).orElseThrow(NotThereException::new).bringBack();
+  }
+
+  /** Returns what lies in the drawer, the latest first; what has lain its time is gone. */
+  public List<Project> drawer() {
+    projects
+        .findTop20ByDeletedAtBefore(clock.instant().minus(KEPT_DAYS, ChronoUnit.DAYS))
+        .forEach(project -> deleteForGood(project.getId()));
+    return projects.findTop200ByDeletedAtIsNotNullOrderByDeletedAtDesc();
+  }
+
+  /** Deletes a project of the drawer with all its revisions. */
+  public void deleteForGood(UUID id) {
     List<String> hashes =
         transaction.execute(
             status -> {
-              Project project = projects.lock(id).orElseThrow(NotThereException::new);
+              Project project = projects.lockInDrawer(id).orElseThrow(NotThereException::new);
               List<String> used = pictures.usedBy(id);
               projects.delete(project);
               return used;

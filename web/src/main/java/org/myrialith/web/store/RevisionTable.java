@@ -8,12 +8,17 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface RevisionTable extends JpaRepository<Revision, Revision.Key> {
-  @Query("select count(r) from Revision r where r.key = :key")
+  @Query(
+      "select count(r) from Revision r, Project p where r.key = :key and p.id = r.key.projectId and p.deletedAt is null")
   int there(Revision.Key key);
 
   @Query(
       "select max(r.key.number) from Revision r where r.key.projectId = :project and r.parent = :parent and r.beside = false")
   Optional<Integer> newestChild(UUID project, int parent);
+
+  @Query(
+      "select r.summary from Revision r where r.key.projectId = :project and r.key.number = :number")
+  Optional<String> summary(UUID project, int number);
 
   @Query(
       "select r.key.number as number, r.parent as parent, r.beside as beside, r.summary as summary, r.createdAt as createdAt"

@@ -1,12 +1,18 @@
 package org.myrialith.web.versions;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.myrialith.finding.Step;
+import org.myrialith.gadget.Difference;
+import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.web.pages.ProjectPages;
-import org.myrialith.web.pages.Sheet;
+import org.myrialith.web.pages.WayBack;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -32,25 +38,33 @@ class VersionsController {
   /** One figure in two versions. */
   record Pair(String step, String theirs, String mine, boolean differs) {}
 
+  /** What either version made otherwise than the one that both started from. */
+  record Touched(String what, String before, String theirs, String mine, boolean both) {}
+
   @PostMapping("/undo")
   ModelAndView undo(@PathVariable UUID id, @RequestParam int base, @RequestParam String here) {
-    return pages.onward(id, projects.undo(id, base), Sheet.page(here));
+    return pages.onward(id, projects.undo(id, base), WayBack.of(here));
   }
 
   @PostMapping("/redo")
   ModelAndView redo(@PathVariable UUID id, @RequestParam int base, @RequestParam String here) {
-    return pages.onward(id, projects.redo(id, base), Sheet.page(here));
+    return pages.onward(id, projects.redo(id, base), WayBack.of(here));
   }
 
   @GetMapping("/late/{kept}")
-  ModelAndView late(@PathVariable UUID id, @PathVariable int kept) {
+  ModelAndView late(
+      @PathVariable UUID id,
+      @PathVariable int kept,
+      @RequestParam(defaultValue = "layout") String here) {
     Projects.Opened head = pages.open(id);
     ModelAndView page = new ModelAndView("versions/late", HttpStatus.CONFLICT);
     page.addObject("id", id);
     page.addObject("title", head.plan().gadget().title());
     page.addObject("head", head.revision());
     page.addObject("kept", kept);
+    page.addObject("here", WayBack.of(here));
     if (kept > 0) {
+      page.addObject("touched", touched(id, head, kept));
       page.addObject("pairs", pairs(head.plan(), projects.plan(id, kept)));
       page.addObject(
           "lines",
@@ -59,6 +73,42 @@ class VersionsController {
               .toList());
     }
     return page;
+  }
+
+  private List<Touched> touched(UUID id, Projects.Opened head, int kept) {
+    Projects.Opened mine = projects.open(id, kept);
+    if (mine.before().isEmpty()) {
+      return List.of();
+    }
+    Gadget from = mine.before().get().gadget();
+    Map<String, Difference> theirs = byName(from, head.plan().gadget());
+    Map<String, Difference> own = byName(from, mine.plan().gadget());
+    Set<String> all = new LinkedHashSet<>(own.keySet());
+    all.addAll(theirs.keySet());
+    return all.stream()
+        .map(
+            what -> {
+              Difference one = theirs.get(what);
+              Difference other = own.get(what);
+              String before = one == null ? other.before() : one.before();
+              return new Touched(
+                  what,
+                  before,
+                  one == null ? before : said(one),
+                  other == null ? before : said(other),
+                  one != null && other != null);
+            })
+        .toList();
+  }
+
+  private static Map<String, Difference> byName(Gadget from, Gadget to) {
+    Map<String, Difference> all = new LinkedHashMap<>();
+    Difference.between(from, to).forEach(d -> all.putIfAbsent(d.what(), d));
+    return all;
+  }
+
+  private static String said(Difference difference) {
+    return difference.after().isEmpty() ? "changed" : difference.after();
   }
 
   private static List<Pair> pairs(GadgetPlan theirs, GadgetPlan mine) {
@@ -77,8 +127,12 @@ class VersionsController {
   }
 
   @PostMapping("/take")
-  ModelAndView take(@PathVariable UUID id, @RequestParam int base, @RequestParam int revision) {
-    return pages.onward(id, projects.take(id, base, revision), "layout");
+  ModelAndView take(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam int revision,
+      @RequestParam(defaultValue = "layout") String here) {
+    return pages.onward(id, projects.take(id, base, revision), WayBack.of(here));
   }
 
   @GetMapping("/history")

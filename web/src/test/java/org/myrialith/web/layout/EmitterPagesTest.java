@@ -56,11 +56,11 @@ class EmitterPagesTest {
       screen.field("Name").fill("Deep red, 3 mm, from the drawer");
       screen.field("Package width").fill("3");
       screen.field("Package height").fill("3");
-      page.getByLabel("Dies: colour").fill("deep red, 1.9, 15");
+      page.getByLabel("Dies").fill("deep red, 1.9, 15");
       screen.button("Save, and keep for other gadgets").click();
-      assertThat(page.locator("#notice")).containsText("dies");
-      assertThat(page.getByLabel("Dies: colour")).hasValue("deep red, 1.9, 15");
-      page.getByLabel("Dies: colour").fill("deep red, 1.9, 15, 60, 320");
+      assertThat(page.locator("#notice")).containsText("Dies");
+      assertThat(page.getByLabel("Dies")).hasValue("deep red, 1.9, 15");
+      page.getByLabel("Dies").fill("deep red, 1.9, 15, 60, 320");
       screen.button("Save, and keep for other gadgets").click();
       assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
       // in another gadget

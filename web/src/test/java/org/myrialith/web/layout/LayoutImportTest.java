@@ -102,7 +102,7 @@ class LayoutImportTest {
       Page page = screen.page();
       bring(page, "wide.csv", "x,y\n0,0\n5000,5\n".getBytes(StandardCharsets.US_ASCII));
       page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in cm")).click();
-      assertThat(page.locator("#notice")).containsText("emitters[1].xMm");
+      assertThat(page.locator("#notice")).containsText("row 2, xMm");
       assertThat(page.locator(".tab[aria-current]").first()).hasText("numbers in mm");
       press(page, "Keep as 2 loose emitters");
       assertThat(page.locator(".piece")).hasCount(1);
@@ -175,7 +175,7 @@ class LayoutImportTest {
           .selectOption(new com.microsoft.playwright.options.SelectOption().setIndex(1));
       page.getByLabel("Pixels per metre").fill("0");
       press(page, "Keep as a strip");
-      assertThat(page.locator("#notice")).containsText("pixelsPerMetre");
+      assertThat(page.locator("#notice")).containsText("Pixels per metre");
       assertThat(page.getByLabel("Pixels per metre")).hasValue("0");
       page.getByLabel("Pixels per metre").fill("144");
       press(page, "Keep as a strip");

@@ -209,10 +209,13 @@ class LayoutToolsTest {
       screen.onRevision(2);
       page.getByLabel("Layers", new Page.GetByLabelOptions().setExact(true)).fill("7");
       page.reload();
+      // what stood in the field when the page was left is saved on the way out
+      page.waitForCondition(() -> application.head(id) == 3);
+      page.reload();
       assertThat(page.getByLabel("Layers", new Page.GetByLabelOptions().setExact(true)))
-          .hasValue("4");
+          .hasValue("7");
       screen.button("Add a box").click();
-      screen.onRevision(3);
+      screen.onRevision(4);
       page.goBack();
       page.getByLabel("Pitch", new Page.GetByLabelOptions().setExact(true)).first().fill("9");
       page.keyboard().press("Tab");

@@ -172,7 +172,7 @@ class PartFormTest {
             List.of(
                 new InputError("path[1].xMm", "x", "a number"),
                 new InputError("count", "0", "more")));
-    assertThat(form.error("path")).contains("path[1].xMm");
+    assertThat(form.error("path")).contains("row 2, xMm");
     assertThat(form.error("count")).contains("allowed is more");
     assertThat(form.error("name")).isEmpty();
     assertThat(form.value("path")).isEqualTo("1");

@@ -1,0 +1,180 @@
+package org.myrialith.gadget;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.myrialith.finding.InputException;
+import org.myrialith.frames.Picture;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Two changes of one gadget put together: what only one of them touched is as that one has it, down
+ * to a field of a fixture or a frame of a clip. Where both touched the same in different ways there
+ * is no such gadget.
+ *
+ * <p>Entries of a list are the same by their {@code id}, or by themselves when they are words; a
+ * list of others is taken entry by entry while no side adds or removes any.
+ */
+public final class Merge {
+  private static final JsonMapper MAPPER = new JsonMapper();
+
+  /** Both touched the same. */
+  private static final class ClashException extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    ClashException() {
+      super(null, null, false, false);
+    }
+  }
+
+  private Merge() {}
+
+  /**
+   * Puts two changes together.
+   *
+   * @param base what both started from
+   * @return empty when both touched the same, or what comes of both is no gadget
+   */
+  public static Optional<Gadget> of(Gadget base, Gadget theirs, Gadget mine) {
+    try {
+      JsonNode both = merge(tree(base), tree(theirs), tree(mine));
+      Map<String, Picture> pictures = new LinkedHashMap<>();
+      for (Gadget each : List.of(theirs, mine)) {
+        GadgetJson.pictures(each).forEach(picture -> pictures.put(picture.hash(), picture));
+      }
+      return Optional.of(
+          GadgetJson.read(both.toString(), hash -> Optional.ofNullable(pictures.get(hash))));
+    } catch (ClashException | InputException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static JsonNode tree(Gadget gadget) {
+    return MAPPER.readTree(GadgetJson.writeWithoutPictures(gadget));
+  }
+
+  /** Returns what names an entry of a list: its identifier, or the word that it is; else empty. */
+  static String identity(JsonNode entry) {
+    if (entry.isString()) {
+      return entry.stringValue();
+    }
+    JsonNode id = entry.get("id");
+    return id != null && id.isString() ? id.stringValue() : "";
+  }
+
+  private static JsonNode merge(JsonNode base, JsonNode theirs, JsonNode mine) {
+    if (same(mine, base) || same(mine, theirs)) {
+      return theirs;
+    }
+    if (same(theirs, base)) {
+      return mine;
+    }
+    if (base != null && theirs != null && mine != null) {
+      if (base.isObject() && theirs.isObject() && mine.isObject()) {
+        return objects(base, theirs, mine);
+      }
+      if (base.isArray() && theirs.isArray() && mine.isArray()) {
+        return lists(base, theirs, mine);
+      }
+    }
+    throw new ClashException();
+  }
+
+  private static boolean same(JsonNode one, JsonNode other) {
+    return one == null ? other == null : one.equals(other);
+  }
+
+  private static JsonNode objects(JsonNode base, JsonNode theirs, JsonNode mine) {
+    JsonNode kind = base.get("kind");
+    if (!same(kind, theirs.get("kind")) || !same(kind, mine.get("kind"))) {
+      throw new ClashException(); // one became something else: its fields mean other things
+    }
+    ObjectNode both = MAPPER.createObjectNode();
+    Set<String> names = new LinkedHashSet<>(theirs.propertyNames());
+    names.addAll(mine.propertyNames());
+    for (String name : names) {
+      JsonNode value = merge(base.get(name), theirs.get(name), mine.get(name));
+      if (value != null) {
+        both.set(name, value);
+      }
+    }
+    return both;
+  }
+
+  private static JsonNode lists(JsonNode base, JsonNode theirs, JsonNode mine) {
+    boolean named = allNamed(base) && allNamed(theirs) && allNamed(mine);
+    return named ? byName(base, theirs, mine) : byPlace(base, theirs, mine);
+  }
+
+  private static boolean allNamed(JsonNode list) {
+    Set<String> names = new LinkedHashSet<>();
+    for (JsonNode entry : list) {
+      if (identity(entry).isEmpty() || !names.add(identity(entry))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static JsonNode byPlace(JsonNode base, JsonNode theirs, JsonNode mine) {
+    if (base.size() != theirs.size() || base.size() != mine.size()) {
+      throw new ClashException();
+    }
+    ArrayNode both = MAPPER.createArrayNode();
+    for (int i = 0; i < base.size(); i++) {
+      both.add(merge(base.get(i), theirs.get(i), mine.get(i)));
+    }
+    return both;
+  }
+
+  private static JsonNode byName(JsonNode base, JsonNode theirs, JsonNode mine) {
+    Map<String, JsonNode> old = named(base);
+    Map<String, JsonNode> one = named(theirs);
+    Map<String, JsonNode> other = named(mine);
+    ArrayNode both = MAPPER.createArrayNode();
+    for (String name : order(old.keySet(), one.keySet(), other.keySet())) {
+      JsonNode value = merge(old.get(name), one.get(name), other.get(name));
+      if (value != null) {
+        both.add(value);
+      }
+    }
+    return both;
+  }
+
+  private static Map<String, JsonNode> named(JsonNode list) {
+    Map<String, JsonNode> all = new LinkedHashMap<>();
+    list.forEach(entry -> all.put(identity(entry), entry));
+    return all;
+  }
+
+  /** The order of the side that changed it, with what only the other side has behind. */
+  private static List<String> order(
+      Collection<String> base, Collection<String> theirs, Collection<String> mine) {
+    boolean theyMoved = moved(base, theirs);
+    boolean iMoved = moved(base, mine);
+    if (theyMoved && iMoved && !kept(theirs, mine).equals(kept(mine, theirs))) {
+      throw new ClashException();
+    }
+    Set<String> all = new LinkedHashSet<>(iMoved ? mine : theirs);
+    all.addAll(iMoved ? theirs : mine);
+    return new ArrayList<>(all);
+  }
+
+  private static boolean moved(Collection<String> base, Collection<String> now) {
+    return !kept(base, now).equals(kept(now, base));
+  }
+
+  /** What of the first is in the second as well, in the order of the first. */
+  private static List<String> kept(Collection<String> first, Collection<String> second) {
+    return first.stream().filter(Set.copyOf(second)::contains).collect(Collectors.toList());
+  }
+}

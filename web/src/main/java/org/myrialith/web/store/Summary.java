@@ -1,0 +1,31 @@
+package org.myrialith.web.store;
+
+import java.util.List;
+import org.myrialith.gadget.Difference;
+import org.myrialith.gadget.Gadget;
+
+/** What a line of the history says. */
+final class Summary {
+  private static final String CHANGED = "Changed ";
+  private static final int FEW = 3;
+  private static final int LONGEST = 200;
+
+  private Summary() {}
+
+  /** Returns what was done, with the values that became others. */
+  static String of(String done, Gadget from, Gadget to) {
+    List<Difference> values =
+        Difference.between(from, to).stream().filter(d -> !d.before().isEmpty()).toList();
+    if (values.isEmpty()) {
+      return done;
+    }
+    String line = Difference.line(values, FEW);
+    return done.startsWith(CHANGED) ? line : done + ": " + line;
+  }
+
+  static String shortened(String summary) {
+    return summary.codePointCount(0, summary.length()) > LONGEST
+        ? summary.substring(0, summary.offsetByCodePoints(0, LONGEST - 1)) + "…"
+        : summary;
+  }
+}
