@@ -50,7 +50,7 @@ class LitEasel extends HTMLElement {
   }
 
   build() {
-    this.innerHTML = '<canvas tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
+    this.innerHTML = '<canvas id="easel" tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
     this.canvas = this.querySelector("canvas");
     this.word = this.querySelector(".easel-word");
     this.name();

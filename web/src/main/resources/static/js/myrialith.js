@@ -5,6 +5,7 @@ import "./space.js";
 import "./lamp.js";
 import "./easel.js";
 import "./core-sample.js";
+import "./keys.js";
 import "./rows.js";
 import "./saving.js";
 import "./when.js";

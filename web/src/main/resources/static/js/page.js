@@ -53,7 +53,7 @@ function keeps(old, fresh) {
   if (old.nodeType !== Node.ELEMENT_NODE) {
     return true;
   }
-  if (old.id === "saving" || old.id === "trouble" || (old.dataset.keep && old.dataset.keep === fresh.dataset?.keep)) {
+  if (["saving", "trouble", "keys"].includes(old.id) || (old.dataset.keep && old.dataset.keep === fresh.dataset?.keep)) {
     return false;
   }
   if (old.id === "notice" && document.querySelector("form[data-refused]")) {

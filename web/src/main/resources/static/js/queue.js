@@ -134,6 +134,7 @@ function take(job, { answer, html }) {
     if (!job.taken?.(html, answer)) {
       // a refusal answers at the address of the change, where there is no page to come back to
       layPage(html, answer.redirected ? answer.url : window.location.href);
+      job.shown?.();
     }
   }
 }

@@ -72,23 +72,47 @@ class LitRows extends HTMLElement {
     return this.area.value.split("\n").map((line) => line.trim()).filter((line) => line);
   }
 
+  /** Shows the text as it is; what is being typed into a cell stays, and so do the cells themselves where they can. */
   refresh() {
-    const text = sessionStorage.getItem(SWITCH) === "yes" || this.lines().length > MOST;
-    const state = `${text} ${this.dataset.columns} ${this.area.value}`;
-    if (state === this.state) {
-      return;
+    const lines = this.lines();
+    const text = sessionStorage.getItem(SWITCH) === "yes" || lines.length > MOST;
+    const shape = text ? `text ${lines.length > MOST}` : `${lines.length} ${this.dataset.columns}`;
+    if (shape !== this.shape) {
+      this.shape = shape;
+      this.build(text, lines);
+    } else if (!text) {
+      [...this.table.tBodies[0].rows].forEach((row, i) => this.fill(row, lines[i]));
     }
-    this.state = state;
-    const at = document.activeElement?.closest("td") && this.contains(document.activeElement) ? [document.activeElement.dataset.row, document.activeElement.dataset.column] : undefined;
+  }
+
+  build(text, lines) {
+    const { row, column } = this.contains(document.activeElement) ? document.activeElement.dataset : {};
     this.area.hidden = !text;
     this.table.hidden = text;
-    this.table.replaceChildren(...(text ? [] : [this.head(), this.body()]));
-    this.acts.innerHTML = text ? "" : '<button type="button" class="quiet" data-do="add">Add a row</button>';
-    const other = this.lines().length > MOST ? "" : `<button type="button" class="quiet" data-do="switch">${text ? "As a table" : "As text"}</button>`;
-    this.acts.insertAdjacentHTML("beforeend", ` ${other}`);
-    if (at) {
-      this.cell(...at)?.focus();
+    this.table.replaceChildren(...(text ? [] : [this.head(), this.body(lines)]));
+    if (this.acts.dataset.text !== String(text)) {
+      this.acts.dataset.text = text;
+      const add = text ? "" : '<button type="button" class="quiet" data-do="add">Add a row</button> ';
+      this.acts.innerHTML = `${add}<button type="button" class="quiet" data-do="switch">${text ? "As a table" : "As text"}</button>`;
     }
+    this.acts.hidden = lines.length > MOST;
+    if (column !== undefined) {
+      this.cell(row, column)?.focus();
+    }
+  }
+
+  fill(row, line) {
+    const cells = cellsOf(line);
+    row.dataset.line = line;
+    row.querySelectorAll("input").forEach((input, c) => {
+      const value = cells[c] ?? "";
+      if (this.columns[c].word) {
+        input.checked = value === this.columns[c].word;
+      } else if (input.value === input.was && value !== input.was) {
+        input.value = value;
+      }
+      input.was = value;
+    });
   }
 
   head() {
@@ -106,23 +130,21 @@ class LitRows extends HTMLElement {
     return head;
   }
 
-  body() {
+  body(lines) {
     const body = document.createElement("tbody");
-    this.lines().forEach((line, i) => {
-      const cells = cellsOf(line);
+    lines.forEach((line, i) => {
       const row = body.insertRow();
-      row.dataset.line = line;
-      this.columns.forEach((column, c) => row.insertCell().append(this.input(column, cells[c] ?? "", i, c)));
+      this.columns.forEach((column, c) => row.insertCell().append(this.input(column, i, c)));
+      this.fill(row, line);
       row.insertCell().innerHTML = `<button type="button" class="row-act" data-do="up" data-row="${i}" aria-label="Move row ${i + 1} up" ${i ? "" : "disabled"}>↑</button><button type="button" class="row-act" data-do="remove" data-row="${i}" aria-label="Remove row ${i + 1}">×</button>`;
     });
     return body;
   }
 
-  input(column, value, row, at) {
+  input(column, row, at) {
     const input = document.createElement("input");
     input.type = column.word ? "checkbox" : "text";
-    input.value = value;
-    input.checked = Boolean(column.word) && value === column.word;
+    input.was = "";
     input.autocomplete = "off";
     input.dataset.row = row;
     input.dataset.column = at;
@@ -145,6 +167,7 @@ class LitRows extends HTMLElement {
 
   save(lines) {
     this.area.value = lines.join("\n");
+    this.table.querySelectorAll("input").forEach((input) => (input.was = input.value)); // what is typed is in the text now
     this.refresh();
     for (const kind of ["input", "change"]) {
       this.area.dispatchEvent(new Event(kind, { bubbles: true }));

@@ -86,10 +86,31 @@ document.addEventListener(
       fields.push([button.name, button.value]);
     }
     const about = form.dataset.about ?? (button ? (button.getAttribute("aria-label") ?? button.textContent).trim() : "the change");
-    change({ action: form.getAttribute("action"), fields, about, button, again: form.dataset.again !== undefined });
+    // what was added is filled in next
+    const shown = form.matches(".add-acts") ? () => firstValue()?.select() : undefined;
+    change({ action: form.getAttribute("action"), fields, about, button, again: form.dataset.again !== undefined, shown });
   },
   true,
 );
+
+// Enter in a field presses the button behind it, not the first of all
+document.addEventListener("keydown", (event) => {
+  const field = event.target;
+  if (event.key !== "Enter" || !field.matches?.("form:not(.autosave) input:not([type=checkbox]):not([type=radio])") || !field.form) {
+    return;
+  }
+  const buttons = [...field.form.querySelectorAll("button:not([type=button])")];
+  const behind = buttons.find((b) => field.compareDocumentPosition(b) & Node.DOCUMENT_POSITION_FOLLOWING);
+  if (buttons.length > 1 && behind) {
+    event.preventDefault();
+    behind.click();
+  }
+});
+
+/** The first value of what is picked, behind its name: its table's first cell where it is a list. */
+function firstValue() {
+  return document.querySelector(".fixture-form .slot:nth-of-type(2) input:not([type=checkbox]), .fixture-form .slot:nth-of-type(2) textarea");
+}
 
 /** Holds back what leaves the page until all is saved; does it then, or leaves it when something was not saved. */
 function waitWith(event, go) {

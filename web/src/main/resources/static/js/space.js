@@ -2,6 +2,7 @@
 
 import { follow } from "./drag.js";
 
+const FILL = 0.9; // of the room that the gadget takes
 const FOOT = 44; // pixels
 
 class LitSpace extends HTMLElement {
@@ -58,7 +59,8 @@ class LitSpace extends HTMLElement {
     take(this.scene.emitters, 6);
     this.scene.lines.forEach((line) => take(line, 3));
     this.middle = low.map((value, axis) => (value + high[axis]) / 2);
-    this.reach = Math.max(20, Math.hypot(...low.map((value, axis) => high[axis] - value)) / 2);
+    this.size = low.map((value, axis) => Math.max(high[axis] - value, 10));
+    this.reach = Math.hypot(...this.size) / 2;
   }
 
   look(turn, tilt) {
@@ -89,11 +91,13 @@ class LitSpace extends HTMLElement {
     this.canvas.height = Math.round(height * fine);
     const pen = this.canvas.getContext("2d");
     pen.setTransform(fine, 0, 0, fine, 0, 0);
-    // the sliders keep their room at the foot
-    const scale = Math.min(width, height - FOOT) / 2.2 / this.reach;
     const a = (this.turn * Math.PI) / 180;
     const b = (this.tilt * Math.PI) / 180;
     const [ca, sa, cb, sb] = [Math.cos(a), Math.sin(a), Math.cos(b), Math.sin(b)];
+    // as large as fits at this tilt, whichever way it is turned; the sliders keep their room at the foot
+    const round = Math.hypot(this.size[0], this.size[2]);
+    const high = this.size[1] * Math.abs(cb) + round * Math.abs(sb);
+    const scale = FILL * Math.min(width / round, (height - FOOT) / high);
     const spun = (x, y, z) => {
       const x1 = x * ca + z * sa;
       const z1 = -x * sa + z * ca;

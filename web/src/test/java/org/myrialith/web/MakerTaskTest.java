@@ -181,7 +181,8 @@ class MakerTaskTest {
 
   private void drawStrip() {
     page.getByText("Strip 2 (dark)").click();
-    assertThat(page.locator("lit-easel canvas")).isVisible(); // the first stroke makes the frame
+    // the first stroke makes the frame
+    assertThat(page.locator(".easel")).containsText("Strip 2 has no frames yet");
     Locator revision = page.locator(".revision b");
     page.locator("input[type=color]").fill("#20c0ff");
     var canvas = page.locator("lit-easel canvas").boundingBox();

@@ -19,6 +19,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.tool.Gadgets;
 import org.myrialith.web.store.NotThereException;
+import org.myrialith.web.store.Project;
 import org.myrialith.web.store.Projects;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -175,6 +176,30 @@ class ProjectsTest {
     assertThat(projects.open(id).revision()).isEqualTo(1);
     assertThat(projects.history(id)).hasSize(1);
     projects.delete(id);
+    projects.deleteForGood(id);
     assertThat(projects.count()).isEqualTo(before);
+  }
+
+  @Test
+  void theDrawerKeepsForAMonthAndNothingInItIsReached() {
+    UUID late = projects.create(DemoGadgets.porchBuoy(), "Start");
+    UUID early = projects.create(DemoGadgets.porchBuoy(), "Start");
+    for (UUID id : List.of(late, early)) {
+      projects.delete(id);
+      assertThatThrownBy(() -> projects.open(id)).isInstanceOf(NotThereException.class);
+      assertThatThrownBy(() -> projects.plan(id, 1)).isInstanceOf(NotThereException.class);
+      assertThatThrownBy(() -> projects.edit(id, 1, "x", g -> g))
+          .isInstanceOf(NotThereException.class);
+      assertThatThrownBy(() -> projects.delete(id)).isInstanceOf(NotThereException.class);
+    }
+    jdbc.update(
+        "update project set deleted_at = now() - interval '29 days 23 hours' where id = ?", late);
+    jdbc.update(
+        "update project set deleted_at = now() - interval '30 days 1 hour' where id = ?", early);
+    assertThat(projects.drawer()).extracting(Project::getId).contains(late).doesNotContain(early);
+    assertThatThrownBy(() -> projects.bringBack(early)).isInstanceOf(NotThereException.class);
+    projects.bringBack(late);
+    assertThat(projects.open(late).revision()).isEqualTo(1);
+    assertThatThrownBy(() -> projects.deleteForGood(late)).isInstanceOf(NotThereException.class);
   }
 }

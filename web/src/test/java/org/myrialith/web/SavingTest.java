@@ -199,6 +199,7 @@ class SavingTest {
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
       Page page = screen.page();
       page.getByText("Start with a dark frame").click();
+      assertThat(page.locator(".core li")).hasCount(1);
       page.locator("input[type=color]").fill("#ffffff");
       var canvas = page.locator("lit-easel canvas").boundingBox();
       // third row of 64, sixth cell: pixel 133

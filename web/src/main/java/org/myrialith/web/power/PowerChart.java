@@ -36,11 +36,25 @@ record PowerChart(
   private static final int BOTTOM = 34;
   private static final double HEAD = 1.12;
 
+  /** Between a line and the name above it, and the height of a name (px). */
+  private static final double GAP = 6;
+
+  private static final double NAME = 17;
+
   /** A stretch of time beyond the budget. */
   record Bar(double x, double y, double width, double height, Verdict verdict) {}
 
-  /** A level line with its name. */
-  record Line(double y, String name, String kind) {}
+  /**
+   * A level line with its name.
+   *
+   * @param nameY foot of the name, where it meets no line and no other name
+   */
+  record Line(double y, String name, String kind, double nameY) {
+    /** Names of the mean stand at the left, the others at the right. */
+    public boolean left() {
+      return kind.equals("mean");
+    }
+  }
 
   /** The moment that draws most. */
   record Mark(double x, double y, String text, boolean leftward) {}
@@ -88,28 +102,52 @@ record PowerChart(
           .ifPresent(
               s -> {
                 lines.add(
-                    new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating"));
+                    new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating", 0));
                 double budget = plan.budgetAmps().orElseThrow();
                 lines.add(
-                    new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget"));
+                    new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget", 0));
               });
       lines.add(
-          new Line(y(plan.meanAmps()), "mean " + Quantity.text(plan.meanAmps(), "A"), "mean"));
+          new Line(y(plan.meanAmps()), "mean " + Quantity.text(plan.meanAmps(), "A"), "mean", 0));
       boolean fits = plan.worstAmps() <= top;
       String white = "all white " + Quantity.text(plan.worstAmps(), "A");
       if (fits) {
-        lines.add(new Line(y(plan.worstAmps()), white, "worst"));
+        lines.add(new Line(y(plan.worstAmps()), white, "worst", 0));
       }
       return new PowerChart(
           WIDTH,
           HEIGHT,
           area(),
           over(),
-          lines,
+          named(lines),
           peak(),
           times(),
           amps(),
           fits ? "" : white + ", off the chart");
+    }
+
+    /** Puts each name above its line, else below it, else farther off, where nothing is met. */
+    private static List<Line> named(List<Line> lines) {
+      List<Line> done = new ArrayList<>();
+      for (Line line : lines) {
+        double foot = line.y() - GAP;
+        for (int step = 0; step < 12 && meets(foot, line, lines, done); step++) {
+          foot =
+              step % 2 == 0
+                  ? line.y() + NAME + (step / 2) * NAME
+                  : line.y() - GAP - (step / 2 + 1) * NAME;
+        }
+        done.add(new Line(line.y(), line.name(), line.kind(), foot));
+      }
+      return done;
+    }
+
+    private static boolean meets(double foot, Line own, List<Line> lines, List<Line> done) {
+      boolean off = foot - NAME < 0 || foot > HEIGHT - BOTTOM;
+      return off
+          || lines.stream().anyMatch(l -> l != own && l.y() > foot - NAME && l.y() < foot + 3)
+          || done.stream()
+              .anyMatch(d -> d.left() == own.left() && Math.abs(d.nameY() - foot) < NAME);
     }
 
     private String area() {
@@ -160,8 +198,11 @@ record PowerChart(
     }
 
     private List<Tick> times() {
-      double step = RoundStep.atLeast(length / 1000 / 6);
       List<Tick> ticks = new ArrayList<>();
+      if (plan.show().count() == 0) {
+        return ticks; // nothing plays: there is no time to tell
+      }
+      double step = RoundStep.atLeast(length / 1000 / 6);
       for (double second = 0; second * 1000 <= length; second += step) {
         ticks.add(new Tick(x(second * 1000), Quantity.number(second) + " s"));
       }

@@ -81,7 +81,7 @@ class LayoutImportTest {
       assertThat(page.locator(".notes")).containsText("Not used: note");
       assertThat(page.locator("h2").first()).hasText("<i>nest.csv");
       screen.holdAccessible();
-      page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in in")).click();
+      page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in inches")).click();
       assertThat(page.locator(".figures tbody tr").first()).containsText("50.800");
       assertThat(application.head(id)).isEqualTo(1);
       press(page, "Keep as 2 loose emitters");

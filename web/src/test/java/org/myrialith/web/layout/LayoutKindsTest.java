@@ -71,7 +71,10 @@ class LayoutKindsTest {
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/layout")) {
       Page page = screen.page();
       page.getByRole(
-              AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a " + kind).setExact(true))
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions()
+                  .setName("Add " + (kind.endsWith("s") ? "" : "a ") + kind)
+                  .setExact(true))
           .click();
       assertThat(page.locator(".piece")).hasCount(1);
       type(page, label, value);
@@ -99,7 +102,7 @@ class LayoutKindsTest {
     String id = application.bring(Gadget.blank("Own digit"));
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/layout")) {
       Page page = screen.page();
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a segment digits"))
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add segment digits"))
           .click();
       page.getByLabel("Segments", new Page.GetByLabelOptions().setExact(true))
           .selectOption("custom");

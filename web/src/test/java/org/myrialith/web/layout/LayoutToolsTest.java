@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -201,6 +202,25 @@ class LayoutToolsTest {
   }
 
   @Test
+  void enterPressesTheButtonBehindTheField() {
+    String id = application.bring(ThreeBars.gadget());
+    try (Screen screen = open(id, "?fixture=f1")) {
+      Page page = screen.page();
+      page.locator("#arrange summary").click();
+      page.getByLabel("Clockwise", new Page.GetByLabelOptions().setExact(true)).fill("30");
+      page.keyboard().press("Enter");
+      screen.onRevision(2);
+      assertThat(application.stored(id).fixture("f1").orElseThrow().mount().turnDegrees())
+          .isEqualTo(30);
+      page.getByLabel("Grid", new Page.GetByLabelOptions().setExact(true)).fill("7 mm");
+      page.keyboard().press("Enter");
+      screen.onRevision(3);
+      page.locator("#undo").hover();
+      assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo: .*grid.*"));
+    }
+  }
+
+  @Test
   void halfAGadgetIsThereAfterAReloadAndTheBackButtonDoesNoHarm() {
     String id = application.bring(Gadget.blank("Half"));
     try (Screen screen = open(id, "")) {
@@ -241,7 +261,7 @@ class LayoutToolsTest {
             route.resume();
           });
       for (String kind : List.of("panel", "bar", "ring", "box")) {
-        screen.button("Add a " + kind).click();
+        screen.button("Add " + (kind.endsWith("s") ? "" : "a ") + kind).click();
       }
       screen.onRevision(5);
       assertThat(application.stored(id).fixtures())

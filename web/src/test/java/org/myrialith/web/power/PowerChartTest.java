@@ -10,6 +10,7 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerPlan;
 
 class PowerChartTest {
@@ -48,6 +49,7 @@ class PowerChartTest {
     PowerChart chart = chart(Gadget.blank("Empty"));
     assertThat(chart.peak()).isNull();
     assertThat(chart.area()).doesNotContain("NaN");
+    assertThat(chart.times()).isEmpty();
     PowerChart unsupplied =
         chart(
             DemoGadgets.tideLantern()
@@ -56,6 +58,26 @@ class PowerChartTest {
         .extracting(PowerChart.Line::kind)
         .doesNotContain("rating", "budget");
     assertThat(List.of(unsupplied.over(), unsupplied.lines())).isNotEmpty();
+  }
+
+  @Test
+  void namesMeetNeitherLinesNorEachOther() {
+    for (double amps : new double[] {0.5, 0.62, 1, 1.6, 2, 3.9, 4.1, 8, 20}) {
+      Gadget gadget = DemoGadgets.tideLantern();
+      Supply supply = new Supply("Some", 5, amps);
+      PowerChart chart = chart(gadget.with(gadget.brief().withSupply(Optional.of(supply))));
+      for (PowerChart.Line line : chart.lines()) {
+        for (PowerChart.Line other : chart.lines()) {
+          boolean crossed =
+              other.y() > line.nameY() - 12 && other.y() < line.nameY() && other != line;
+          assertThat(crossed).as(amps + " A: " + line.name() + " on " + other.name()).isFalse();
+          boolean side = line.kind().equals("mean") == other.kind().equals("mean");
+          if (other != line && side) {
+            assertThat(Math.abs(line.nameY() - other.nameY())).isGreaterThanOrEqualTo(15);
+          }
+        }
+      }
+    }
   }
 
   @Test
