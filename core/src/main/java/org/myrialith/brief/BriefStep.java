@@ -57,7 +57,7 @@ public record BriefStep(Brief brief) implements StepPlan {
                 Quantity.text(supply.volts(), "V"),
                 Quantity.text(Controller.CLOCK_HZ, "Hz"),
                 Quantity.text(least, "V")))
-        .advising("Take a supply of about 5 V.")
+        .advising("Use a supply of about 5 V.")
         .restingOn(
             new Reckoning(
                 "least-volts",

@@ -118,7 +118,7 @@ public record Template(LayoutPlan layout, double holeMm, Paper paper) {
       throw new InputException(
           "paper",
           phrase("%s: %d sheets", paper.title(), columns() * rows()),
-          "at most " + MOST_SHEETS + " sheets; take a larger paper");
+          "at most " + MOST_SHEETS + " sheets; use a larger paper");
     }
     List<Sheet> all = new ArrayList<>();
     for (int row = 0; row < rows(); row++) {

@@ -122,7 +122,7 @@ public record CircuitsStep(
                     Source.ARITHMETIC));
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Take a controller class with more RAM, or fewer pixels.");
+        : finding.advising("Use a controller class with more RAM, or fewer pixels.");
   }
 
   private void samePins(List<Finding> all) {
@@ -186,11 +186,11 @@ public record CircuitsStep(
             phrase(
                 "%s hangs on %s, but its emitters are: %s.",
                 fixture.name(), circuit.name(), kind.title()))
-        .advising(phrase("Take it out, or choose emitters that it drives: %s.", circuit.drives()))
+        .advising(phrase("Remove it, or choose emitters that it drives: %s.", circuit.drives()))
         .mendedBy(
             List.of(
                 new Remedy(
-                    "Take it out of " + circuit.name(),
+                    "Remove it from " + circuit.name(),
                     new Change.TakeOutOfCircuit(fixture.id()))));
   }
 

@@ -201,8 +201,8 @@ public record FirmwarePlan(
         ? finding
         : finding.advising(
             what.equals("flash")
-                ? "Use fewer frames or fewer different colours, or take a controller class with more flash."
-                : "Use fewer pixels, or take a controller class with more RAM.");
+                ? "Use fewer frames or fewer different colours, or a controller class with more flash."
+                : "Use fewer pixels, or a controller class with more RAM.");
   }
 
   /**

@@ -70,7 +70,7 @@ public record FramesStep(
     if (programme.clips().isEmpty()) {
       all.add(
           Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
-              .advising("Start a clip on a fixture, or take in a GIF."));
+              .advising("Start a clip on a fixture, or bring in a GIF."));
     } else {
       for (Fixture fixture : layout.fixtures()) {
         if (programme.clipOn(fixture.id()).isEmpty()) {

@@ -168,7 +168,7 @@ public record BoxFaces(
     }
     if (across > size[0] / 2 || down > size[1] / 2) {
       throw new InputException(
-          NAMES.get(face), content, "what fits on the face at this pitch; take a smaller pitch");
+          NAMES.get(face), content, "what fits on the face at this pitch; use a smaller pitch");
     }
   }
 

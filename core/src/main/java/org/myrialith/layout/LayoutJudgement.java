@@ -118,6 +118,6 @@ record LayoutJudgement(Layout layout, LayoutPlan plan) {
                     Quantity.number(out.size()),
                     Quantity.number(plan.emitters().size()),
                     names(out.get(0))))
-            .advising("Move them in, or take a larger enclosure."));
+            .advising("Move them in, or use a larger enclosure."));
   }
 }

@@ -271,7 +271,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                 phrase(
                     "%s is %s longer than its path and goes on straight past the end.",
                     fixture.name(), Quantity.text(reachMm() - pathMm(), "mm")))
-            .advising("Lengthen the path, or take fewer pixels.")
+            .advising("Lengthen the path, or use fewer pixels.")
             .restingOn(
                 cutLength(fixture),
                 LayoutNumbers.length(

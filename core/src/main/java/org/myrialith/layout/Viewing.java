@@ -88,7 +88,7 @@ record Viewing(LayoutPlan plan, Site site) {
                     fixture,
                     Source.standard("20/20 visual acuity: 1 arc minute")));
     return known && !far
-        ? finding.advising("Take a finer pitch, put a diffuser in front, or stand farther away.")
+        ? finding.advising("Use a finer pitch, put a diffuser in front, or stand farther away.")
         : finding;
   }
 

@@ -318,7 +318,7 @@ public record PowerPlan(
         ? finding
         : finding
             .advising(
-                "Lower the brightness limit, paint these frames darker, or take a stronger supply.")
+                "Lower the brightness limit, paint these frames darker, or use a stronger supply.")
             .mendedBy(remedies(peakAmps(), trial()));
   }
 
@@ -335,7 +335,7 @@ public record PowerPlan(
     return Finding.of(
             Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
         .advising(
-            "Lower the brightness limit, paint these frames darker, or take a stronger supply.")
+            "Lower the brightness limit, paint these frames darker, or use a stronger supply.")
         .restingOn(peak(), budget(supply.orElseThrow()), mean())
         .mendedBy(remedies(askedPeakAmps(), trial()));
   }
@@ -380,7 +380,7 @@ public record PowerPlan(
         ? finding
         : finding
             .advising(
-                "Lower the brightness limit, take a stronger supply, or plan for these frames only.")
+                "Lower the brightness limit, use a stronger supply, or plan for these frames only.")
             .mendedBy(remedies(worstAmps(), this::worstAmps));
   }
 
@@ -445,7 +445,7 @@ public record PowerPlan(
             found ->
                 new Remedy(
                     phrase(
-                        "Take a %s: %s needed with the margin",
+                        "Use a %s: %s needed with the margin",
                         found.name(), Quantity.text(rating, "A")),
                     new Change.TakeSupply(found.name(), found.volts(), found.amps())))
         .map(List::of)

@@ -250,7 +250,7 @@ class MakerTaskTest {
 
   private void takeFirmware() throws IOException {
     layer("Firmware");
-    Download download = page.waitForDownload(() -> page.getByText("Take the firmware").click());
+    Download download = page.waitForDownload(() -> page.getByText("Download the firmware").click());
     Path build = Files.createDirectory(folder.resolve("build"));
     try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(download.path()))) {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {

@@ -93,6 +93,7 @@ class PagesTest {
         "power | A channel, full on | Infinity | 1 to 60",
         "colour | Brightness limit | 101 | 1 to 100",
         "colour | Exponent, 1.0 to 3.5 | 9 | 1 to 3.5",
+        "brief | What feeds it? | '' | 1 to 80 characters",
         "brief | Rated current | 0 | 0.05 to 400",
         "brief | Voltage | 230 V | 3.5 to 5.5",
         "frames | Frame 1 is held | 9 | 10 to 60"
@@ -404,7 +405,7 @@ class PagesTest {
       screen.button("Tide line earlier").click();
       assertThat(page.locator(".chain-link").first()).containsText("Tide line");
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f2", "f1");
-      screen.button("Take Tide line off the line").click();
+      screen.button("Remove Tide line from the line").click();
       assertThat(page.locator(".chain-loose")).containsText("Tide line");
       screen.button("Put on the line").click();
       assertThat(page.locator(".chain-loose")).hasCount(0);
@@ -447,6 +448,65 @@ class PagesTest {
       screen.onRevision(3);
       assertThat(page.getByLabel("Rated current")).hasValue("3.2");
       assertThat(application.stored(id).brief().supply().orElseThrow().volts()).isEqualTo(5.1);
+    }
+  }
+
+  @Test
+  void anExponentForAnotherCurveIsNotPutBackInSilence() {
+    String id = application.bring(Gadget.blank("Curved"));
+    try (Screen screen = Screen.open(address(id, "colour"))) {
+      Page page = screen.page();
+      page.getByLabel("Exponent, 1.0 to 3.5").fill("2.7");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText("pick that curve first");
+      assertThat(page.getByLabel("Exponent, 1.0 to 3.5")).hasValue("2.7");
+      page.locator("input[name=transfer][value=power]").check();
+      screen.onRevision(2);
+      assertThat(application.stored(id).colour().transfer())
+          .isEqualTo(new org.myrialith.colour.Transfer.PowerLaw(2.7));
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "layout, Skip to the drawing, drawing",
+    "frames, Skip to the easel, easel",
+    "'', Skip to a new gadget, title"
+  })
+  void whatIsWorkedOnIsReachedInAFewStops(String step, String link, String reached) {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = Screen.open(step.isEmpty() ? application.address() : address(id, step))) {
+      Page page = screen.page();
+      int stops = 0;
+      do {
+        page.keyboard().press("Tab");
+        stops++;
+      } while (stops < 6 && !page.locator(":focus").textContent().strip().equals(link));
+      assertThat(page.locator(":focus")).hasText(link);
+      page.keyboard().press("Enter");
+      if (!reached.equals(page.evaluate("document.activeElement.id"))) {
+        page.keyboard().press("Tab"); // the link leads to it, the next stop is it
+        stops++;
+      }
+      assertThat(page.evaluate("document.activeElement.id")).isEqualTo(reached);
+      assertThat(stops).isLessThan(6);
+    }
+  }
+
+  @Test
+  void theKeysAreTold() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    try (Screen screen = Screen.open(address(id, "colour"))) {
+      Page page = screen.page();
+      page.keyboard().press("?");
+      assertThat(page.locator("#keys")).containsText("Core sample");
+      screen.holdAccessible();
+      page.keyboard().press("Escape");
+      assertThat(page.locator("#keys")).isHidden();
+      screen.button("Keys").click();
+      screen.button("Close").click();
+      assertThat(page.locator("#keys")).isHidden();
+      assertThat(application.head(id)).isEqualTo(1);
     }
   }
 
@@ -516,12 +576,15 @@ class PagesTest {
       page.getByLabel("Brightness limit").fill("41");
       screen.button("Save").click();
       assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(41);
+      page.navigate(address(id, "layout"));
+      assertThat(page.locator(".plan-side .no-js")).containsText("need JavaScript");
       page.navigate(address(id, "frames"));
-      page.getByText("Paint by numbers").click();
+      assertThat(page.locator(".easel .no-js").first()).containsText("need JavaScript");
+      page.locator("summary", new Page.LocatorOptions().setHasText("Paint by numbers")).click();
       page.locator("#points").fill("0,0 5,0");
       screen.button("Paint").click();
       assertThat(application.head(id)).isEqualTo(3);
-      page.getByText("Paint by numbers").click();
+      page.locator("summary", new Page.LocatorOptions().setHasText("Paint by numbers")).click();
       page.locator("#points").fill("99,0");
       screen.button("Paint").click();
       assertThat(page.locator("#notice")).containsText("0,0 to 15,7");

@@ -189,7 +189,7 @@ class ApiController {
     return saved(
         id,
         projects.edit(
-            id, base, "Took in an image", g -> images.take(g, fixture, file, how, append)));
+            id, base, "Brought in an image", g -> images.take(g, fixture, file, how, append)));
   }
 
   @Operation(summary = "Returns the firmware as a ZIP; 404 when there is nothing to play")

@@ -96,7 +96,7 @@ class BriefController {
     return pages.edit(
         id,
         base,
-        "Took the supply: " + name,
+        "Supply chosen: " + name,
         gadget -> {
           Brief brief = gadget.brief();
           return gadget.with(
@@ -137,9 +137,6 @@ class BriefController {
     }
     Map<String, String> typed = new HashMap<>(form);
     typed.putIfAbsent("name", "");
-    if (typed.get("name").isBlank()) {
-      typed.put("name", "Supply");
-    }
     Supply old = gadget.brief().supply().orElse(new Supply("Supply", 5, 1));
     typed.putIfAbsent("volts", "");
     typed.putIfAbsent("amps", "");

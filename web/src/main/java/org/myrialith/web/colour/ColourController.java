@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.describe.TypedNumber;
+import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -91,6 +92,7 @@ class ColourController {
           ObjectNode node = new PartForm<>(ColourSettings.DESCRIPTION, g.colour()).typed(form);
           String transfer = form.getOrDefault("transfer", "");
           if (!transfer.equals("power")) {
+            refuseExponent(form, node);
             node.remove("exponent");
           } else if (!node.has("exponent")) {
             TypedNumber.put(node, "exponent", form.getOrDefault("exponent", ""));
@@ -100,5 +102,16 @@ class ColourController {
         "colour",
         form,
         typed -> page(id, typed));
+  }
+
+  /** An exponent that was typed while another curve is picked is not put back without a word. */
+  private static void refuseExponent(Map<String, String> form, ObjectNode node) {
+    String shown =
+        node.has("exponent") ? TypedNumber.text(node.get("exponent").asDouble()) : USUAL_EXPONENT;
+    String typed = form.getOrDefault("exponent", shown).strip();
+    if (!typed.equals(shown) && !typed.equals(USUAL_EXPONENT)) {
+      throw new InputException(
+          "exponent", typed, "a number for the power law only: pick that curve first");
+    }
   }
 }

@@ -130,7 +130,7 @@ class ImportController {
       return pages.edit(
           id,
           base,
-          "Took in " + file.getName(),
+          "Brought in " + file.getName(),
           gadget -> images.take(gadget, fixture, file.bytes(), how, where.equals("append")),
           then);
     } catch (RuntimeException e) {

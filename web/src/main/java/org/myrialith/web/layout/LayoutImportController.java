@@ -147,7 +147,7 @@ class LayoutImportController {
         pages.edit(
             id,
             base,
-            "Took in " + file.getName(),
+            "Brought in " + file.getName(),
             taken(read, as, form, file.getName()),
             "layout?fixture=" + fixture,
             form,

@@ -297,7 +297,7 @@ public class Projects {
   /** Takes a revision that lies elsewhere as the new head, on top of the present one. */
   public Outcome take(UUID id, int base, int revision) {
     Gadget gadget = plan(id, revision).gadget();
-    return edit(id, base, "Took revision " + revision, present -> gadget);
+    return edit(id, base, "Back to revision " + revision, present -> gadget);
   }
 
   /** Returns the latest lines of a project's history, newest first. */

@@ -184,7 +184,7 @@ class LayoutImportTest {
       assertThat(strip.shape()).isInstanceOf(Strip.class);
       assertThat(strip.count()).isGreaterThan(10);
       bring(page, "fish.svg", file);
-      press(page, "Take the longest closed line as the enclosure");
+      press(page, "Use the longest closed line as the enclosure");
       assertThat(page.locator(".enclosure")).hasCount(1);
       assertThat(application.stored(id).layout().site().enclosure())
           .isInstanceOf(Enclosure.Outline.class);
