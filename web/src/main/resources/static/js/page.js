@@ -218,6 +218,21 @@ export function layRefusal(html, key) {
   return true;
 }
 
+/** Tells on the page that stands what an answer says that is no page of the gadget; false when it is one. */
+export function tellWords(html) {
+  const fresh = parsed(html);
+  const notice = document.getElementById("notice");
+  if (fresh.getElementById("strata") || !notice) {
+    return false;
+  }
+  const what = document.createElement("b");
+  what.textContent = fresh.querySelector("h1")?.textContent.trim() ?? "";
+  notice.replaceChildren(what, ...fresh.querySelectorAll("#notice ul"));
+  notice.className = "notice";
+  notice.scrollIntoView({ block: "nearest" });
+  return true;
+}
+
 // pages that a link brings are laid over in the same way
 window.htmx?.defineExtension("lay", {
   isInlineSwap: (style) => style === "lay",

@@ -1,7 +1,7 @@
 // Whatever changes the gadget goes through here: one after the other, each from the revision that the answer before brought,
 // told all the while, and kept until it is saved.
 
-import { layPage } from "./page.js";
+import { layPage, tellWords } from "./page.js";
 
 const TRIES_AGAIN = 4000; // ms, while nothing answers
 const LONGEST = 60000; // ms that an answer may take
@@ -118,7 +118,10 @@ async function send(job) {
 function take(job, { answer, html }) {
   job.over?.();
   word = "";
-  if (answer.url.includes("/late/") || answer.status === 404) {
+  const late = answer.url.includes("/late/");
+  if (!late && answer.status >= 400 && tellWords(html)) {
+    word = `${job.about}: not done`;
+  } else if (late) {
     const lost = jobs.splice(0).map((each) => (each.over?.(), each.about));
     word = lost.length ? `not sent: ${lost.join(", ")}` : "";
     layPage(html, answer.url);
@@ -153,6 +156,11 @@ async function letGo() {
   await settled();
   window.location.reload();
 }
+
+document.addEventListener("htmx:sendError", () => {
+  word = "that page does not come: is the application still running?";
+  show();
+});
 
 window.addEventListener("online", () => trouble?.alone && sendAgain());
 

@@ -264,6 +264,26 @@ class RoughNetworkTest {
   }
 
   @Test
+  void aGadgetThatIsGoneAndARemedyThatIsNotNeededAreToldOnThePage() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = open(id, "power")) {
+      Page page = screen.page();
+      slow(page);
+      // the value makes the remedy needless before it comes to it
+      fill(page, "A channel, full on", "1");
+      page.locator(".mend").first().click();
+      assertThat(page.locator("#notice")).containsText("the plan changed meanwhile");
+      assertThat(page.locator("#strata a[aria-current]")).containsText("Power");
+      assertThat(application.head(id)).isEqualTo(2);
+      application.json("DELETE", "/api/v1/projects/" + id, null);
+      fill(page, "Kept back", "12");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText("It may have been deleted");
+      assertThat(page.getByLabel("Kept back")).hasValue("12");
+    }
+  }
+
+  @Test
   void focusAndScrollStayWhereTheyWere() {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = open(id, "layout?fixture=f1")) {

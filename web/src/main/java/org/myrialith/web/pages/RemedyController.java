@@ -1,9 +1,9 @@
 package org.myrialith.web.pages;
 
 import java.util.UUID;
+import org.myrialith.finding.InputException;
 import org.myrialith.finding.Remedy;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,7 +30,14 @@ class RemedyController {
       @RequestParam String remedy,
       @RequestParam String here) {
     GadgetPlan plan = projects.plan(id, base);
-    Remedy chosen = plan.remedy(finding, remedy).orElseThrow(NotThereException::new);
+    Remedy chosen =
+        plan.remedy(finding, remedy)
+            .orElseThrow(
+                () ->
+                    new InputException(
+                        "remedy",
+                        finding,
+                        "one of those that are shown: the plan changed meanwhile"));
     return pages.edit(
         id,
         base,
