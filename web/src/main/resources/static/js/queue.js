@@ -12,6 +12,7 @@ let under;
 let trouble;
 let timer;
 let word = "";
+let wrong = false; // something was not done since all was at rest
 
 export const revision = () => document.querySelector("#ledge .revision b")?.textContent;
 export const token = () => document.querySelector('meta[name="csrf-token"]').content;
@@ -80,8 +81,9 @@ async function pump() {
 
 function rest() {
   for (const resolve of idlers.splice(0)) {
-    resolve(!busy());
+    resolve(!busy() && !wrong);
   }
+  wrong = false;
 }
 
 function bodyOf(job) {
@@ -99,12 +101,23 @@ window.addEventListener("pagehide", () => {
   }
 });
 
+async function renewToken() {
+  const page = await (await fetch(window.location.href, { credentials: "same-origin" })).text();
+  const fresh = new DOMParser().parseFromString(page, "text/html").querySelector('meta[name="csrf-token"]');
+  document.querySelector('meta[name="csrf-token"]').content = fresh?.content ?? "";
+}
+
 async function send(job) {
   const body = bodyOf(job);
   try {
     const signal = AbortSignal.timeout(LONGEST);
     const answer = await fetch(job.action, { method: "POST", body, headers: job.headers ?? {}, credentials: "same-origin", signal });
     const html = await answer.text();
+    if (answer.status === 403 && !job.renewed) {
+      job.renewed = true; // the page was open for so long that its token is no longer known
+      await renewToken();
+      return send(job);
+    }
     if (answer.status >= 500 || answer.status === 403) {
       const said = new DOMParser().parseFromString(html, "text/html").querySelector("h1")?.textContent.trim();
       return { trouble: { words: said || "The application could not save it." } };
@@ -119,6 +132,7 @@ function take(job, { answer, html }) {
   job.over?.();
   word = "";
   const late = answer.url.includes("/late/");
+  wrong ||= late || answer.status >= 400;
   if (!late && answer.status >= 400 && tellWords(html)) {
     word = `${job.about}: not done`;
   } else if (late) {
@@ -133,12 +147,10 @@ function take(job, { answer, html }) {
       each.button?.removeAttribute("aria-busy");
     });
     word = `${job.about}: not taken${undone.length ? `; not done: ${undone.map((each) => each.about).join(", ")}` : ""}`;
-  } else {
-    if (!job.taken?.(html, answer)) {
-      // a refusal answers at the address of the change, where there is no page to come back to
-      layPage(html, answer.redirected ? answer.url : window.location.href);
-      job.shown?.();
-    }
+  } else if (!job.taken?.(html, answer)) {
+    // a refusal answers at the address of the change, where there is no page to come back to
+    layPage(html, answer.redirected ? answer.url : window.location.href);
+    job.shown?.();
   }
 }
 

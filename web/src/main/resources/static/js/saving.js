@@ -120,7 +120,7 @@ function waitWith(event, go) {
   }
   event.preventDefault();
   event.stopImmediatePropagation();
-  settled().then((all) => all && !document.querySelector("form[data-refused]") && go());
+  settled().then((all) => all && go());
 }
 
 document.addEventListener(

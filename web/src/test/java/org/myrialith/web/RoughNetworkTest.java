@@ -284,6 +284,37 @@ class RoughNetworkTest {
   }
 
   @Test
+  void aPageThatWasOpenTooLongSavesAllTheSame() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen = open(id, "colour")) {
+      Page page = screen.page();
+      page.evaluate("document.querySelector('meta[name=csrf-token]').content = 'of-yesterday'");
+      fill(page, "Brightness limit", "46");
+      page.keyboard().press("Tab");
+      screen.onRevision(2);
+      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(46);
+    }
+  }
+
+  @Test
+  void aLinkDoesNotLeaveAClashUnseen() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen one = open(id, "colour");
+        Screen two = one.tab(one.page().url())) {
+      fill(one.page(), "Brightness limit", "31");
+      one.page().keyboard().press("Tab");
+      one.onRevision(2);
+      two.page().bringToFront();
+      slow(two.page());
+      fill(two.page(), "Brightness limit", "32");
+      two.page().locator("#strata a", new Page.LocatorOptions().setHasText("Power")).click();
+      assertThat(two.page().locator("h1")).hasText("Another change came first");
+      two.page().waitForTimeout(400);
+      assertThat(two.page().locator("h1")).hasText("Another change came first");
+    }
+  }
+
+  @Test
   void focusAndScrollStayWhereTheyWere() {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = open(id, "layout?fixture=f1")) {
