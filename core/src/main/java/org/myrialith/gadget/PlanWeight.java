@@ -10,7 +10,7 @@ import org.myrialith.frames.Show;
  * The memory that a plan takes, by what it is made of. Figures are measured: see the benchmarks.
  */
 final class PlanWeight {
-  private static final long BASE = 3_500;
+  private static final long BASE = 5_400;
   private static final long PER_FIXTURE = 300;
   private static final long PER_EMITTER = 212;
   private static final long PER_PICTURE = 260;

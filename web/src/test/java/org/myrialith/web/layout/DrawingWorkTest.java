@@ -49,6 +49,47 @@ class DrawingWorkTest {
   }
 
   @Test
+  void aMoveOfOneIsNotLostToAMoveOfAnother() {
+    String id = application.bring(ThreeBars.gadget());
+    double first = stored(id, "f1").mount().xMm();
+    double second = stored(id, "f2").mount().yMm();
+    try (Screen screen = open(id, "?fixture=f1")) {
+      Page page = screen.page();
+      page.locator("a[data-fixture=f1]").focus();
+      page.keyboard().press("ArrowRight");
+      page.locator("a[data-fixture=f2]").focus();
+      page.keyboard().press("ArrowDown");
+      page.keyboard().press("ArrowDown");
+      screen.onRevision(3);
+      assertThat(stored(id, "f1").mount().xMm()).isCloseTo(first + 1, within(1e-9));
+      assertThat(stored(id, "f2").mount().yMm()).isCloseTo(second + 2, within(1e-9));
+    }
+  }
+
+  @Test
+  void aDragThatTheBrowserTakesAwayMovesNothing() {
+    String id = application.bring(ThreeBars.gadget());
+    try (Screen screen = open(id, "?fixture=f1")) {
+      Page page = screen.page();
+      var place = stored(id, "f1").position(0);
+      double[] dot = screen.at(place.xMm(), place.yMm());
+      double[] off = {dot[0] + 60, dot[1] + 40};
+      page.mouse().move(dot[0], dot[1]);
+      page.mouse().down();
+      page.mouse().move(off[0], off[1]);
+      assertThat(page.locator(".lifted")).hasCount(1);
+      page.evaluate("window.dispatchEvent(new PointerEvent('pointercancel'))");
+      assertThat(page.locator(".lifted")).hasCount(0);
+      page.mouse().up();
+      page.waitForTimeout(300);
+      assertThat(application.head(id)).isEqualTo(1);
+      // and the next drag goes as ever
+      screen.drag(dot, off);
+      screen.onRevision(2);
+    }
+  }
+
+  @Test
   void severalArePickedByShiftByBandAndByKeys() {
     String id = application.bring(ThreeBars.gadget());
     try (Screen screen = open(id, "?fixture=f1")) {
