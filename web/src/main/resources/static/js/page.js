@@ -86,7 +86,7 @@ function whereabouts() {
     return undefined;
   }
   const form = at.form?.getAttribute("action");
-  return { at, id: at.id, fixture: at.dataset.fixture, name: at.getAttribute("name"), value: at.value, form, said: at.getAttribute("aria-label") ?? at.textContent };
+  return { at, id: at.id, fixture: at.dataset.fixture, form, said: at.getAttribute("aria-label") ?? at.textContent };
 }
 
 function focusAgain(where) {
@@ -126,7 +126,7 @@ function fillIn(kept) {
 }
 
 /** Lays over what is inside the page or a part of it; the fields show what came, but for what is typed and not sent. */
-export function lay(fresh, target = document.body) {
+function lay(fresh, target = document.body) {
   const kept = notSaved();
   const where = whereabouts();
   const whole = target === document.body;
@@ -184,7 +184,7 @@ export function labelOf(field) {
 }
 
 /** Calls refused fields by their labels, as the page does, and brings the first into view. */
-export function nameRefused() {
+function nameRefused() {
   for (const said of document.querySelectorAll(".refused-field")) {
     const [root] = said.dataset.field.split(/[[.]/);
     const field = root && document.querySelector(`#bench [name="${CSS.escape(root)}"]:not([type="hidden"])`);

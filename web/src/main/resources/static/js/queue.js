@@ -15,7 +15,7 @@ let word = "";
 let wrong = false; // something was not done since all was at rest
 
 export const revision = () => document.querySelector("#ledge .revision b")?.textContent;
-export const token = () => document.querySelector('meta[name="csrf-token"]').content;
+const token = () => document.querySelector('meta[name="csrf-token"]').content;
 
 /** Whether something is on its way or waits to be. */
 export const busy = () => jobs.length > 0;
@@ -154,7 +154,7 @@ function take(job, { answer, html }) {
   }
 }
 
-export function sendAgain() {
+function sendAgain() {
   clearTimeout(timer);
   trouble = undefined;
   show();

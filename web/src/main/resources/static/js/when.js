@@ -8,5 +8,5 @@ function tell() {
   }
 }
 
-document.addEventListener("htmx:afterSettle", tell);
+document.addEventListener("lit-filled", tell); // a page was laid over this one
 tell();

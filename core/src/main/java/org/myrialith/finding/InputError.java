@@ -55,9 +55,9 @@ public record InputError(String field, String value, String allowed) {
 
   /** Returns the error as one sentence for beside its field, which needs not be named. */
   public String beside() {
-    int end = place().indexOf(", ");
-    String within = end < 0 ? "" : place().substring(end + 2) + ": ";
-    return within + says();
+    String place = place();
+    int end = place.indexOf(", ");
+    return (end < 0 ? "" : place.substring(end + 2) + ": ") + says();
   }
 
   /** Returns what was read and what would be taken. */

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.myrialith.describe.Description;
@@ -72,14 +73,10 @@ public record Difference(String what, String before, String after) {
       for (String name : names) {
         JsonNode one = before.get(name);
         JsonNode other = after.get(name);
-        if (!same(one, other)) {
+        if (!Objects.equals(one, other)) {
           values(where, name, named.get(name), one, other);
         }
       }
-    }
-
-    private static boolean same(JsonNode one, JsonNode other) {
-      return one == null ? other == null : one.equals(other);
     }
 
     private void values(
@@ -149,10 +146,8 @@ public record Difference(String what, String before, String after) {
   }
 
   private static String text(Field<?> field, JsonNode value) {
-    if (value == null || value.isNull()) {
-      return "";
-    }
-    if (value.isContainer()) {
+    boolean words = field == null || !(field.type() instanceof Types.Reference);
+    if (value == null || value.isNull() || value.isContainer() || !words) {
       return "";
     }
     if (value.isNumber()) {
@@ -160,14 +155,11 @@ public record Difference(String what, String before, String after) {
       String unit = field == null ? "" : field.unit();
       return unit.isEmpty() ? number : number + "\u00a0" + unit;
     }
-    if (field != null && field.type() instanceof Types.Reference) {
-      return "";
-    }
-    String words =
+    String said =
         field == null
             ? value.asString()
             : field.choices().getOrDefault(value.asString(), value.asString());
-    String quoted = field != null && field.choices().isEmpty() ? "“" + words + "”" : words;
+    String quoted = field != null && field.choices().isEmpty() ? "“" + said + "”" : said;
     return quoted.length() > LONGEST_VALUE ? quoted.substring(0, LONGEST_VALUE - 1) + "…" : quoted;
   }
 

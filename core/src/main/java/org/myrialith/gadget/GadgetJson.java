@@ -185,6 +185,11 @@ public final class GadgetJson {
     return root;
   }
 
+  /** Returns a gadget as a tree, whose pictures are kept elsewhere. */
+  static ObjectNode tree(Gadget gadget) {
+    return write(gadget, false);
+  }
+
   /** Returns a whole gadget with its pictures, on several lines. */
   public static String write(Gadget gadget) {
     return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(write(gadget, true)) + "\n";
@@ -192,7 +197,7 @@ public final class GadgetJson {
 
   /** Returns a gadget whose pictures are kept elsewhere, on one line. */
   public static String writeWithoutPictures(Gadget gadget) {
-    return MAPPER.writeValueAsString(write(gadget, false));
+    return MAPPER.writeValueAsString(tree(gadget));
   }
 
   /** Returns the different pictures of a gadget in the order of their first use. */

@@ -6,14 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -25,7 +25,7 @@ import tools.jackson.databind.node.ObjectNode;
  * list of others is taken entry by entry while no side adds or removes any.
  */
 public final class Merge {
-  private static final JsonMapper MAPPER = new JsonMapper();
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
   /** Both touched the same. */
   private static final class ClashException extends RuntimeException {
@@ -46,7 +46,7 @@ public final class Merge {
    */
   public static Optional<Gadget> of(Gadget base, Gadget theirs, Gadget mine) {
     try {
-      JsonNode both = merge(tree(base), tree(theirs), tree(mine));
+      JsonNode both = merge(GadgetJson.tree(base), GadgetJson.tree(theirs), GadgetJson.tree(mine));
       Map<String, Picture> pictures = new LinkedHashMap<>();
       for (Gadget each : List.of(theirs, mine)) {
         GadgetJson.pictures(each).forEach(picture -> pictures.put(picture.hash(), picture));
@@ -56,10 +56,6 @@ public final class Merge {
     } catch (ClashException | InputException e) {
       return Optional.empty();
     }
-  }
-
-  private static JsonNode tree(Gadget gadget) {
-    return MAPPER.readTree(GadgetJson.writeWithoutPictures(gadget));
   }
 
   /** Returns what names an entry of a list: its identifier, or the word that it is; else empty. */
@@ -72,10 +68,10 @@ public final class Merge {
   }
 
   private static JsonNode merge(JsonNode base, JsonNode theirs, JsonNode mine) {
-    if (same(mine, base) || same(mine, theirs)) {
+    if (Objects.equals(mine, base) || Objects.equals(mine, theirs)) {
       return theirs;
     }
-    if (same(theirs, base)) {
+    if (Objects.equals(theirs, base)) {
       return mine;
     }
     if (base != null && theirs != null && mine != null) {
@@ -89,16 +85,12 @@ public final class Merge {
     throw new ClashException();
   }
 
-  private static boolean same(JsonNode one, JsonNode other) {
-    return one == null ? other == null : one.equals(other);
-  }
-
   private static JsonNode objects(JsonNode base, JsonNode theirs, JsonNode mine) {
     JsonNode kind = base.get("kind");
-    if (!same(kind, theirs.get("kind")) || !same(kind, mine.get("kind"))) {
+    if (!Objects.equals(kind, theirs.get("kind")) || !Objects.equals(kind, mine.get("kind"))) {
       throw new ClashException(); // one became something else: its fields mean other things
     }
-    ObjectNode both = MAPPER.createObjectNode();
+    ObjectNode both = NODES.objectNode();
     Set<String> names = new LinkedHashSet<>(theirs.propertyNames());
     names.addAll(mine.propertyNames());
     for (String name : names) {
@@ -129,7 +121,7 @@ public final class Merge {
     if (base.size() != theirs.size() || base.size() != mine.size()) {
       throw new ClashException();
     }
-    ArrayNode both = MAPPER.createArrayNode();
+    ArrayNode both = NODES.arrayNode();
     for (int i = 0; i < base.size(); i++) {
       both.add(merge(base.get(i), theirs.get(i), mine.get(i)));
     }
@@ -140,7 +132,7 @@ public final class Merge {
     Map<String, JsonNode> old = named(base);
     Map<String, JsonNode> one = named(theirs);
     Map<String, JsonNode> other = named(mine);
-    ArrayNode both = MAPPER.createArrayNode();
+    ArrayNode both = NODES.arrayNode();
     for (String name : order(old.keySet(), one.keySet(), other.keySet())) {
       JsonNode value = merge(old.get(name), one.get(name), other.get(name));
       if (value != null) {
@@ -175,6 +167,6 @@ public final class Merge {
 
   /** What of the first is in the second as well, in the order of the first. */
   private static List<String> kept(Collection<String> first, Collection<String> second) {
-    return first.stream().filter(Set.copyOf(second)::contains).collect(Collectors.toList());
+    return first.stream().filter(Set.copyOf(second)::contains).toList();
   }
 }

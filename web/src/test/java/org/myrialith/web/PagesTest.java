@@ -138,61 +138,6 @@ class PagesTest {
   }
 
   @Test
-  void ofTwoTabsThatTouchTheSameTheLaterIsToldKeepsItsInputAndCanLookAtBoth() {
-    String id = application.bring(DemoGadgets.porchBuoy());
-    try (Screen one = Screen.open(address(id, "colour"));
-        Screen two = one.tab(address(id, "colour"))) {
-      one.page().getByLabel("Brightness limit").fill("35");
-      one.page().keyboard().press("Tab");
-      assertThat(one.page().locator(".revision b")).hasText("2");
-      two.page().getByLabel("Brightness limit").fill("44");
-      two.page().keyboard().press("Tab");
-      assertThat(two.page().locator("h1")).hasText("Another change came first");
-      assertThat(two.page().locator(".two img")).hasCount(2);
-      assertThat(two.page().locator(".touched .differs")).containsText("44");
-      assertThat(two.page().locator(".touched .differs")).containsText("35");
-      two.holdAccessible();
-      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(35);
-      two.button("Go on with yours").click();
-      assertThat(two.page().locator(".revision b")).hasText("4");
-      assertThat(two.page().locator("#strata a[aria-current]")).containsText("Colour");
-      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(44);
-      two.page().locator("#undo").click();
-      assertThat(two.page().locator(".revision b")).hasText("2");
-      assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(35);
-    }
-  }
-
-  @Test
-  void ofTwoTabsThatTouchDifferentThingsBothAreKeptWithoutAWord() {
-    String id = application.bring(DemoGadgets.tideLantern());
-    try (Screen one = Screen.open(address(id, "brief"));
-        Screen two = one.tab(address(id, "frames"));
-        Screen three = one.tab(address(id, "layout?fixture=f1"))) {
-      one.page().getByLabel("What is it called?").fill("Renamed");
-      one.page().keyboard().press("Tab");
-      assertThat(one.page().locator(".revision b")).hasText("2");
-      two.page().bringToFront();
-      two.page().locator("input[type=color]").fill("#123456");
-      two.page().locator("lit-easel canvas").focus();
-      two.page().keyboard().press("Space");
-      assertThat(two.page().locator(".revision b")).hasText("3");
-      three.page().bringToFront();
-      three.page().getByLabel("Pitch across").fill("11");
-      three.page().keyboard().press("Tab");
-      assertThat(three.page().locator(".revision b")).hasText("4");
-      Gadget stored = application.stored(id);
-      assertThat(stored.title()).isEqualTo("Renamed");
-      assertThat(stored.clipOn("f1").orElseThrow().frames().get(0).picture().colour(0, 0))
-          .isEqualTo(0x123456);
-      assertThat(((Panel) stored.fixture("f1").orElseThrow().shape()).pitchXMm()).isEqualTo(11);
-      three.page().navigate(address(id, "history"));
-      assertThat(three.page().locator(".pairs tr", new Page.LocatorOptions().setHasText("counts")))
-          .containsText("Harbour window: pitch across 10\u00a0mm to 11\u00a0mm");
-    }
-  }
-
-  @Test
   void theBackButtonShowsPagesThatCanStillBeSaved() {
     String id = application.bring(DemoGadgets.porchBuoy());
     try (Screen screen = Screen.open(address(id, "power"))) {
@@ -413,27 +358,6 @@ class PagesTest {
   }
 
   @Test
-  void aGadgetGoesOutAsAFileAndComesBack(@TempDir Path folder) throws Exception {
-    String id = application.bring(DemoGadgets.tideLantern());
-    Path file = folder.resolve("gadget.json");
-    Files.write(file, application.bytes("/gadgets/" + id + "/r/1/gadget.json"));
-    try (Screen screen = Screen.open(application.address())) {
-      Page page = screen.page();
-      page.locator("input[type=file]").setInputFiles(file);
-      screen.button("Bring").click();
-      assertThat(page.locator(".drawing")).isVisible();
-      String copy = page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1");
-      assertThat(copy).isNotEqualTo(id);
-      assertThat(application.stored(copy)).isEqualTo(DemoGadgets.tideLantern());
-      page.navigate(application.address());
-      Files.writeString(file, "{\"format\":\"myrialith-gadget\",\"version\":2}");
-      page.locator("input[type=file]").setInputFiles(file);
-      screen.button("Bring").click();
-      assertThat(page.locator("#notice")).containsText("version");
-    }
-  }
-
-  @Test
   void aSupplyIsTakenByOnePressAndUnitsMayBeTyped() {
     String id = application.bring(Gadget.blank("Fed"));
     try (Screen screen = Screen.open(address(id, "brief"))) {
@@ -537,34 +461,6 @@ class PagesTest {
       screen.button("Add dark").click();
       assertThat(page.locator(".core li")).hasCount(2);
       assertThat(page.locator("input[type=color]")).hasValue("#ffffff");
-    }
-  }
-
-  @Test
-  void aDeletedGadgetLiesInTheDrawerUntilItIsBroughtBackOrGone() {
-    String id = application.bring(Gadgets.named(DemoGadgets.porchBuoy(), "To be deleted", ""));
-    try (Screen screen = Screen.open(application.address())) {
-      Page page = screen.page();
-      Locator slab = page.locator(".slab", new Page.LocatorOptions().setHasText("To be deleted"));
-      slab.locator("summary").click();
-      slab.getByText("Delete", new Locator.GetByTextOptions().setExact(true)).click();
-      assertThat(slab).hasCount(0);
-      assertThat(page.locator(".drawer summary")).containsText("deleted gadget");
-      assertThat(application.json("GET", "/api/v1/projects/" + id, null).statusCode())
-          .isEqualTo(404);
-      page.locator(".drawer summary").click();
-      screen.holdAccessible();
-      screen.button("Bring back To be deleted").click();
-      assertThat(slab).hasCount(1);
-      assertThat(application.stored(id).title()).isEqualTo("To be deleted");
-      slab.locator("summary").click();
-      slab.getByText("Delete", new Locator.GetByTextOptions().setExact(true)).click();
-      assertThat(slab).hasCount(0);
-      page.locator(".drawer summary").click();
-      screen.button("Delete for good: To be deleted").click();
-      assertThat(screen.button("Bring back To be deleted")).hasCount(0);
-      page.navigate(address(id, "layout"));
-      assertThat(page.locator("h1")).containsText("nothing at this address");
     }
   }
 

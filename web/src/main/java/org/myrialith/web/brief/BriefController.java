@@ -97,11 +97,7 @@ class BriefController {
         id,
         base,
         "Supply chosen: " + name,
-        gadget -> {
-          Brief brief = gadget.brief();
-          return gadget.with(
-              new Brief(brief.title(), brief.notes(), brief.controller(), Optional.of(chosen)));
-        },
+        gadget -> gadget.with(gadget.brief().withSupply(Optional.of(chosen))),
         "brief");
   }
 

@@ -70,7 +70,8 @@ final class SiteForm {
                                 enclosure,
                                 field.name(),
                                 form.getOrDefault(
-                                    "in-" + field.name(), usual(gadget, kind, field.name())))));
+                                    "in-" + field.name(), usual(gadget, kind, field.name())),
+                                field.unit())));
     return enclosure;
   }
 

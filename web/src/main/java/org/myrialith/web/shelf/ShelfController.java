@@ -103,7 +103,11 @@ class ShelfController {
         plan.verdict(),
         plan.headline(Step.LAYOUT),
         plan.headline(Step.POWER),
-        plan.gadget().brief().supply().map(s -> Quantity.text(s.amps(), "A")).orElse("no supply"),
+        plan.gadget()
+            .brief()
+            .supply()
+            .map(s -> "on " + Quantity.text(s.amps(), "A"))
+            .orElse("no supply"),
         says);
   }
 
