@@ -1,6 +1,24 @@
 // Plays the show as emitted, at true speed. Places, light and currents come from the server; this only draws them.
 
+import { Grain } from "./grain.js";
+
+const MANY = 2000; // more emitters than these are drawn as grain, without a glow
+// bodies of emitters that are not seen lit: their colour as red + green * 256 + blue * 65536, and the light that outshines it
+const NIGHT_BODY = { colour: 0x352f26, light: 0x35 };
+const DAY_BODY = { colour: 0x9bacb3, light: 0x9b };
 const CHUNKS = 4; // that are kept: the one shown, and some to go back to
+
+/** A value with its unit as the pages write it: three significant figures, SI prefix. */
+function quantity(value, unit) {
+  if (Math.abs(value) < 1e-12) {
+    return `0\u00a0${unit}`;
+  }
+  const step = Math.max(-3, Math.min(0, Math.floor(Math.log10(Number(value.toPrecision(3))) / 3 + 1e-12)));
+  const scaled = value / 1000 ** step;
+  const whole = Math.round(scaled);
+  const number = Math.abs(scaled - whole) < 1e-9 * scaled ? whole : scaled.toPrecision(3);
+  return `${number}\u00a0${["n", "µ", "m", ""][step + 3]}${unit}`;
+}
 
 const kept = { playing: undefined, at: 0, daylight: false };
 
@@ -154,12 +172,26 @@ class LitLamp extends HTMLElement {
     this.light = light.subarray((moment - from) * size, (moment - from + 1) * size);
     this.shown = moment;
     const [, , sent, asked] = this.scene.moments[moment];
-    const dimmed = asked > sent + 1e-9 ? `, asked ${asked.toPrecision(3)} A` : "";
+    const dimmed = asked > sent + 1e-9 ? `, asked ${quantity(asked, "A")}` : "";
     const amps = document.createElement("b");
-    amps.textContent = `${sent.toPrecision(3)} A`;
+    amps.textContent = quantity(sent, "A");
     this.figure.replaceChildren(amps, `moment ${moment + 1}${dimmed}`);
     this.figure.classList.toggle("too-much", this.scene.rating > 0 && sent > this.scene.budget + 1e-9);
     this.draw();
+  }
+
+  /** How far (mm) each emitter is from the nearer of its neighbours in the data. */
+  rooms() {
+    const places = this.scene.places;
+    if (this.roomOf?.places !== places) {
+      const apart = (i, j) => (j < 0 || j >= places.length ? Infinity : Math.hypot(places[i] - places[j], places[i + 1] - places[j + 1]) || Infinity);
+      const mm = new Float32Array(places.length / 2);
+      for (let i = 0; i < places.length; i += 2) {
+        mm[i / 2] = Math.min(apart(i, i - 2), apart(i, i + 2));
+      }
+      this.roomOf = { places, mm };
+    }
+    return this.roomOf.mm;
   }
 
   draw() {
@@ -184,28 +216,48 @@ class LitLamp extends HTMLElement {
     const shiftY = (height + head - edge) / 2 - (top + down / 2) * scale;
     const places = this.scene.places;
     const count = places.length / 2;
-    const room = Math.sqrt(((across + 1) * (down + 1)) / Math.max(1, count)) * scale;
-    const radius = Math.max(0.8, Math.min(9, room * 0.31));
-    // an emitter that gives less light than its body reflects is seen by its body
-    const body = kept.daylight ? ["#b3ac9b", 0x9b] : ["#262f35", 0x35];
+    const rooms = this.rooms();
+    const radiusOf = (i) => Math.max(0.8, Math.min(9, rooms[i] * scale * 0.36));
+    if (count > MANY) {
+      this.drawGrain(pen, { places, scale: scale * fine, shiftX: shiftX * fine, shiftY: shiftY * fine, radiusOf: (i) => radiusOf(i) * fine });
+      return;
+    }
     for (let i = 0; i < count; i++) {
-      const r = this.light ? this.light[i * 3] : 0;
-      const g = this.light ? this.light[i * 3 + 1] : 0;
-      const b = this.light ? this.light[i * 3 + 2] : 0;
+      const radius = radiusOf(i);
       const x = places[i * 2] * scale + shiftX;
       const y = places[i * 2 + 1] * scale + shiftY;
-      const lit = r + g + b > 0;
-      if (lit && !kept.daylight && count <= 2000) {
+      const [r, g, b] = this.light ? this.light.subarray(i * 3, i * 3 + 3) : [0, 0, 0];
+      if (r + g + b > 0 && !kept.daylight) {
         pen.fillStyle = `rgba(${r},${g},${b},0.22)`;
         pen.beginPath();
         pen.arc(x, y, radius * 1.9, 0, 7);
         pen.fill();
       }
-      pen.fillStyle = Math.max(r, g, b) < body[1] ? body[0] : `rgb(${r},${g},${b})`;
+      const colour = this.colourOf(i);
+      pen.fillStyle = `rgb(${colour & 255},${(colour >> 8) & 255},${colour >> 16})`;
       pen.beginPath();
       pen.arc(x, y, radius, 0, 7);
       pen.fill();
     }
+  }
+
+  drawGrain(pen, dots) {
+    const { width, height } = this.canvas;
+    const size = [width, height, dots.scale, dots.shiftX, dots.shiftY].join();
+    if (this.grainOf?.places !== dots.places || this.grainOf.size !== size) {
+      this.grainOf = { places: dots.places, size, grain: new Grain(width, height, dots) };
+    }
+    this.grainOf.grain.paint(pen, (i) => this.colourOf(i));
+  }
+
+  /** An emitter that gives less light than its body reflects is seen by its body. */
+  colourOf(emitter) {
+    const body = kept.daylight ? DAY_BODY : NIGHT_BODY;
+    const at = emitter * 3;
+    if (!this.light || Math.max(this.light[at], this.light[at + 1], this.light[at + 2]) < body.light) {
+      return body.colour;
+    }
+    return this.light[at] | (this.light[at + 1] << 8) | (this.light[at + 2] << 16);
   }
 }
 

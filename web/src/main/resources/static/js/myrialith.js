@@ -8,6 +8,7 @@ import "./core-sample.js";
 import "./keys.js";
 import "./rows.js";
 import "./saving.js";
+import "./strata.js";
 import "./when.js";
 
 document.documentElement.classList.add("js");

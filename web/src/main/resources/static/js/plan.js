@@ -20,7 +20,9 @@ class LitPlan extends HTMLElement {
     this.source = signature(this);
     this.flush = () => this.pending && this.sendPending();
     document.addEventListener("lit-flush", this.flush);
-    this.start();
+    if (this.firstElementChild) {
+      this.start(); // else it is filled by the page that is laid over
+    }
   }
 
   disconnectedCallback() {
@@ -98,7 +100,7 @@ class LitPlan extends HTMLElement {
 
   stop() {
     this.walk?.stop();
-    this.view.stop();
+    this.view?.stop();
   }
 
   rememberGrid() {

@@ -44,6 +44,11 @@ public record Brief(String title, String notes, Controller controller, Optional<
     return supply.map(Supply::volts).orElse(USUAL_VOLTS);
   }
 
+  /** Returns the brief with another class of controller. */
+  public Brief withController(Controller other) {
+    return new Brief(title, notes, other, supply);
+  }
+
   /** Returns the brief with another supply. */
   public Brief withSupply(Optional<Supply> other) {
     return new Brief(title, notes, controller, other);

@@ -5,13 +5,15 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
 
 /**
  * What the correction of colour has to say.
  *
  * @param tables for the depths of level that the circuits have, at least one
+ * @param lights whether anything is driven that it is about
  */
-public record ColourStep(List<LevelTable> tables) implements StepPlan {
+public record ColourStep(List<LevelTable> tables, boolean lights) implements StepPlan {
   public ColourStep {
     tables = List.copyOf(tables);
   }
@@ -28,7 +30,15 @@ public record ColourStep(List<LevelTable> tables) implements StepPlan {
 
   @Override
   public List<Finding> findings() {
-    return tables.get(0).findings();
+    return lights
+        ? tables.get(0).findings()
+        : List.of(
+            Finding.of(
+                    Step.COLOUR,
+                    "no-light",
+                    Verdict.OPEN,
+                    "Nothing lights up yet that could be corrected.")
+                .advising("Add what lights up, and drive it."));
   }
 
   @Override

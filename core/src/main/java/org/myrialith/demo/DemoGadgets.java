@@ -139,7 +139,7 @@ public final class DemoGadgets {
     return frames;
   }
 
-  private static void put(byte[] rgb, int cell, int colour) {
+  static void put(byte[] rgb, int cell, int colour) {
     rgb[cell * 3] = (byte) (colour >> 16);
     rgb[cell * 3 + 1] = (byte) (colour >> 8);
     rgb[cell * 3 + 2] = (byte) colour;
@@ -153,6 +153,11 @@ public final class DemoGadgets {
   /** Returns a shelf with polygon, rings, bar, box, stack and loose emitters, laid out only. */
   public static Gadget reefShelf() {
     return DemoShapes.reefShelf();
+  }
+
+  /** Returns a post with pixels of three classes, each on a circuit of its own. */
+  public static Gadget mooringPost() {
+    return DemoPixels.mooringPost();
   }
 
   /** Returns a small lamp on a strip round a doorway that holds on a charging port. */

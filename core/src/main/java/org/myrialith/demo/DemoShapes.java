@@ -30,8 +30,7 @@ import org.myrialith.parts.Controller;
 final class DemoShapes {
   private DemoShapes() {}
 
-  private static Fixture fixture(
-      String id, String name, Shape shape, double x, double y, String emitter) {
+  static Fixture fixture(String id, String name, Shape shape, double x, double y, String emitter) {
     return new Fixture(id, name, shape, new Mount(x, y, 0, 0, false, false, List.of(), emitter));
   }
 

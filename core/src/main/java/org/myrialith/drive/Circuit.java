@@ -8,7 +8,7 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.parts.EmitterKind;
 
 /** What drives a group of fixtures, in order, one way. Immutable. */
-public sealed interface Circuit permits OneWirePixels {
+public sealed interface Circuit permits OneWirePixels, ClockedPixels {
   /** Returns the identifier, unique in the gadget. */
   String id();
 
@@ -17,6 +17,28 @@ public sealed interface Circuit permits OneWirePixels {
 
   /** Returns the identifiers of its fixtures in the order the data runs. */
   List<String> fixtures();
+
+  /**
+   * Returns whether a field has a meaning for the class of its parts; what one without says is
+   * kept.
+   *
+   * @param field as in the format
+   */
+  default boolean minds(String field) {
+    return true;
+  }
+
+  /** Returns the pins of the controller that it takes: port letter and bit. */
+  List<String> pins();
+
+  /** Returns the circuit on other pins, as many as it takes and in their order. */
+  Circuit onPins(List<String> pins);
+
+  /** Returns the circuit under another name. */
+  Circuit called(String name);
+
+  /** Returns the circuit with another current of a channel at full level (mA). */
+  Circuit withChannelCurrent(double milliamps);
 
   /** Returns the circuit with other fixtures. */
   Circuit withFixtures(List<String> ids);

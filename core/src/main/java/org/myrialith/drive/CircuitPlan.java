@@ -10,6 +10,9 @@ import org.myrialith.layout.Fixture;
  * fixture, emitter after emitter, each with the same number of channels.
  */
 public interface CircuitPlan {
+  /** The asked channel of a white die: a picture has none of its own. */
+  int WHITE = 3;
+
   /** Returns the circuit. */
   Circuit circuit();
 
@@ -20,11 +23,24 @@ public interface CircuitPlan {
   int channelsPerEmitter();
 
   /**
-   * Returns which asked channel (0 red, 1 green, 2 blue) a channel of an emitter shows.
+   * Returns which asked channel (0 red, 1 green, 2 blue, {@link #WHITE}) a channel of an emitter
+   * shows.
    *
    * @param position among the channels of an emitter, from 0
    */
   int askedChannel(int position);
+
+  /** Returns whether white gives what red, green and blue share, and they only the rest. */
+  default boolean whiteTakesOver() {
+    return false;
+  }
+
+  /**
+   * Returns how many channels of an emitter can be at their full level at once, whatever is asked.
+   */
+  default int fullChannels() {
+    return channelsPerEmitter();
+  }
 
   /** Returns the depth of a level, 8 to 16 bits. */
   int levelBits();

@@ -63,9 +63,16 @@ public record CircuitsStep(
   @Override
   public List<Reckoning> reckonings() {
     List<Reckoning> all = new ArrayList<>();
-    wiring.plans().forEach(p -> all.addAll(p.reckonings()));
     playerSeconds.ifPresent(seconds -> all.add(player(seconds)));
+    for (CircuitPlan plan : wiring.plans()) {
+      plan.reckonings().forEach(n -> all.add(n.about(about(plan))));
+    }
     return List.copyOf(all);
+  }
+
+  /** The name of a circuit, where there are several to be told apart. */
+  private String about(CircuitPlan plan) {
+    return wiring.plans().size() > 1 ? plan.circuit().name() : "";
   }
 
   private Reckoning player(double seconds) {
@@ -90,7 +97,7 @@ public record CircuitsStep(
               .advising("Put a fixture on a data line."));
     } else {
       all.add(ram());
-      wiring.plans().forEach(p -> all.addAll(p.findings()));
+      wiring.plans().forEach(p -> p.findings().forEach(f -> all.add(f.about(about(p)))));
       samePins(all);
     }
     layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
@@ -128,16 +135,17 @@ public record CircuitsStep(
   private void samePins(List<Finding> all) {
     Map<String, Circuit> users = new HashMap<>();
     for (Circuit circuit : circuits.circuits()) {
-      if (circuit instanceof OneWirePixels line) {
-        Circuit other = users.putIfAbsent(line.dataPin(), line);
+      for (String pin : circuit.pins()) {
+        Circuit other = users.putIfAbsent(pin, circuit);
         if (other != null) {
           all.add(
               Finding.of(
                       Step.CIRCUITS,
-                      "same-pin-" + line.id(),
+                      "same-pin-"
+                          + circuit.id()
+                          + (pin.equals(circuit.pins().get(0)) ? "" : "-" + pin),
                       Verdict.BREAKS,
-                      phrase(
-                          "%s and %s both use pin %s.", other.name(), line.name(), line.dataPin()))
+                      phrase("%s and %s both use pin %s.", other.name(), circuit.name(), pin))
                   .advising("Give one of them another pin."));
         }
       }
@@ -168,6 +176,17 @@ public record CircuitsStep(
               .advising("Put it in a circuit.")
               .mendedBy(fitting));
     }
+    Optional<Remedy> own = own(fixture, kind);
+    if (own.isPresent()) {
+      return Optional.of(
+          Finding.of(
+                  Step.CIRCUITS,
+                  "unchained-" + fixture.id(),
+                  Verdict.TIGHT,
+                  fixture.name() + " is in no circuit and stays dark.")
+              .advising("None of the circuits drives its emitters: " + kind.title() + ".")
+              .mendedBy(List.of(own.get())));
+    }
     return Optional.of(
         Finding.of(
             Step.CIRCUITS,
@@ -178,7 +197,22 @@ public record CircuitsStep(
                 fixture.name(), kind.title())));
   }
 
-  private static Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
+  /** A circuit that fits, as long as there is room for one more. */
+  private Optional<Remedy> own(Fixture fixture, EmitterKind kind) {
+    return circuits.circuits().size() >= Circuits.MOST
+        ? Optional.empty()
+        : CircuitStart.fitting(kind)
+            .map(
+                start ->
+                    new Remedy(
+                        "Add a circuit of " + start.title() + "s for it",
+                        new Change.DriveByItsOwn(fixture.id())));
+  }
+
+  private Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
+    List<Remedy> remedies = new ArrayList<>(own(fixture, kind).stream().toList());
+    remedies.add(
+        new Remedy("Remove it from " + circuit.name(), new Change.TakeOutOfCircuit(fixture.id())));
     return Finding.of(
             Step.CIRCUITS,
             "wrong-kind-" + fixture.id(),
@@ -187,11 +221,7 @@ public record CircuitsStep(
                 "%s hangs on %s, but its emitters are: %s.",
                 fixture.name(), circuit.name(), kind.title()))
         .advising(phrase("Remove it, or choose emitters that it drives: %s.", circuit.drives()))
-        .mendedBy(
-            List.of(
-                new Remedy(
-                    "Remove it from " + circuit.name(),
-                    new Change.TakeOutOfCircuit(fixture.id()))));
+        .mendedBy(remedies);
   }
 
   /** A class of the maker's own says what a channel draws; the circuit may say otherwise. */

@@ -1,6 +1,5 @@
 package org.myrialith.drive;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
@@ -9,19 +8,19 @@ import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
-import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 
 /**
- * A chain of one-wire RGB pixels, 800 kHz class, 8 bit a channel.
+ * A chain of one-wire pixels, RGB or RGBW, 8 bit a channel.
  *
  * @param dataPin of the controller: port letter and bit, such as "B0"
  * @param latchGapMicros low time after which the pixels show what they got (µs); older classes need
  *     50, newer 280 (common practice)
+ * @param rate how fast its class takes bits
+ * @param white what white does; without meaning for pixels that have none
  * @param fixtures identifiers in the order the data runs
  */
 public record OneWirePixels(
@@ -30,54 +29,70 @@ public record OneWirePixels(
     String dataPin,
     ColourOrder colourOrder,
     int latchGapMicros,
+    BitRate rate,
+    WhiteUse white,
     List<String> fixtures,
     PixelClass pixel)
     implements Circuit {
   /** Allowed latch gap. */
   public static final Bounds LATCH = Bounds.count(50, 2000, "µs");
 
-  /** Time of one bit (ns). */
-  public static final int BIT_NANOS = 1250;
-
   /** How it stands in the format. */
   public static final Kind<OneWirePixels> KIND =
       Kind.of(
           "one-wire-pixels",
-          "one-wire RGB pixels",
+          "one-wire pixels",
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
-          Field.words("dataPin", "Data pin", Types.Words.Rule.ANY)
-              .explained("port letter and bit, such as B0"),
+          Field.words("dataPin", "Data pin", Types.Words.Rule.ANY).explained(PinName.EXPLAINED),
           Field.of(
               "colourOrder",
               "Order of colours",
               Types.Choice.of(ColourOrder.values(), ColourOrder::name, ColourOrder::name)),
           Field.count("latchGapMicros", "Latch gap", LATCH),
+          Field.of("rate", "Speed", Types.Choice.of(BitRate.values(), BitRate::key, BitRate::title))
+              .or(BitRate.KHZ_800),
+          Field.of(
+                  "white",
+                  "White of RGBW",
+                  Types.Choice.of(WhiteUse.values(), WhiteUse::key, WhiteUse::title))
+              .or(WhiteUse.TAKES_OVER)
+              .explained("for orders with W; a picture asks for red, green and blue"),
           Part.of("pixel", PixelClass.DESCRIPTION),
-          Field.rows(
-                  "fixtures",
-                  "Fixtures",
-                  new Types.Words(Types.Words.Rule.ANY),
-                  0,
-                  Layout.MOST_FIXTURES)
-              .or(List.of())
-              .explained("identifiers in the order the data runs"));
+          Members.field());
 
   public OneWirePixels {
     TextRules.id("id", id);
     name = TextRules.name("name", name);
-    if (!dataPin.matches("[A-D][0-7]")) {
-      throw new InputException(
-          "dataPin", dataPin, "a port letter A to D and a bit 0 to 7, such as B0");
-    }
+    PinName.require("dataPin", dataPin);
     Objects.requireNonNull(colourOrder, "colourOrder");
     LATCH.require("latchGapMicros", latchGapMicros);
-    fixtures = List.copyOf(fixtures);
-    if (new HashSet<>(fixtures).size() != fixtures.size()) {
-      throw new InputException("fixtures", fixtures, "each fixture once");
-    }
+    Objects.requireNonNull(rate, "rate");
+    Objects.requireNonNull(white, "white");
+    fixtures = Members.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
+  }
+
+  /** Makes a chain of RGB pixels of the 800 kHz class. */
+  public OneWirePixels(
+      String id,
+      String name,
+      String dataPin,
+      ColourOrder colourOrder,
+      int latchGapMicros,
+      List<String> fixtures,
+      PixelClass pixel) {
+    this(
+        id,
+        name,
+        dataPin,
+        colourOrder,
+        latchGapMicros,
+        BitRate.KHZ_800,
+        WhiteUse.TAKES_OVER,
+        fixtures,
+        pixel);
   }
 
   /** Returns a circuit as a maker would start with. */
@@ -88,27 +103,78 @@ public record OneWirePixels(
 
   /** Returns the line on another pin. */
   public OneWirePixels onPin(String pin) {
-    return new OneWirePixels(id, name, pin, colourOrder, latchGapMicros, fixtures, pixel);
+    return new OneWirePixels(
+        id, name, pin, colourOrder, latchGapMicros, rate, white, fixtures, pixel);
+  }
+
+  /** Returns the line with another order of colours. */
+  public OneWirePixels inOrder(ColourOrder order) {
+    return new OneWirePixels(
+        id, name, dataPin, order, latchGapMicros, rate, white, fixtures, pixel);
+  }
+
+  /** Returns the line of another speed. */
+  public OneWirePixels atRate(BitRate other) {
+    return new OneWirePixels(
+        id, name, dataPin, colourOrder, latchGapMicros, other, white, fixtures, pixel);
+  }
+
+  /** Returns the line with white used another way. */
+  public OneWirePixels withWhite(WhiteUse other) {
+    return new OneWirePixels(
+        id, name, dataPin, colourOrder, latchGapMicros, rate, other, fixtures, pixel);
   }
 
   /** Returns the line with another class of pixels. */
   public OneWirePixels withPixel(PixelClass other) {
-    return new OneWirePixels(id, name, dataPin, colourOrder, latchGapMicros, fixtures, other);
+    return new OneWirePixels(
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, fixtures, other);
+  }
+
+  @Override
+  public boolean minds(String field) {
+    return !field.equals("white") || colourOrder.channels() > 3;
+  }
+
+  @Override
+  public OneWirePixels onPins(List<String> pins) {
+    return onPin(pins.get(0));
+  }
+
+  @Override
+  public OneWirePixels called(String other) {
+    return new OneWirePixels(
+        id, other, dataPin, colourOrder, latchGapMicros, rate, white, fixtures, pixel);
+  }
+
+  @Override
+  public List<String> pins() {
+    return List.of(dataPin);
+  }
+
+  @Override
+  public OneWirePixels withChannelCurrent(double milliamps) {
+    return withPixel(new PixelClass(milliamps, pixel.idleMilliamps()));
   }
 
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
-    return new OneWirePixels(id, name, dataPin, colourOrder, latchGapMicros, ids, pixel);
+    return new OneWirePixels(
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, ids, pixel);
+  }
+
+  private EmitterKind kind() {
+    return colourOrder.channels() == 4 ? EmitterKind.ONE_WIRE_RGBW : EmitterKind.ONE_WIRE_RGB;
   }
 
   @Override
-  public boolean drives(EmitterKind kind) {
-    return kind == EmitterKind.ONE_WIRE_RGB;
+  public boolean drives(EmitterKind other) {
+    return other == kind();
   }
 
   @Override
   public String drives() {
-    return EmitterKind.ONE_WIRE_RGB.title();
+    return kind().title();
   }
 
   @Override

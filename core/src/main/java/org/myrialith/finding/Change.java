@@ -21,8 +21,14 @@ public sealed interface Change {
     /** Applies the plan for these frames. */
     R frames(PlanForTheseFrames change);
 
+    /** Uses another class of controller. */
+    R controller(UseController change);
+
     /** Puts a fixture in a circuit. */
     R put(PutInCircuit change);
+
+    /** Adds a circuit for a fixture. */
+    R drive(DriveByItsOwn change);
 
     /** Takes a fixture out of a circuit. */
     R take(TakeOutOfCircuit change);
@@ -70,6 +76,19 @@ public sealed interface Change {
     }
   }
 
+  /** Uses another class of controller; what stands on pins that it does not have moves. */
+  record UseController(String controller) implements Change {
+    @Override
+    public String key() {
+      return "controller-" + controller;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.controller(this);
+    }
+  }
+
   /** Puts a fixture at the end of a circuit. */
   record PutInCircuit(String fixture, String circuit) implements Change {
     @Override
@@ -80,6 +99,19 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.put(this);
+    }
+  }
+
+  /** Adds a circuit that fits the emitters of a fixture, and puts it there. */
+  record DriveByItsOwn(String fixture) implements Change {
+    @Override
+    public String key() {
+      return "drive-by-its-own";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.drive(this);
     }
   }
 

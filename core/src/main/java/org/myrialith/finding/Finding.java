@@ -28,6 +28,20 @@ public record Finding(
     remedies = List.copyOf(remedies);
   }
 
+  /** Returns it as a finding about one fixture or circuit, named where there are several. */
+  public Finding about(String one) {
+    return one.isEmpty()
+        ? this
+        : new Finding(
+            key,
+            step,
+            verdict,
+            one + ": " + says,
+            advice,
+            reckonings.stream().map(n -> n.about(one)).toList(),
+            remedies);
+  }
+
   /** Returns a finding without advice, numbers or remedies. */
   public static Finding of(Step step, String key, Verdict verdict, String says) {
     return new Finding(key, step, verdict, says, "", List.of(), List.of());

@@ -13,6 +13,7 @@ import java.util.Objects;
  * @param formula the working in symbols, with every symbol named in {@code given}
  * @param given the values put in
  * @param source what the working rests on
+ * @param about name of the fixture or circuit it is about; empty when it is about the whole
  */
 public record Reckoning(
     String key,
@@ -21,7 +22,8 @@ public record Reckoning(
     String unit,
     String formula,
     List<Given> given,
-    Source source) {
+    Source source,
+    String about) {
 
   /**
    * One value put into a reckoning.
@@ -39,6 +41,23 @@ public record Reckoning(
   public Reckoning {
     Objects.requireNonNull(key, "key");
     given = List.copyOf(given);
+  }
+
+  /** A number about the whole. */
+  public Reckoning(
+      String key,
+      String name,
+      double value,
+      String unit,
+      String formula,
+      List<Given> given,
+      Source source) {
+    this(key, name, value, unit, formula, given, source, "");
+  }
+
+  /** Returns it as a number about one fixture or circuit. */
+  public Reckoning about(String one) {
+    return new Reckoning(key, name, value, unit, formula, given, source, one);
   }
 
   /** Returns a value put in. */

@@ -1,43 +1,49 @@
 package org.myrialith.firmware;
 
 import java.util.List;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.OneWirePixels;
 
-/** The board file: a piece for each data line, and what all share. */
+/** The board file: a piece for each line, and what all share. */
 record BoardFile(FirmwareWork work) {
-  private static final String BEGIN = "/* @LINE@ */\n";
-  private static final String END = "/* @END@ */\n";
-
+  /** Returns it with a main of its own. */
   String text() {
-    String source = SourceText.read("board.c");
-    int begin = source.indexOf(BEGIN);
-    int end = source.indexOf(END);
-    String piece = source.substring(begin + BEGIN.length(), end);
+    return text("int main(void) {", "  for (;;) {\n    player_step();\n  }\n", "", "");
+  }
+
+  /**
+   * Returns it for a sketch, whose environment has the main. That sets its timers up as pulse
+   * makers: they are set back to plain counting.
+   */
+  String sketchText() {
+    return text(
+        "void board_start(void);\n\nvoid board_start(void) {", "", "TCCR1A = 0, ", "TCCR0A = 0, ");
+  }
+
+  private String text(String begin, String go, String plain, String plainSmall) {
     StringBuilder pieces = new StringBuilder();
     StringBuilder sends = new StringBuilder();
     StringBuilder starts = new StringBuilder();
-    StringBuilder pins = new StringBuilder();
     int first = 0;
-    List<CircuitPlan> lines = work.lines();
-    for (int n = 0; n < lines.size(); n++) {
-      String pin = ((OneWirePixels) lines.get(n).circuit()).dataPin();
+    List<LineDriver> drivers = work.drivers();
+    for (int n = 0; n < drivers.size(); n++) {
+      LineDriver driver = drivers.get(n);
       String number = Integer.toString(n + 1);
-      int bytes = lines.get(n).bufferBytes();
-      pieces.append(
-          piece
-              .replace("@N@", number)
-              .replace("@PORT@", pin.substring(0, 1))
-              .replace("@BIT@", pin.substring(1)));
-      sends.append("  send_line_" + number + "(levels + " + first + "u, " + bytes + "u);\n");
+      String line = drivers.size() == 1 ? "The line" : "Line " + number;
+      pieces.append(driver.source().replace("@N@", number).replace("@LINE@", line));
+      sends.append(
+          "  send_line_" + number + "(levels + " + first + "u, " + driver.sendCount() + "u);\n");
       starts.append("  start_line_" + number + "();\n");
-      pins.append(n == 0 ? "" : ", ").append(pin);
-      first += bytes;
+      first += driver.plan().bufferBytes();
     }
-    return (source.substring(0, begin) + pieces + source.substring(end + END.length()))
-        .replace("@PINS@", (lines.size() == 1 ? "pin " : "pins ") + pins)
+    String titles = String.join(", ", drivers.stream().map(LineDriver::title).toList());
+    return SourceText.read("board.c")
+        .replace("@TITLES@", titles)
+        .replace("@LINES@\n", pieces)
+        .replace("@BEGIN@", begin)
+        .replace("@GO@\n", go)
+        .replace("@PLAIN@", plain)
+        .replace("@PLAIN0@", plainSmall)
         .replace("@SENDS@\n", sends)
         .replace("@STARTS@\n", starts)
-        .replace("@LATCH@", Integer.toString(FirmwareTarget.gapMicros(lines)));
+        .replace("@LATCH@", Integer.toString(FirmwareTarget.gapMicros(work.lines())));
   }
 }

@@ -5,15 +5,18 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.myrialith.colour.Levels;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -49,8 +52,8 @@ public record FirmwarePlan(
 
   /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
-    List<Levels> frames =
-        work.sent().clips().stream().flatMap(c -> c.perFrame().stream()).distinct().toList();
+    List<Packing.Frame> frames =
+        work.sent().clips().stream().flatMap(FirmwareWork::frames).distinct().toList();
     if (frames.isEmpty() || work.lines().isEmpty()) {
       return Optional.empty();
     }
@@ -91,7 +94,7 @@ public record FirmwarePlan(
   }
 
   private int codeBytes() {
-    return work.target().codeBytes(packed.packing(), limited(), clips() > 1, work.lines().size());
+    return work.target().codeBytes(packed, limited(), clips() > 1, work);
   }
 
   /** Returns whether it fits into the controller, flash and RAM. */
@@ -168,21 +171,56 @@ public record FirmwarePlan(
 
   private static String formula(Packing packing) {
     return switch (packing) {
-      case RAW -> "3 bytes a pixel, each different frame once";
-      case PALETTE -> "3 bytes a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
-      case RUNS -> "4 bytes a run of up to 255 equal pixels, each different frame once";
+      case RAW -> "a byte for each channel of a pixel, each different frame once";
+      case PALETTE ->
+          "a byte for each channel of a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
+      case RUNS ->
+          "a byte and one for each channel for a run of up to 255 equal pixels, each different frame once";
     };
   }
 
   /** Over this share there is little left for changes (common practice). */
   private static final double ROOMY_SHARE = 0.9;
 
+  /** Returns whether flash and RAM leave some room on a class, and it has the pins. */
+  private boolean wouldDo(Controller other) {
+    FirmwarePlan there =
+        new FirmwarePlan(new FirmwareWork(other, work.sent()), packed, packings, tableBytes, holds);
+    int pins = work.lines().stream().mapToInt(line -> line.circuit().pins().size()).sum();
+    return there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
+        && there.ramWithStackBytes() <= ROOMY_SHARE * other.ramBytes()
+        && pins <= other.pins().size();
+  }
+
+  /** Returns the smallest class of controller that would do with some room; empty if none does. */
+  public Optional<Controller> smallest() {
+    return Arrays.stream(Controller.values())
+        .filter(this::wouldDo)
+        .min(Comparator.comparingInt(Controller::flashBytes));
+  }
+
   @Override
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
     findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
     findings.add(fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram()));
+    smallest()
+        .filter(c -> c.flashBytes() < controller().flashBytes())
+        .ifPresent(c -> findings.add(smaller(c)));
     return List.copyOf(findings);
+  }
+
+  private static Finding smaller(Controller smallest) {
+    return Finding.of(
+            Step.FIRMWARE,
+            "smaller-class",
+            Verdict.HOLDS,
+            phrase("The smallest class that would do: %s.", smallest.title()))
+        .mendedBy(List.of(use(smallest)));
+  }
+
+  private static Remedy use(Controller controller) {
+    return new Remedy("Use the " + controller.title(), new Change.UseController(controller.key()));
   }
 
   private Finding fits(String key, String what, int takes, int has, Reckoning number) {
@@ -199,31 +237,32 @@ public record FirmwarePlan(
             .restingOn(number);
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising(
-            what.equals("flash")
-                ? "Use fewer frames or fewer different colours, or a controller class with more flash."
-                : "Use fewer pixels, or a controller class with more RAM.");
+        : finding
+            .advising(
+                what.equals("flash")
+                    ? "Use fewer frames or fewer different colours, or a controller class with more flash."
+                    : "Use fewer pixels, or a controller class with more RAM.")
+            .mendedBy(smallest().map(FirmwarePlan::use).stream().toList());
   }
 
   /**
    * Returns the files that the maker takes away, by name.
    *
+   * @param title of the gadget
    * @param wiring the text of README.txt
    */
-  public Map<String, byte[]> files(String wiring) {
+  public Map<String, byte[]> files(String title, String wiring) {
     Map<String, byte[]> files = new LinkedHashMap<>();
     put(files, "README.txt", wiring);
     put(files, "frames.h", new FramesHeader(work, packed).text());
     put(files, "player.h", SourceText.read("player.h"));
     put(files, "player.c", SourceText.read("player.c"));
-    put(files, "board.c", board());
+    put(files, "bringup.c", SketchFolders.bringUp(work));
+    put(files, "board.c", new BoardFile(work).text());
     put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", work.target().core()));
     put(files, "waveform.vcd", new Waveform(work).text());
+    new SketchFolders(title, work, packed).files().forEach((name, text) -> put(files, name, text));
     return files;
-  }
-
-  private String board() {
-    return new BoardFile(work).text();
   }
 
   private static void put(Map<String, byte[]> files, String name, String text) {

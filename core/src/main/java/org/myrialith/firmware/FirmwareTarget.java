@@ -2,7 +2,6 @@ package org.myrialith.firmware;
 
 import java.util.List;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.OneWirePixels;
 import org.myrialith.parts.Controller;
 
 /**
@@ -19,17 +18,32 @@ enum FirmwareTarget {
       "atmega328p",
       4,
       new Size(1018, 1070, 1052, 167, 460, 110),
-      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 70)),
+      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9)),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
       "attiny85",
       64,
       new Size(928, 982, 1000, 166, 446, 110),
-      new Cycles(360, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 184, 1100, 156, 70));
+      new Cycles(360, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 184, 1100, 156, 9)),
+  /** 8-bit AVR with more flash than a pointer reaches; a call takes longer. */
+  AVR8_256K(
+      Controller.AVR8_256K,
+      "atmega2560",
+      4,
+      new Size(1144, 1208, 1182, 167, 460, 110),
+      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9));
 
   /** From one look at the timer to the next, and on to the data (s). */
   private static final double LOOK_SECONDS = 10e-6;
+
+  /** Flash of the way to frames in several arrays, and of each of them (bytes). */
+  private static final int BANKED = 80;
+
+  private static final int BANK = 14;
+
+  /** Cycles more for each byte of frames that a short pointer does not reach. */
+  private static final double FAR_BYTE = 4;
 
   private static final double CYCLE_SECONDS = 1.0 / Controller.CLOCK_HZ;
 
@@ -41,7 +55,7 @@ enum FirmwareTarget {
    * @param runs with frames by run lengths
    * @param severalClips more for more than one clip
    * @param limiter more for the limiter
-   * @param line more for each further line
+   * @param line what one line of the fastest one-wire pixels takes of them
    */
   private record Size(int raw, int palette, int runs, int severalClips, int limiter, int line) {}
 
@@ -58,7 +72,7 @@ enum FirmwareTarget {
    * @param scaledLevel for each level that the limiter scales
    * @param dimming once when it does
    * @param limitedClip for each clip when there is a limiter
-   * @param sendLine for each line that is sent, beside its bits
+   * @param level for each level that is unpacked where pixels have not just three channels
    */
   private record Cycles(
       double step,
@@ -71,7 +85,7 @@ enum FirmwareTarget {
       double scaledLevel,
       double dimming,
       double limitedClip,
-      double sendLine) {}
+      double level) {}
 
   private final Controller controller;
   private final String core;
@@ -101,23 +115,32 @@ enum FirmwareTarget {
     return core;
   }
 
+  /** Returns the number of the timer that the player takes. */
+  String timer() {
+    return tickMicros == 4 ? "1" : "0";
+  }
+
   /** Returns the time of one tick of its timer (µs). */
   int tickMicros() {
     return tickMicros;
   }
 
   /** Returns the flash that player, board file and C start-up take, without the tables. */
-  int codeBytes(Packing packing, boolean limiter, boolean severalClips, int lines) {
+  int codeBytes(Packing.Packed packed, boolean limiter, boolean severalClips, FirmwareWork work) {
+    int banks = new FramesHeader(work, packed).bankCount();
     int player =
-        switch (packing) {
+        switch (packed.packing()) {
           case RAW -> size.raw;
           case PALETTE -> size.palette;
           case RUNS -> size.runs;
         };
+    int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
     return player
+        - size.line
+        + lines
+        + (banks > 1 ? BANKED + banks * BANK : 0)
         + (severalClips ? size.severalClips : 0)
-        + (limiter ? size.limiter : 0)
-        + (lines - 1) * size.line;
+        + (limiter ? size.limiter : 0);
   }
 
   /** Returns the RAM that the board file and the player's counters take (bytes). */
@@ -129,9 +152,10 @@ enum FirmwareTarget {
   /**
    * Returns the time that all lines take to be sent (s): the bits, and the way into and out of it.
    */
-  double sendSeconds(List<CircuitPlan> lines) {
-    double data = lines.stream().mapToDouble(CircuitPlan::dataSeconds).sum();
-    return data + lines.size() * cycles.sendLine * CYCLE_SECONDS;
+  double sendSeconds(List<LineDriver> lines) {
+    return lines.stream()
+        .mapToDouble(line -> line.plan().dataSeconds() + seconds(line.sendCycles()))
+        .sum();
   }
 
   /** Returns the time until the gap after a frame is seen to be over (s): whole ticks, one more. */
@@ -142,24 +166,29 @@ enum FirmwareTarget {
 
   /** Returns the longest gap that a line needs (µs). */
   static int gapMicros(List<CircuitPlan> lines) {
-    return lines.stream()
-        .mapToInt(p -> ((OneWirePixels) p.circuit()).latchGapMicros())
-        .max()
-        .orElse(0);
+    return (int)
+        Math.ceil(
+            lines.stream().mapToDouble(CircuitPlan::latchSeconds).max().orElse(0) * 1e6 - 1e-9);
   }
 
   /**
    * Returns the cycles of composing a frame of a clip.
    *
-   * @param indexBits of a pixel by palette
+   * @param threes whether all pixels have three channels
+   * @param banked whether frames lie beyond what a short pointer reaches
    */
-  double unpackCycles(Packing packing, int indexBits, int pixels, int dataBytes) {
+  double unpackCycles(Packing.Packed packed, Packing.Frame frame, boolean threes, boolean banked) {
+    int pixels = frame.pixels();
+    int dataBytes = packed.data().get(frame).length;
+    double loops = threes ? 0 : frame.levels().size() * cycles.level;
     return cycles.unpack
-        + switch (packing) {
+        + loops
+        + (banked ? dataBytes * FAR_BYTE : 0)
+        + switch (packed.packing()) {
           case RAW -> dataBytes * cycles.rawByte;
           case PALETTE ->
-              pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(indexBits));
-          case RUNS -> dataBytes / 4 * cycles.run + pixels * cycles.runPixel;
+              pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(packed.indexBits()));
+          case RUNS -> dataBytes / (1 + frame.channels()) * cycles.run + pixels * cycles.runPixel;
         };
   }
 

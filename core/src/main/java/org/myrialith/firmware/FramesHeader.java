@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
@@ -25,15 +24,51 @@ import org.myrialith.frames.Limiter;
  * @param packed the frames
  */
 record FramesHeader(FirmwareWork work, Packing.Packed packed) {
-  private static final int NARROW = 0xffff;
+  /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
+  private static final int BANK_BYTES = 32_000;
+
+  /** Data of frames that stand in one array, and where each begins in it. */
+  private record Bank(ByteArrayOutputStream data, Map<Packing.Frame, Integer> places) {}
+
+  /** Frames in their order, in as many arrays as they need; a frame is never parted. */
+  private List<Bank> banks() {
+    List<Bank> banks = new ArrayList<>();
+    packed
+        .data()
+        .forEach(
+            (frame, data) -> {
+              Bank last = banks.isEmpty() ? null : banks.get(banks.size() - 1);
+              if (last == null || last.data.size() + data.length > BANK_BYTES) {
+                last = new Bank(new ByteArrayOutputStream(), new HashMap<>());
+                banks.add(last);
+              }
+              last.places.put(frame, last.data.size());
+              last.data.writeBytes(data);
+            });
+    return banks;
+  }
+
+  /** Returns the arrays that the frames take. */
+  int bankCount() {
+    return banked() ? banks().size() : 1;
+  }
+
+  /** Returns whether the frames need more than one array. */
+  boolean banked() {
+    return dataBytes() > BANK_BYTES;
+  }
+
+  private int dataBytes() {
+    return packed.bytes() - packed.palette().length;
+  }
 
   /** Returns the bytes of flash that the tables take, frame data included. */
   int tableBytes() {
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
-    int data = packed.bytes() - packed.palette().length;
-    int offset = data > NARROW ? 4 : 2;
+    int offset = banked() ? 3 : 2;
     int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * 4 : 0;
-    return packed.bytes() + frames * (2 + offset) + clips().size() * 8 + limiter;
+    int channels = work.alike() ? 0 : clips().size();
+    return packed.bytes() + frames * (2 + offset) + clips().size() * 8 + channels + limiter;
   }
 
   private List<ClipLevels> clips() {
@@ -42,12 +77,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   private Optional<Limiter> limiter() {
     return work.sent().limiter();
-  }
-
-  private byte[] packedData() {
-    ByteArrayOutputStream all = new ByteArrayOutputStream();
-    packed.data().values().forEach(all::writeBytes);
-    return all.toByteArray();
   }
 
   String text() {
@@ -89,18 +118,31 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     define(out, "CLIPS", String.valueOf(clips().size()));
     define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
     define(out, "LINES", String.valueOf(work.lines().size()));
+    String most = Integer.toString(work.mostChannels());
+    if (work.threes()) {
+      define(out, "THREES", "1");
+    } else if (work.alike()) {
+      define(out, "CHANNELS", most);
+    }
     limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.limit() + "UL"));
-    limiter()
-        .ifPresent(
-            limiter -> {
-              int most =
-                  work.lines().stream().mapToInt(CircuitPlan::channelsPerEmitter).max().orElse(1);
-              define(out, "MOST_CHANNELS", Integer.toString(most));
-            });
+    limiter().ifPresent(limiter -> define(out, "MOST_CHANNELS", most));
     if (packed.packing() == Packing.PALETTE) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");
+      define(out, "PALETTE_WIDTH", most + "u");
     }
     out.append('\n');
+    out.append(
+        banked()
+            ? """
+            /* small tables come before all frames, within reach of a short pointer */
+            #ifdef __AVR__
+            #define TABLE __attribute__((section(".progmem.gcc_tables")))
+            #else
+            #define TABLE
+            #endif
+
+            """
+            : "#define TABLE PROGMEM\n\n");
   }
 
   private static void define(StringBuilder out, String name, String value) {
@@ -118,18 +160,73 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     }
     words(out, "clip_first_byte", clips().stream().map(this::firstByte).toList());
     words(out, "clip_pixels", clips().stream().map(c -> c.cells().length).toList());
+    if (!work.alike()) {
+      table(
+          out,
+          "uint8_t",
+          "clip_channels",
+          clips().stream().map(c -> c.plan().channelsPerEmitter()));
+    }
     words(out, "clip_first_frame", first);
     words(out, "clip_frames", counts);
     words(
         out,
         "frame_hold_ms",
         clips().stream().flatMap(c -> c.clip().frames().stream()).map(Frame::holdMillis).toList());
-    offsets(out);
+    List<Bank> banks = banks();
+    offsets(out, banks);
     limiter().ifPresent(limiter -> weights(out, limiter));
     if (packed.packing() == Packing.PALETTE) {
-      bytes(out, "palette", packed.palette());
+      table(out, "uint8_t", "palette", bytes(packed.palette()));
     }
-    bytes(out, "frame_data", packedData());
+    data(out, banks);
+  }
+
+  /** The frames, and how the player comes to each. */
+  private void data(StringBuilder out, List<Bank> banks) {
+    if (!banked()) {
+      frames(out, "frame_data", banks.get(0));
+      out.append(
+          """
+          typedef const uint8_t *data_at_t;
+          #define READ_DATA(at) READ_BYTE(at)
+          #define FRAME_AT(frame) (frame_data + READ_WORD(&frame_offset[frame]))
+
+          """);
+      return;
+    }
+    StringBuilder cases = new StringBuilder();
+    for (int b = 0; b < banks.size(); b++) {
+      frames(out, "frame_data_" + b, banks.get(b));
+      cases.append(
+          b + 1 < banks.size()
+              ? phrase("    case %d:\n      return BANK_AT(frame_data_%d);\n", b, b)
+              : phrase("    default:\n      return BANK_AT(frame_data_%d);\n", b));
+    }
+    out.append(
+            """
+            #ifdef __AVR__
+            typedef uint_farptr_t data_at_t;
+            #define READ_DATA(at) pgm_read_byte_far(at)
+            #define BANK_AT(data) pgm_get_far_address(data)
+            #else
+            typedef const uint8_t *data_at_t;
+            #define READ_DATA(at) (*(at))
+            #define BANK_AT(data) (data)
+            #endif
+
+            static data_at_t bank_at(uint8_t bank) {
+              switch (bank) {
+            """)
+        .append(cases)
+        .append(
+            """
+              }
+            }
+
+            #define FRAME_AT(frame) (bank_at(READ_BYTE(&frame_bank[frame])) + READ_WORD(&frame_offset[frame]))
+
+            """);
   }
 
   private int firstByte(ClipLevels clip) {
@@ -156,34 +253,44 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         out, "line_channels", work.lines().stream().map(CircuitPlan::channelsPerEmitter).toList());
   }
 
-  private void offsets(StringBuilder out) {
-    Map<Levels, Integer> places = new HashMap<>();
-    int next = 0;
-    for (Map.Entry<Levels, byte[]> frame : packed.data().entrySet()) {
-      places.put(frame.getKey(), next);
-      next += frame.getValue().length;
+  private void offsets(StringBuilder out, List<Bank> banks) {
+    List<Integer> inBank = new ArrayList<>();
+    List<Integer> offsets = new ArrayList<>();
+    for (Packing.Frame frame : clips().stream().flatMap(FirmwareWork::frames).toList()) {
+      int bank = 0;
+      while (!banks.get(bank).places.containsKey(frame)) {
+        bank++;
+      }
+      inBank.add(bank);
+      offsets.add(banks.get(bank).places.get(frame));
     }
-    List<Integer> offsets =
-        clips().stream().flatMap(c -> c.perFrame().stream()).map(places::get).toList();
-    boolean wide = next > NARROW;
-    out.append("#define READ_OFFSET(at) ")
-        .append(wide ? "READ_LONG(at)" : "READ_WORD(at)")
-        .append('\n');
-    table(out, wide ? "uint32_t" : "uint16_t", "frame_offset", offsets.stream());
+    words(out, "frame_offset", offsets);
+    if (banked()) {
+      table(out, "uint8_t", "frame_bank", inBank.stream());
+    }
   }
 
   private static void words(StringBuilder out, String name, List<Integer> values) {
     table(out, "uint16_t", name, values.stream());
   }
 
-  private static void bytes(StringBuilder out, String name, byte[] values) {
-    table(out, "uint8_t", name, IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff));
+  private static void frames(StringBuilder out, String name, Bank bank) {
+    table(out, "uint8_t", name, "PROGMEM", bytes(bank.data.toByteArray()));
+  }
+
+  private static Stream<Integer> bytes(byte[] values) {
+    return IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff);
   }
 
   private static void table(
       StringBuilder out, String type, String name, Stream<? extends Number> values) {
+    table(out, type, name, "TABLE", values);
+  }
+
+  private static void table(
+      StringBuilder out, String type, String name, String place, Stream<? extends Number> values) {
     List<String> all = values.map(String::valueOf).toList();
-    out.append(phrase("static const %s %s[%d] PROGMEM = {\n", type, name, all.size()));
+    out.append(phrase("static const %s %s[%d] %s = {\n", type, name, all.size(), place));
     for (int at = 0; at < all.size(); at += 16) {
       out.append("  ")
           .append(

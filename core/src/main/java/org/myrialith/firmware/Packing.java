@@ -13,10 +13,10 @@ import org.myrialith.colour.Levels;
  * Three ways to keep the frames in flash.
  *
  * <pre>
- * raw      three levels a pixel, in the order of the wire
- * palette  all colours of the show, three levels each; then 1, 2, 4 or 8 bits a pixel, the first in the highest bits;
- *          each frame starts on a byte. Only up to 256 colours.
- * runs     count (1 to 255), three levels; again until all pixels are there
+ * raw      the levels of a pixel, in the order of the wire
+ * palette  all colours of the show, as many levels each as the pixel with most channels has; then 1, 2, 4 or 8 bits a
+ *          pixel, the first in the highest bits; each frame starts on a byte. Only up to 256 colours.
+ * runs     count (1 to 255), the levels of a pixel; again until all pixels are there
  * </pre>
  */
 public enum Packing {
@@ -39,13 +39,43 @@ public enum Packing {
   }
 
   /**
+   * A frame of a clip.
+   *
+   * @param channels of a pixel
+   */
+  public record Frame(Levels levels, int channels) {
+    int pixels() {
+      return levels.size() / channels;
+    }
+
+    /** The levels of a pixel as one number, the first in the highest byte. */
+    private long colour(int pixel) {
+      if (channels == 3) { // the most common by far, and asked for every pixel of every frame
+        int at = 3 * pixel;
+        return levels.at(at) << 16 | levels.at(at + 1) << 8 | levels.at(at + 2);
+      }
+      long colour = 0;
+      for (int c = 0; c < channels; c++) {
+        colour = colour << 8 | levels.at(pixel * channels + c);
+      }
+      return colour;
+    }
+
+    private void write(int pixel, ByteArrayOutputStream out) {
+      for (int c = 0; c < channels; c++) {
+        out.write(levels.at(pixel * channels + c));
+      }
+    }
+  }
+
+  /**
    * Frames packed one way.
    *
-   * @param palette three levels a colour; empty unless by palette
+   * @param palette levels of each colour; empty unless by palette
    * @param indexBits of a pixel; 0 unless by palette
    * @param data of each different frame
    */
-  public record Packed(Packing packing, byte[] palette, int indexBits, Map<Levels, byte[]> data) {
+  public record Packed(Packing packing, byte[] palette, int indexBits, Map<Frame, byte[]> data) {
     /** Returns the flash it takes (bytes), without the tables that every packing needs. */
     public int bytes() {
       return palette.length + data.values().stream().mapToInt(d -> d.length).sum();
@@ -53,12 +83,12 @@ public enum Packing {
   }
 
   /** Packs the frames; empty when there are too many colours for a palette. */
-  public Optional<Packed> pack(Collection<Levels> frames) {
-    Set<Levels> different = new LinkedHashSet<>(frames);
-    Map<Levels, byte[]> data = new LinkedHashMap<>();
+  public Optional<Packed> pack(Collection<Frame> frames) {
+    Set<Frame> different = new LinkedHashSet<>(frames);
+    Map<Frame, byte[]> data = new LinkedHashMap<>();
     return switch (this) {
       case RAW -> {
-        different.forEach(frame -> data.put(frame, frame.toBytes()));
+        different.forEach(frame -> data.put(frame, frame.levels().toBytes()));
         yield Optional.of(new Packed(this, new byte[0], 0, data));
       }
       case RUNS -> {
@@ -69,36 +99,35 @@ public enum Packing {
     };
   }
 
-  private static int colour(Levels frame, int pixel) {
-    return frame.at(pixel * 3) << 16 | frame.at(pixel * 3 + 1) << 8 | frame.at(pixel * 3 + 2);
-  }
-
-  private static byte[] runs(Levels frame) {
+  private static byte[] runs(Frame frame) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    int pixels = frame.size() / 3;
+    int pixels = frame.pixels();
     int at = 0;
     while (at < pixels) {
       int run = 1;
-      while (run < LONGEST_RUN
-          && at + run < pixels
-          && colour(frame, at + run) == colour(frame, at)) {
+      long colour = frame.colour(at);
+      while (run < LONGEST_RUN && at + run < pixels && frame.colour(at + run) == colour) {
         run++;
       }
       out.write(run);
-      out.write(frame.at(at * 3));
-      out.write(frame.at(at * 3 + 1));
-      out.write(frame.at(at * 3 + 2));
+      frame.write(at, out);
       at += run;
     }
     return out.toByteArray();
   }
 
-  private static Optional<Packed> byPalette(Set<Levels> frames, Map<Levels, byte[]> data) {
-    Map<Integer, Integer> index = new LinkedHashMap<>();
-    for (Levels frame : frames) {
-      int before = -1;
-      for (int pixel = 0; pixel < frame.size() / 3; pixel++) {
-        int colour = colour(frame, pixel);
+  /** A colour of a palette that pixels of fewer channels share with others: the rest is dark. */
+  private static long wide(long colour, int channels, int width) {
+    return colour << 8 * (width - channels);
+  }
+
+  private static Optional<Packed> byPalette(Set<Frame> frames, Map<Frame, byte[]> data) {
+    int width = frames.stream().mapToInt(Frame::channels).max().orElse(1);
+    Map<Long, Integer> index = new LinkedHashMap<>();
+    for (Frame frame : frames) {
+      long before = -1;
+      for (int pixel = 0; pixel < frame.pixels(); pixel++) {
+        long colour = wide(frame.colour(pixel), frame.channels(), width);
         if (colour != before) { // neighbours are often alike
           index.putIfAbsent(colour, index.size());
           before = colour;
@@ -112,27 +141,27 @@ public enum Packing {
     while (1 << bits < index.size()) {
       bits *= 2;
     }
-    for (Levels frame : frames) {
-      data.put(frame, indices(frame, index, bits));
+    for (Frame frame : frames) {
+      data.put(frame, indices(frame, width, index, bits));
     }
-    byte[] palette = new byte[index.size() * 3];
+    byte[] palette = new byte[index.size() * width];
     index.forEach(
         (colour, at) -> {
-          palette[at * 3] = (byte) (colour >> 16);
-          palette[at * 3 + 1] = (byte) (colour >> 8);
-          palette[at * 3 + 2] = colour.byteValue();
+          for (int c = 0; c < width; c++) {
+            palette[at * width + c] = (byte) (colour >> 8 * (width - 1 - c));
+          }
         });
     return Optional.of(new Packed(PALETTE, palette, bits, data));
   }
 
-  private static byte[] indices(Levels frame, Map<Integer, Integer> index, int bits) {
-    int pixels = frame.size() / 3;
+  private static byte[] indices(Frame frame, int width, Map<Long, Integer> index, int bits) {
+    int pixels = frame.pixels();
     byte[] packed = new byte[(pixels * bits + 7) / 8];
-    int before = -1;
+    long before = -1;
     int at = 0;
     for (int pixel = 0; pixel < pixels; pixel++) {
       int place = pixel * bits;
-      int colour = colour(frame, pixel);
+      long colour = wide(frame.colour(pixel), frame.channels(), width);
       if (colour != before) {
         at = index.get(colour);
         before = colour;

@@ -26,22 +26,17 @@ final class PlayTime {
   PlayTime(FirmwareWork work, Packing.Packed packed) {
     this.work = work;
     this.target = work.target();
-    this.sendSeconds = target.sendSeconds(work.lines());
+    this.sendSeconds = target.sendSeconds(work.drivers());
     this.gapSeconds = target.gapSeconds(work.lines());
     List<ClipLevels> clips = work.sent().clips();
+    boolean banked = new FramesHeader(work, packed).banked();
     this.unpack = new double[clips.size()][];
     this.scaling = target.scaleCycles(work.sent().wiring().channels());
     for (int c = 0; c < unpack.length; c++) {
       ClipLevels clip = clips.get(c);
       unpack[c] =
-          clip.perFrame().stream()
-              .mapToDouble(
-                  l ->
-                      target.unpackCycles(
-                          packed.packing(),
-                          packed.indexBits(),
-                          clip.cells().length,
-                          packed.data().get(l).length))
+          FirmwareWork.frames(clip)
+              .mapToDouble(f -> target.unpackCycles(packed, f, work.threes(), banked))
               .toArray();
     }
   }

@@ -3,19 +3,11 @@ package org.myrialith.firmware;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.OneWirePixels;
 import org.myrialith.formats.ValueChangeDump;
 import org.myrialith.frames.Show;
 
 /** The data lines over the first moments, as the board file drives them. */
 record Waveform(FirmwareWork work) {
-  /** High for a 0: 6 cycles at 16 MHz (ns). */
-  static final int HIGH_FOR_0_NANOS = 375;
-
-  /** High for a 1: 13 cycles at 16 MHz, 812.5 rounded (ns). */
-  static final int HIGH_FOR_1_NANOS = 813;
-
   /** Enough for a look, and a file that any viewer opens. */
   private static final int MOST_MOMENTS = 4;
 
@@ -35,10 +27,13 @@ record Waveform(FirmwareWork work) {
   }
 
   String text() {
-    List<CircuitPlan> lines = work.lines();
+    List<LineDriver> drivers = work.drivers();
     List<String> names = new ArrayList<>();
-    for (int n = 0; n < lines.size(); n++) {
-      names.add(lines.size() == 1 ? "DATA" : "DATA" + (n + 1));
+    List<Integer> first = new ArrayList<>();
+    for (int n = 0; n < drivers.size(); n++) {
+      first.add(names.size());
+      String number = drivers.size() == 1 ? "" : Integer.toString(n + 1);
+      drivers.get(n).wires().forEach(wire -> names.add(wire + number));
     }
     ValueChangeDump dump = new ValueChangeDump(names);
     long free = LEAD_NANOS;
@@ -46,24 +41,13 @@ record Waveform(FirmwareWork work) {
       Show.Moment moment = work.sent().show().moments().get(m);
       long at = Math.max(LEAD_NANOS + moment.startMillis() * NANOS_PER_MILLI, free);
       List<Levels> levels = work.sent().levels(m).stream().filter(l -> l.size() > 0).toList();
-      for (int n = 0; n < lines.size(); n++) {
-        at = frame(dump, n, at, levels.get(n)) + (n + 1 < lines.size() ? BETWEEN_LINES_NANOS : 0);
+      for (int n = 0; n < drivers.size(); n++) {
+        at =
+            drivers.get(n).wave(dump, first.get(n), at, levels.get(n))
+                + (n + 1 < drivers.size() ? BETWEEN_LINES_NANOS : 0);
       }
-      free = at + FirmwareTarget.gapMicros(lines) * 1000L;
+      free = at + Math.max(1, FirmwareTarget.gapMicros(work.lines())) * 1000L;
     }
     return dump.end(free + TAIL_NANOS);
-  }
-
-  private static long frame(ValueChangeDump dump, int wire, long start, Levels levels) {
-    long at = start;
-    for (int channel = 0; channel < levels.size(); channel++) {
-      for (int bit = 7; bit >= 0; bit--) {
-        boolean one = (levels.at(channel) >> bit & 1) == 1;
-        dump.set(wire, at, true);
-        dump.set(wire, at + (one ? HIGH_FOR_1_NANOS : HIGH_FOR_0_NANOS), false);
-        at += OneWirePixels.BIT_NANOS;
-      }
-    }
-    return at;
   }
 }

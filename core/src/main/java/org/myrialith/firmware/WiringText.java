@@ -1,11 +1,18 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.myrialith.brief.Brief;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Quantity;
+import org.myrialith.layout.DataRun;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Position;
 import org.myrialith.parts.Controller;
 import org.myrialith.power.PowerPlan;
 
@@ -16,6 +23,11 @@ import org.myrialith.power.PowerPlan;
  * @param resting fixtures that are laid out but not driven
  */
 public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<Fixture> resting) {
+
+  private static final int MOST_RUNS = 64;
+
+  /** Names of asked channels. */
+  private static final List<String> COLOURS = List.of("red", "green", "blue", "white");
 
   /** Returns the text of README.txt. */
   public String text() {
@@ -28,23 +40,41 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         """
 
         Build and load
-          make          builds firmware.hex
-          make size     shows flash and RAM taken
-          Load firmware.hex with the programmer you have for this class of controller, and set its fuses for a 16 MHz clock.
+          First the bring-up: it lights one channel after the other, dimly, in the order of the wire: @TURNS@. Then the show.
+          With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM taken).
+            Load the file with the programmer you have for this class of controller, and set its fuses for a 16 MHz clock.
+          As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
+            The board has to run at 16 MHz; nothing else has to be installed.
 
         Files
           frames.h      all frames as levels; made from the gadget, do not edit
           player.c/.h   portable player: bring two functions of your own to run it on another board
+          bringup.c     takes the place of player.c for the bring-up
           board.c       those two functions for the 8-bit controller, and main()
-          waveform.vcd  the data line of the first moments, to lay beside a logic analyser's picture
+          show/         the same as a sketch: setup() and loop() round the same player
+          bringup/      the bring-up as a sketch
+          waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
           gadget.json   the gadget itself, to open again
 
         Care
           Mains stays inside a closed, certified adapter; anything on the mains side is for licensed hands and local rules.
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
           Do not look into bright pixels from near by. Quick flashing can bring on seizures.
-        """);
+        """
+            .replace("@TURNS@", turns()));
     return ascii(out.toString());
+  }
+
+  /** In what order the colours of a pixel come, line after line. */
+  private String turns() {
+    return plan.work().lines().stream()
+        .map(
+            line ->
+                (plan.work().lines().size() > 1 ? line.circuit().name() + " " : "")
+                    + IntStream.range(0, line.channelsPerEmitter())
+                        .mapToObj(position -> COLOURS.get(line.askedChannel(position)))
+                        .collect(Collectors.joining(", ")))
+        .collect(Collectors.joining("; "));
   }
 
   /** Plain characters, for any terminal. */
@@ -58,9 +88,12 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         "  1. Ground of the supply to ground of the controller and to ground of the first pixel.\n");
     out.append(
         "  2. A capacitor of 470 to 1000 uF across the supply where it enters the pixels; mind its polarity.\n");
+    out.append(
+        "     Places below are of pixel centres in the layout drawing, x to the right and y down, seen from the side that lights; from behind, left and right are swapped.\n");
     int step = 3;
-    for (CircuitPlan line : plan.work().lines()) {
-      step = line(out, line, step);
+    for (LineDriver line : plan.work().drivers()) {
+      String name = plan.work().drivers().size() > 1 ? line.plan().circuit().name() + ". " : "";
+      step = line(out, line, name, step);
     }
     out.append("  ").append(step).append(". Last: plus of the supply");
     brief
@@ -100,29 +133,58 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
     }
   }
 
-  private static int line(StringBuilder out, CircuitPlan line, int first) {
+  private static int line(StringBuilder out, LineDriver line, String name, int first) {
     int step = first;
-    OneWirePixels circuit = (OneWirePixels) line.circuit();
-    out.append("  ")
-        .append(step++)
-        .append(". Data: pin ")
-        .append(circuit.dataPin())
-        .append(
-            " of the controller through 330 ohm to data-in of the first pixel; keep it short.\n");
-    String from = "the resistor";
-    for (Fixture fixture : line.fixtures()) {
+    for (String wire : line.wiring()) {
+      out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
+    }
+    String from = line.wiring().size() > 1 ? "the resistors" : "the resistor";
+    for (Fixture fixture : line.plan().fixtures()) {
       out.append("  ")
           .append(step++)
           .append(". ")
           .append(fixture.name())
           .append(" (")
           .append(fixture.describe())
-          .append("): data-in from ")
+          .append("): ")
+          .append(line.in())
+          .append(" from ")
           .append(from)
           .append(".\n");
-      from = "data-out of " + fixture.name();
+      runs(out, DataRun.of(fixture));
+      from = line.out() + " of " + fixture.name();
     }
     return step;
+  }
+
+  /** Order and turn of what a fixture is made of. */
+  private static void runs(StringBuilder out, List<DataRun> runs) {
+    for (DataRun run : runs.subList(0, Math.min(MOST_RUNS, runs.size()))) {
+      out.append("       ").append(run.what()).append(run.what().isEmpty() ? "" : ": ");
+      out.append(run.emitters() == 1 ? "1 pixel" : run.emitters() + " pixels");
+      out.append(", data enters at ").append(place(run.enters()));
+      if (run.emitters() > 1) {
+        out.append(run.way().endsWith("clockwise") ? ", runs " : ", sets out ")
+            .append(run.way())
+            .append(", leaves at ")
+            .append(place(run.leaves()));
+      }
+      out.append(".\n");
+    }
+    if (runs.size() > MOST_RUNS) {
+      out.append("       and ")
+          .append(runs.size() - MOST_RUNS)
+          .append(" more, as the emitter map of the layout lists them.\n");
+    }
+  }
+
+  private static String place(Position at) {
+    return phrase("x %s, y %s mm", tenths(at.xMm()), tenths(at.yMm()));
+  }
+
+  private static String tenths(double mm) {
+    BigDecimal rounded = BigDecimal.valueOf(mm).setScale(1, RoundingMode.HALF_UP);
+    return rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
   }
 
   private void current(StringBuilder out) {
@@ -131,7 +193,9 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         .append(Quantity.text(power.peakAmps(), "A"))
         .append(", mean ")
         .append(Quantity.text(power.meanAmps(), "A"))
-        .append(", all white ")
+        .append(", ")
+        .append(power.load().most().toLowerCase(Locale.ROOT))
+        .append(' ')
         .append(Quantity.text(power.worstAmps(), "A"))
         .append(".\n");
     power

@@ -76,27 +76,46 @@ public record ClipLevels(
     for (int position = 0; position < channels; position++) {
       asked[position] = plan.askedChannel(position);
     }
+    boolean takesOver = plan.whiteTakesOver();
     int[] wire = new int[cells.length * channels];
     for (int i = 0; i < cells.length; i++) {
-      for (int position = 0; cells[i] != DARK && position < channels; position++) {
-        wire[i * channels + position] = table.level(picture.value(cells[i], asked[position]));
+      if (cells[i] != DARK) {
+        int shared = takesOver ? table.level(shared(picture, cells[i])) : 0;
+        for (int position = 0; position < channels; position++) {
+          wire[i * channels + position] =
+              asked[position] == CircuitPlan.WHITE
+                  ? shared
+                  : table.level(picture.value(cells[i], asked[position])) - shared;
+        }
       }
     }
     return Levels.of(table.bits(), wire);
   }
 
+  /** What red, green and blue of a cell share; levels grow with asked values, so theirs do too. */
+  private static int shared(Picture picture, int cell) {
+    return Math.min(
+        picture.value(cell, 0), Math.min(picture.value(cell, 1), picture.value(cell, 2)));
+  }
+
   /**
    * How often each asked value is shown in a picture: what the sums under any table follow from.
+   * What white takes over counts for it and against the others, whose counts may be below zero.
    *
    * @return counts by position among the channels of an emitter, then by asked value
    */
   public int[][] histogram(Picture picture) {
     int[][] counts = new int[plan.channelsPerEmitter()][LevelTable.SIZE];
+    boolean takesOver = plan.whiteTakesOver();
     for (int position = 0; position < counts.length; position++) {
       int asked = plan.askedChannel(position);
+      boolean white = asked == CircuitPlan.WHITE;
       for (int cell : cells) {
-        if (cell != DARK) {
+        if (cell != DARK && !white) {
           counts[position][picture.value(cell, asked)]++;
+        }
+        if (cell != DARK && takesOver) {
+          counts[position][shared(picture, cell)] += white ? 1 : -1;
         }
       }
     }

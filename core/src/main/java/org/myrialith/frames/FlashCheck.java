@@ -2,7 +2,9 @@ package org.myrialith.frames;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
 
 /**
  * Whether a clip flashes so that it can bring on a seizure, judged by what its emitters give after
@@ -124,11 +126,16 @@ public record FlashCheck(double flashingShare) {
     private final ClipLevels clip;
     private final List<Turn> turns = new ArrayList<>();
     private final int channels;
+
+    /** Which of red, green, blue and white each channel is. */
+    private final int[] asked;
+
     private final double full;
 
     Row(ClipLevels clip) {
       this.clip = clip;
       this.channels = clip.plan().channelsPerEmitter();
+      this.asked = IntStream.range(0, channels).map(clip.plan()::askedChannel).toArray();
       this.full = clip.plan().fullLevel();
     }
 
@@ -193,9 +200,14 @@ public record FlashCheck(double flashingShare) {
       double share = turn.factor() / (double) Limiter.WHOLE / full;
       double[] rgb = new double[3];
       for (int position = 0; position < channels; position++) {
-        int asked = clip.plan().askedChannel(position);
-        if (asked < 3) {
-          rgb[asked] = levels.at(emitter * channels + position) * share;
+        double light = levels.at(emitter * channels + position) * share;
+        if (asked[position] < CircuitPlan.WHITE) {
+          rgb[asked[position]] += light;
+        } else {
+          // a white die is taken as bright as the three together
+          rgb[0] += light;
+          rgb[1] += light;
+          rgb[2] += light;
         }
       }
       return rgb;
@@ -253,9 +265,10 @@ public record FlashCheck(double flashingShare) {
           Math.abs(step) > RED_CHANGE
               ? (int) Math.signum(step)
               : saturated(to) == saturated(from) ? 0 : saturated(to) ? 1 : -1;
-      boolean large =
-          Math.abs(step) > RED_CHANGE || lit(from) && lit(to) && apart(from, to) > CHROMA_CHANGE;
-      if (way != 0 && way != direction && large && (saturated(from) || saturated(to))) {
+      if (way != 0
+          && way != direction
+          && (saturated(from) || saturated(to))
+          && large(step, from, to)) {
         direction = way;
         from = to;
         return true;
@@ -264,6 +277,10 @@ public record FlashCheck(double flashingShare) {
         from = to;
       }
       return false;
+    }
+
+    private static boolean large(double step, double[] from, double[] to) {
+      return Math.abs(step) > RED_CHANGE || lit(from) && lit(to) && apart(from, to) > CHROMA_CHANGE;
     }
 
     private static boolean lit(double[] rgb) {

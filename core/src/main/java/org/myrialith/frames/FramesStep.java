@@ -141,6 +141,9 @@ public record FramesStep(
 
   @Override
   public List<Reckoning> reckonings() {
+    if (show.clips().isEmpty()) {
+      return List.of();
+    }
     List<Reckoning.Given> lengths =
         show.clips().stream()
             .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))

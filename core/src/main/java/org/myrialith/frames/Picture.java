@@ -6,6 +6,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HexFormat;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
@@ -112,12 +113,22 @@ public final class Picture {
 
   /** Returns the mean colour as 0xRRGGBB, averaged channel by channel in asked values. */
   public int meanColour() {
-    long[] sum = new long[3];
-    for (int i = 0; i < rgb.length; i++) {
-      sum[i % 3] += rgb[i] & 0xff;
+    long red = 0;
+    long green = 0;
+    long blue = 0;
+    for (int i = 0; i < rgb.length; i += 3) {
+      red += rgb[i] & 0xff;
+      green += rgb[i + 1] & 0xff;
+      blue += rgb[i + 2] & 0xff;
     }
     long cells = rgb.length / 3;
-    return (int) (sum[0] / cells << 16 | sum[1] / cells << 8 | sum[2] / cells);
+    return (int) (red / cells << 16 | green / cells << 8 | blue / cells);
+  }
+
+  /** Returns the colours of all cells as 0xRRGGBB, row by row. */
+  public IntStream colours() {
+    return IntStream.range(0, columns * rows)
+        .map(cell -> value(cell, 0) << 16 | value(cell, 1) << 8 | value(cell, 2));
   }
 
   /** A cell of a picture. */

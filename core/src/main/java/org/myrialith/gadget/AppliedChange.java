@@ -1,9 +1,10 @@
 package org.myrialith.gadget;
 
 import java.util.Optional;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.CircuitPins;
+import org.myrialith.drive.CircuitStart;
 import org.myrialith.finding.Change;
-import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
@@ -30,8 +31,28 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
   }
 
   @Override
+  public Gadget controller(Change.UseController change) {
+    return Controller.of(change.controller())
+        .map(
+            to ->
+                gadget
+                    .with(gadget.brief().withController(to))
+                    .with(CircuitPins.fitted(gadget.circuits(), to)))
+        .orElse(gadget);
+  }
+
+  @Override
   public Gadget put(Change.PutInCircuit change) {
     return gadget.with(gadget.circuits().withAtEnd(change.fixture(), change.circuit()));
+  }
+
+  @Override
+  public Gadget drive(Change.DriveByItsOwn change) {
+    return gadget
+        .fixture(change.fixture())
+        .flatMap(f -> CircuitStart.fitting(gadget.layout().emitterOf(f).kind()))
+        .map(start -> gadget.with(start, change.fixture()))
+        .orElse(gadget);
   }
 
   @Override
@@ -44,13 +65,7 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
     return gadget
         .circuits()
         .circuit(change.circuit())
-        .filter(OneWirePixels.class::isInstance)
-        .map(OneWirePixels.class::cast)
-        .map(
-            line ->
-                gadget.with(
-                    line.withPixel(
-                        new PixelClass(change.milliamps(), line.pixel().idleMilliamps()))))
+        .map(circuit -> gadget.with(circuit.withChannelCurrent(change.milliamps())))
         .orElse(gadget);
   }
 }

@@ -29,12 +29,14 @@ final class EmittedLight {
 
   private static void light(byte[] rgb, int at, Levels levels, CircuitPlan circuit, int emitter) {
     int channels = circuit.channelsPerEmitter();
+    int[] light = new int[CircuitPlan.WHITE + 1];
     for (int position = 0; position < channels; position++) {
-      int asked = circuit.askedChannel(position);
-      if (asked < 3) {
-        int level = levels.at(emitter * channels + position);
-        rgb[at + asked] = (byte) LevelTable.screenValue(level, circuit.fullLevel());
-      }
+      light[circuit.askedChannel(position)] = levels.at(emitter * channels + position);
+    }
+    for (int asked = 0; asked < CircuitPlan.WHITE; asked++) {
+      // a white die is taken as bright as the three together
+      int level = Math.min(circuit.fullLevel(), light[asked] + light[CircuitPlan.WHITE]);
+      rgb[at + asked] = (byte) LevelTable.screenValue(level, circuit.fullLevel());
     }
   }
 }

@@ -13,6 +13,7 @@ import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Part;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
@@ -201,8 +202,8 @@ public record Gadget(
 
   /**
    * Returns the gadget with a fixture: in place of the one of the same identifier, else added and
-   * put at the end of the first circuit that can drive its emitters. Pictures of its clip are cut
-   * or filled up with dark cells when its size changed.
+   * put at the end of the first circuit that can drive its emitters, or of a new one when there is
+   * none. Pictures of its clip are cut or filled up with dark cells when its size changed.
    */
   public Gadget with(Fixture fixture) {
     boolean there = layout.fixture(fixture.id()).isPresent();
@@ -218,7 +219,18 @@ public record Gadget(
         programme.clips().stream()
             .map(c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c)
             .toList();
-    return new Gadget(brief, grown, driven, colour, power, new Programme(fitted));
+    Gadget placed = new Gadget(brief, grown, driven, colour, power, new Programme(fitted));
+    return there ? placed : placed.driving(fixture);
+  }
+
+  /** A fixture that no circuit took gets one of its own, when there is a way to drive it. */
+  private Gadget driving(Fixture fixture) {
+    if (circuits.of(fixture).isPresent() || circuits.circuits().size() >= Circuits.MOST) {
+      return this;
+    }
+    return CircuitStart.fitting(layout.emitterOf(fixture).kind())
+        .map(start -> with(start, fixture.id()))
+        .orElse(this);
   }
 
   private static Clip fitted(Clip clip, Fixture fixture) {
@@ -241,6 +253,18 @@ public record Gadget(
         colour,
         power,
         new Programme(clips().stream().filter(c -> !c.fixture().equals(id)).toList()));
+  }
+
+  /** Returns the gadget with a circuit to begin with; its identifier is {@code freeId("c")}. */
+  public Gadget with(CircuitStart start) {
+    return with(start.beside(circuits, brief.controller(), freeId("c")));
+  }
+
+  /** Returns the gadget with a circuit to begin with, and a fixture moved to it. */
+  public Gadget with(CircuitStart start, String fixture) {
+    String id = freeId("c");
+    Gadget grown = with(start);
+    return grown.with(grown.circuits.withAtEnd(fixture, id));
   }
 
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */

@@ -74,7 +74,8 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.POWER, new Lazy<>(this::power));
-    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(List.of(table()))));
+    steps.put(
+        Step.COLOUR, new Lazy<>(() -> new ColourStep(List.of(table()), wiring().emitters() > 0)));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware())));
     this.findings = new Lazy<>(this::workFindings);
@@ -274,7 +275,7 @@ public final class GadgetPlan {
       List<Fixture> resting =
           gadget.fixtures().stream().filter(f -> !wiring().first(f).wired()).toList();
       WiringText wiringText = new WiringText(gadget.brief(), firmware().get(), power(), resting);
-      files.putAll(firmware().get().files(wiringText.text()));
+      files.putAll(firmware().get().files(gadget.title(), wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));
     }
     return files;

@@ -18,8 +18,8 @@ import org.myrialith.finding.Source;
  * @param leads wires along the data
  */
 record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
-  /** Numbers about single fixtures stop here; the drawing and the map have the rest. */
-  static final int MOST_TOLD = 12;
+  /** What numbers about wires between fixtures are listed under. */
+  private static final String LEADS = "Leads";
 
   static Reckoning length(
       String key, String name, double mm, String formula, Reckoning.Given... given) {
@@ -32,9 +32,12 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     numbers.add(emitters());
     numbers.add(channels());
     size(numbers);
-    plan.fixtures().stream().limit(MOST_TOLD).forEach(f -> numbers.addAll(f.shape().numbers(f)));
     strips(numbers);
     wires(numbers);
+    for (Fixture fixture : plan.fixtures()) {
+      fixture.shape().numbers(fixture).forEach(n -> numbers.add(n.about(fixture.name())));
+    }
+    betweenFixtures(numbers);
     return List.copyOf(numbers);
   }
 
@@ -114,21 +117,24 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
               given("straight in all", sum, "mm"),
               given("slack", layout.site().slackPercent(), "%")));
     }
+  }
+
+  private void betweenFixtures(List<Reckoning> numbers) {
     leads.stream()
         .filter(l -> l.from().fixture() != l.to().fixture())
-        .limit(MOST_TOLD)
         .forEach(
             l ->
                 numbers.add(
                     length(
-                        "lead-" + plan.fixtureOf(l.to()).id(),
-                        phrase(
-                            "Lead %s to %s",
-                            plan.fixtureOf(l.from()).name(), plan.fixtureOf(l.to()).name()),
-                        layout.site().leadMm(l.straightMm()),
-                        "straight way × (1 + slack)",
-                        given("straight way", l.straightMm(), "mm"),
-                        given("slack", layout.site().slackPercent(), "%"))));
+                            "lead-" + plan.fixtureOf(l.to()).id(),
+                            phrase(
+                                "Lead %s to %s",
+                                plan.fixtureOf(l.from()).name(), plan.fixtureOf(l.to()).name()),
+                            layout.site().leadMm(l.straightMm()),
+                            "straight way × (1 + slack)",
+                            given("straight way", l.straightMm(), "mm"),
+                            given("slack", layout.site().slackPercent(), "%"))
+                        .about(LEADS)));
   }
 
   private void strips(List<Reckoning> numbers) {

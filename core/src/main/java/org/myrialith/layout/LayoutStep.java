@@ -58,6 +58,6 @@ public record LayoutStep(Layout layout, LayoutPlan plan, List<List<Emitter>> lin
 
   @Override
   public List<Reckoning> reckonings() {
-    return new LayoutNumbers(layout, plan, leads()).all();
+    return plan.emitters().isEmpty() ? List.of() : new LayoutNumbers(layout, plan, leads()).all();
   }
 }

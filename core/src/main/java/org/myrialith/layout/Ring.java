@@ -190,6 +190,11 @@ public record Ring(
         at.row());
   }
 
+  @Override
+  public String part(int index) {
+    return circles.size() == 1 ? "" : "circle " + (at(index).row() + 1);
+  }
+
   /**
    * The column whose angle is nearest; columns stand where the emitters of the fullest circle do.
    */

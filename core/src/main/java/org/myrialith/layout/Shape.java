@@ -61,6 +61,16 @@ public sealed interface Shape
     return "";
   }
 
+  /**
+   * Returns what a builder calls a stretch of the chain, such as "layer 2".
+   *
+   * @param first emitter of it
+   * @param number from 0, in the shape's own order
+   */
+  default String stretch(Placement first, int number) {
+    return first.part().isEmpty() ? "piece " + (number + 1) : first.part();
+  }
+
   /** Returns the least distance of neighbours (mm), above 0. */
   double spacingMm();
 

@@ -230,9 +230,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   @Override
   public List<Reckoning> numbers(Fixture fixture) {
     List<Reckoning> numbers = new ArrayList<>(List.of(cutLength(fixture)));
-    for (int i = 0;
-        pieces.size() > 1 && i < Math.min(pieces.size(), LayoutNumbers.MOST_TOLD);
-        i++) {
+    for (int i = 0; pieces.size() > 1 && i < pieces.size(); i++) {
       Piece piece = pieces.get(i);
       numbers.add(
           LayoutNumbers.length(
@@ -279,6 +277,11 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                     "Length of the path of " + fixture.name(),
                     pathMm(),
                     "sum of the legs")));
+  }
+
+  @Override
+  public String stretch(Placement first, int number) {
+    return "piece " + (number + 1) + (pieces.get(number).turned() ? ", turned round" : "");
   }
 
   @Override

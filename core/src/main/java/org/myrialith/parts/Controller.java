@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * A class of controller: what it has and what it needs.
@@ -30,12 +31,20 @@ public enum Controller {
       512,
       8192,
       List.of("B0", "B1", "B2", "B3", "B4"),
-      Map.of("B5", "reset"));
+      Map.of("B5", "reset")),
+  /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
+  AVR8_256K(
+      "8bit-256k",
+      "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
+      8192,
+      262144,
+      pinsOf("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
+      Map.of());
 
-  /** Clock of both classes (Hz). */
+  /** Clock of all classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
 
-  /** Highest supply of both classes (V). */
+  /** Highest supply of all classes (V). */
   public static final double MOST_VOLTS = 5.5;
 
   private final String key;
@@ -58,6 +67,16 @@ public enum Controller {
     this.flashBytes = flashBytes;
     this.pins = pins;
     this.takenPins = takenPins;
+  }
+
+  /** Whole ports, each to its highest bit. */
+  private static List<String> pinsOf(String... last) {
+    return Arrays.stream(last)
+        .flatMap(
+            pin ->
+                IntStream.rangeClosed(0, pin.charAt(1) - '0')
+                    .mapToObj(bit -> pin.charAt(0) + "" + bit))
+        .toList();
   }
 
   /** Returns the controller class of that key. */

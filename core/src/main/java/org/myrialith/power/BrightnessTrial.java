@@ -91,7 +91,7 @@ final class BrightnessTrial {
       int[] counts = new int[histogram.length];
       int different = 0;
       for (int value = 0; value < histogram.length; value++) {
-        if (histogram[value] > 0) {
+        if (histogram[value] != 0) {
           values[different] = value;
           counts[different++] = histogram[value];
         }

@@ -1,5 +1,6 @@
 package org.myrialith.power;
 
+import java.util.Arrays;
 import java.util.List;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
@@ -29,6 +30,13 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return plans().stream().mapToInt(CircuitPlan::litEmitters).sum();
   }
 
+  /** Returns in words what draws most: white, unless a white die takes over from the others. */
+  public String most() {
+    return plans().stream().anyMatch(CircuitPlan::whiteTakesOver)
+        ? "Everything at its most"
+        : "All white";
+  }
+
   /** Returns the current of a dark gadget (A). */
   public double darkAmps() {
     return plans().stream().mapToDouble(CircuitPlan::darkAmps).sum() + controllerMilliamps * MILLI;
@@ -44,7 +52,8 @@ public record Load(Wiring wiring, double controllerMilliamps) {
   }
 
   /**
-   * Returns the current (A) with every channel that may light at one share of its full level.
+   * Returns the current (A) with every emitter that may light at its most, as many channels as can
+   * be full at once at one share of their full level.
    *
    * @param level of 255
    */
@@ -52,8 +61,11 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     double amps = darkAmps();
     for (CircuitPlan plan : plans()) {
       long[] sums = new long[plan.channelsPerEmitter()];
-      java.util.Arrays.fill(
-          sums, (long) plan.litEmitters() * Math.round(level / 255.0 * plan.fullLevel()));
+      Arrays.fill(
+          sums,
+          0,
+          plan.fullChannels(),
+          (long) plan.litEmitters() * Math.round(level / 255.0 * plan.fullLevel()));
       amps += plan.litAmps(sums);
     }
     return amps;

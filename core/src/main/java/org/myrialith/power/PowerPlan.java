@@ -81,7 +81,10 @@ public record PowerPlan(
 
   @Override
   public String headline() {
-    return Quantity.text(peakAmps(), "A") + " peak";
+    if (load.emitters() == 0) {
+      return "no load yet";
+    }
+    return Quantity.text(peakAmps(), "A") + (show.count() == 0 ? " dark" : " peak");
   }
 
   /** Returns the current that may be planned with (A): rating less margin. */
@@ -165,10 +168,10 @@ public record PowerPlan(
     given.addAll(circuitsGiven());
     return new Reckoning(
         "worst-case",
-        "All white, under the brightness limit",
+        load.most() + ", under the brightness limit",
         worstAmps(),
         "A",
-        "lit pixels × 3 × channel current × white level ÷ 255 + pixels × idle + controller",
+        "lit pixels × channels full at once × channel current × white level ÷ 255 + pixels × idle + controller",
         given,
         Source.COMMON_PRACTICE);
   }
@@ -178,6 +181,7 @@ public record PowerPlan(
     boolean several = load.wiring().plans().size() > 1;
     for (CircuitPlan plan : load.wiring().plans()) {
       String of = several ? " of " + plan.circuit().name() : "";
+      given.add(given("channels full at once" + of, plan.fullChannels(), ""));
       given.add(given("channel current" + of, plan.channelMilliamps() / 1000, "A"));
       given.add(given("pixels" + of, plan.emitters(), ""));
       given.add(given("dark" + of, plan.darkAmps(), "A"));
@@ -188,7 +192,10 @@ public record PowerPlan(
 
   private Reckoning peak() {
     long at = peakMoment();
-    return current("peak", at < 0 ? "Peak" : "Peak, at moment " + (at + 1), course.peakSent());
+    return current(
+        "peak",
+        at < 0 ? "Dark, as nothing plays" : "Peak, at moment " + (at + 1),
+        course.peakSent());
   }
 
   /**
@@ -255,7 +262,13 @@ public record PowerPlan(
 
   @Override
   public List<Reckoning> reckonings() {
-    List<Reckoning> numbers = new ArrayList<>(List.of(worst(), peak(), mean()));
+    List<Reckoning> numbers = new ArrayList<>();
+    if (load.emitters() > 0) {
+      numbers.addAll(List.of(worst(), peak()));
+    }
+    if (show.count() > 0 && load.emitters() > 0) {
+      numbers.add(mean());
+    }
     supply.ifPresent(given -> numbers.add(budget(given)));
     limiter().ifPresent(limiter -> numbers.add(limit(limiter)));
     return List.copyOf(numbers);
@@ -288,8 +301,8 @@ public record PowerPlan(
                   "no-supply",
                   Verdict.OPEN,
                   phrase(
-                      "All white draws %s. No supply is named yet.",
-                      Quantity.text(worstAmps(), "A")))
+                      "%s draws %s. No supply is named yet.",
+                      load.most(), Quantity.text(worstAmps(), "A")))
               .advising("Name the supply.")
               .restingOn(worst())
               .mendedBy(supplyRemedies(worstAmps())));
@@ -364,7 +377,8 @@ public record PowerPlan(
   private Finding worstFinding() {
     boolean limited = settings.basis() == PlanningBasis.THESE_FRAMES;
     Verdict verdict = limited ? judge(load.darkAmps()) : judge(worstAmps());
-    String says = phrase("All white would draw %s. %s", Quantity.text(worstAmps(), "A"), gives());
+    String says =
+        phrase("%s would draw %s. %s", load.most(), Quantity.text(worstAmps(), "A"), gives());
     if (limited && judge(worstAmps()) != Verdict.HOLDS) {
       says +=
           verdict == Verdict.HOLDS

@@ -19,28 +19,30 @@ static uint16_t frame_of(uint8_t clip) {
   return (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
 }
 
+#ifdef THREES /* three channels a pixel everywhere: written out, as it is the most common and the fastest */
+
 #if PACKING == PACKED_RAW
 
 /* raw: three levels a pixel */
-static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
   while (pixels--) {
-    *to++ = READ_BYTE(from++);
-    *to++ = READ_BYTE(from++);
-    *to++ = READ_BYTE(from++);
+    *to++ = READ_DATA(from++);
+    *to++ = READ_DATA(from++);
+    *to++ = READ_DATA(from++);
   }
 }
 
 #elif PACKING == PACKED_PALETTE
 
 /* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
-static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
   uint8_t left = 0;
   uint8_t byte = 0;
   while (pixels--) {
     const uint8_t *colour = palette;
     uint8_t index;
     if (left == 0) {
-      byte = READ_BYTE(from++);
+      byte = READ_DATA(from++);
       left = 8u / INDEX_BITS;
     }
     left--;
@@ -58,12 +60,12 @@ static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
 #else
 
 /* runs: count, then the three levels that so many pixels share */
-static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
   while (pixels) {
-    uint8_t run = READ_BYTE(from++);
-    uint8_t one = READ_BYTE(from++);
-    uint8_t two = READ_BYTE(from++);
-    uint8_t three = READ_BYTE(from++);
+    uint8_t run = READ_DATA(from++);
+    uint8_t one = READ_DATA(from++);
+    uint8_t two = READ_DATA(from++);
+    uint8_t three = READ_DATA(from++);
     pixels = (uint16_t)(pixels - run);
     while (run--) {
       *to++ = one;
@@ -75,9 +77,77 @@ static void unpack(const uint8_t *from, uint8_t *to, uint16_t pixels) {
 
 #endif
 
+#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels)
+
+#else
+
+#ifdef CHANNELS
+#define CLIP_CHANNELS(clip) CHANNELS
+#else
+#define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
+#endif
+
+#if PACKING == PACKED_RAW
+
+/* raw: as many levels a pixel as it has channels */
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+  while (pixels--) {
+    uint8_t left = channels;
+    while (left--) {
+      *to++ = READ_DATA(from++);
+    }
+  }
+}
+
+#elif PACKING == PACKED_PALETTE
+
+/* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+  uint8_t free = 0;
+  uint8_t byte = 0;
+  while (pixels--) {
+    const uint8_t *colour = palette;
+    uint8_t left = channels;
+    if (free == 0) {
+      byte = READ_DATA(from++);
+      free = 8u / INDEX_BITS;
+    }
+    free--;
+    colour += (uint16_t)((uint16_t)(byte >> (8u - INDEX_BITS)) * PALETTE_WIDTH);
+    byte = (uint8_t)(byte << INDEX_BITS);
+    while (left--) {
+      *to++ = READ_BYTE(colour++);
+    }
+  }
+}
+
+#else
+
+/* runs: count, then the levels that so many pixels share */
+static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+  while (pixels) {
+    uint8_t run = READ_DATA(from++);
+    pixels = (uint16_t)(pixels - run);
+    while (run--) {
+      uint8_t left = channels;
+      data_at_t level = from;
+      while (left--) {
+        *to++ = READ_DATA(level++);
+      }
+    }
+    from += channels;
+  }
+}
+
+#endif
+
+#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels, CLIP_CHANNELS(clip))
+
+#endif
+
 static void compose(uint8_t clip) {
-  unpack(frame_data + READ_OFFSET(&frame_offset[frame_of(clip)]), chain + READ_WORD(&clip_first_byte[clip]),
-         READ_WORD(&clip_pixels[clip]));
+  UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
+         READ_WORD(&clip_pixels[clip]), clip);
 }
 
 #ifdef LIMIT_SUM

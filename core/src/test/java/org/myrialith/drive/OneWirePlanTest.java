@@ -18,11 +18,14 @@ import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClasses;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 
 /** Times of the 800 kHz class (common practice): 1.25 µs a bit, 24 bits 30 µs. */
 class OneWirePlanTest {
+  private static final Brief BRIEF = new Brief("Trial", "", Controller.AVR8_32K, Optional.empty());
+
   private static Fixture strip(String id, int pixels) {
     return Fixture.of(
         id, "Strip " + id, new Strip(pixels, 60, List.of(new Point(0, 0), new Point(1, 0))));
@@ -139,15 +142,45 @@ class OneWirePlanTest {
   }
 
   @Test
-  void allSixOrdersAreDifferentAndWhole() {
-    assertThat(ColourOrder.values()).hasSize(6);
+  void allOrdersAreDifferentAndCalledByWhatTheySend() {
+    // 3! without white, and each of them with white first or last
+    assertThat(ColourOrder.values()).hasSize(18);
     for (ColourOrder order : ColourOrder.values()) {
       String name = "";
-      for (int position = 0; position < 3; position++) {
-        name += "RGB".charAt(order.channelAt(position));
+      for (int position = 0; position < order.channels(); position++) {
+        name += "RGBW".charAt(order.channelAt(position));
       }
       assertThat(name).isEqualTo(order.name());
     }
+    assertThat(ColourOrder.withoutWhite()).hasSize(6);
+  }
+
+  /** 30 pixels of 32 bits, 1.25 µs each; the older class takes twice as long. */
+  @Test
+  void pixelsWithWhiteHaveFourBytesAndOlderOnesTakeTwiceAsLong() {
+    OneWirePixels line =
+        OneWirePixels.usual("c1", List.of("f1")).inOrder(ColourOrder.GRBW).withWhite(WhiteUse.DARK);
+    OneWirePlan plan = line.plan(List.of(strip("f1", 30)), BRIEF);
+    assertThat(plan.dataSeconds()).isCloseTo(1.2e-3, within(1e-12));
+    assertThat(plan.bufferBytes()).isEqualTo(120);
+    assertThat(plan.fullChannels()).isEqualTo(3);
+    assertThat(line.atRate(BitRate.KHZ_400).plan(List.of(strip("f1", 30)), BRIEF).dataSeconds())
+        .isCloseTo(2.4e-3, within(1e-12));
+    assertThat(line.drives(EmitterKind.ONE_WIRE_RGBW)).isTrue();
+    assertThat(line.drives(EmitterKind.ONE_WIRE_RGB)).isFalse();
+  }
+
+  /** White takes over: yellow, two full channels of 20 mA, draws most; white is one channel. */
+  @Test
+  void whereWhiteTakesOverTwoColoursDrawMost() {
+    OneWirePlan plan =
+        OneWirePixels.usual("c1", List.of("f1"))
+            .inOrder(ColourOrder.GRBW)
+            .plan(List.of(strip("f1", 10)), BRIEF);
+    assertThat(plan.fullChannels()).isEqualTo(2);
+    // green, red, blue, white of ten yellow pixels
+    assertThat(plan.litAmps(new long[] {2550, 2550, 0, 0})).isCloseTo(0.4, within(1e-9));
+    assertThat(plan.litAmps(new long[] {0, 0, 0, 2550})).isCloseTo(0.2, within(1e-9));
   }
 
   @Test

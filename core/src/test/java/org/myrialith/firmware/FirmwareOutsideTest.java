@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,10 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.BitRate;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ClockedClass;
+import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Show;
 import org.myrialith.gadget.GadgetPlan;
@@ -55,7 +59,9 @@ class FirmwareOutsideTest {
     try {
       Path folder = Files.createTempDirectory(folders, name);
       for (Map.Entry<String, byte[]> file : plan.firmwareFiles().entrySet()) {
-        Files.write(folder.resolve(file.getKey()), file.getValue());
+        Path path = folder.resolve(file.getKey());
+        Files.createDirectories(path.getParent());
+        Files.write(path, file.getValue());
       }
       return folder;
     } catch (IOException e) {
@@ -68,7 +74,28 @@ class FirmwareOutsideTest {
   }
 
   private static List<String> pins(GadgetPlan plan) {
-    return lines(plan).stream().map(p -> ((OneWirePixels) p.circuit()).dataPin()).toList();
+    return lines(plan).stream().flatMap(p -> p.circuit().pins().stream()).toList();
+  }
+
+  private static int field(ClockedPixels line) {
+    return line.sort() == ClockedClass.FRAME_STARTED ? line.brightnessField() : 0;
+  }
+
+  /** Frames of a line, read from wires of those names in the order of the circuit's pins. */
+  private static List<EdgeDecoder.Burst> read(Path dump, CircuitPlan line, List<String> wires)
+      throws IOException {
+    if (line.circuit() instanceof ClockedPixels clocked) {
+      return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
+    }
+    boolean fast = ((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800;
+    return fast
+        ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 812.5, 1250)
+        : EdgeDecoder.oneWire(dump, wires.get(0), 500, 1187.5, 2500);
+  }
+
+  private static List<EdgeDecoder.Burst> read(SimulatedController played, CircuitPlan line)
+      throws IOException {
+    return read(played.dump(), line, line.circuit().pins());
   }
 
   /** What each line sends in each moment. */
@@ -95,8 +122,8 @@ class FirmwareOutsideTest {
             plan.show().lengthMillis() + 120);
     List<List<Levels>> expected = sent(plan);
     assertThat(played.stackBytes()).isBetween(2, FirmwarePlan.STACK_BYTES);
-    for (int n = 0; n < played.lines().size(); n++) {
-      List<EdgeDecoder.Burst> bursts = played.lines().get(n);
+    for (int n = 0; n < lines(plan).size(); n++) {
+      List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(n));
       List<Levels> levels = bursts.stream().map(EdgeDecoder.Burst::levels).toList();
       assertThat(levels.size()).isGreaterThan(expected.size());
       assertThat(levels.subList(0, expected.size())).isEqualTo(ofLine(expected, n));
@@ -104,6 +131,78 @@ class FirmwareOutsideTest {
           .as("the show starts again")
           .isEqualTo(expected.get(0).get(n));
       holdTheTimes(plan, bursts);
+      double data = lines(plan).get(n).dataSeconds() * 1e9;
+      assertThat((double) (bursts.get(0).endNanos() - bursts.get(0).startNanos()))
+          .as("time of the data, but for the last bit")
+          .isBetween(data - 4000, data + 4000);
+    }
+  }
+
+  /** The same player under a main that is not ours, with timers set up otherwise. */
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void theSketchPlaysTheSameShow(GadgetPlan plan) throws IOException {
+    Path folder = export(plan, "sketch");
+    // a stretch of the show is enough: the player is the same
+    int moments = Math.min(6, plan.show().moments().size());
+    long millis = plan.show().moments().get(moments - 1).startMillis() + 60;
+    SimulatedController played = SimulatedController.sketch(folder, "show", pins(plan), millis);
+    List<List<Levels>> expected = sent(plan);
+    for (int n = 0; n < lines(plan).size(); n++) {
+      List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(n));
+      assertThat(bursts).hasSizeGreaterThanOrEqualTo(moments);
+      assertThat(bursts.subList(0, moments).stream().map(EdgeDecoder.Burst::levels))
+          .isEqualTo(ofLine(expected, n).subList(0, moments));
+      for (int m = 1; m < moments; m++) {
+        double held = (bursts.get(m).startNanos() - bursts.get(0).startNanos()) / 1e6;
+        assertThat(held)
+            .as("start of moment %d", m + 1)
+            .isCloseTo(plan.show().moments().get(m).startMillis(), within(0.3));
+      }
+    }
+  }
+
+  /** One channel after the other, line after line in the order of the wire, then again. */
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void theBringUpWalksThroughEveryChannel(GadgetPlan plan) throws IOException {
+    Path folder = export(plan, "bringup");
+    int channels = plan.wiring().channels();
+    int steps = Math.min(channels + 1, 120);
+    int milli =
+        (int)
+                Math.ceil(
+                    plan.wiring().plans().stream().mapToDouble(CircuitPlan::frameSeconds).sum()
+                        * 1000)
+            + 2;
+    for (String file : List.of("bringup.c", "bringup/bringup.c")) {
+      Path source = folder.resolve(file);
+      String text = Files.readString(source);
+      String faster = text.replace("#define STEP_MS 250u", "#define STEP_MS " + milli + "u");
+      assertThat(faster).isNotEqualTo(text);
+      Files.writeString(source, faster);
+    }
+    long millis = (long) (steps + 2) * milli;
+    holdTheWalk(plan, SimulatedController.bringUp(folder, pins(plan), millis), steps);
+    holdTheWalk(plan, SimulatedController.sketch(folder, "bringup", pins(plan), millis), steps);
+  }
+
+  private static void holdTheWalk(GadgetPlan plan, SimulatedController played, int steps)
+      throws IOException {
+    int first = 0;
+    for (CircuitPlan line : lines(plan)) {
+      List<EdgeDecoder.Burst> bursts = read(played, line);
+      for (int step = 0; step < steps; step++) {
+        byte[] one = new byte[line.channels()];
+        int lit = step % plan.wiring().channels() - first;
+        if (lit >= 0 && lit < one.length) {
+          one[lit] = 48;
+        }
+        assertThat(bursts.get(step).levels())
+            .as("%s, step %d", line.circuit().name(), step)
+            .isEqualTo(Levels.of(one));
+      }
+      first += line.channels();
     }
   }
 
@@ -142,7 +241,7 @@ class FirmwareOutsideTest {
     double longest = steps.stream().mapToDouble(Double::doubleValue).max().orElse(0);
     SimulatedController played =
         SimulatedController.play(folder, pins(plan), (long) ((length + 2 * longest) * 1000) + 30);
-    List<EdgeDecoder.Burst> bursts = played.lines().get(0);
+    List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(0));
     StringBuilder report = new StringBuilder();
     for (int m = 0; m < steps.size(); m++) {
       double took = (bursts.get(m + 1).startNanos() - bursts.get(m).startNanos()) * 1e-9;
@@ -165,15 +264,31 @@ class FirmwareOutsideTest {
   void theWaveformFileDecodesToTheFirstMoments(GadgetPlan plan) throws IOException {
     Path folder = export(plan, "wave");
     List<List<Levels>> expected = sent(plan);
-    Map<String, List<EdgeDecoder.Burst>> edges = EdgeDecoder.decode(folder.resolve("waveform.vcd"));
     for (int n = 0; n < lines(plan).size(); n++) {
-      String wire = lines(plan).size() == 1 ? "DATA" : "DATA" + (n + 1);
-      List<Levels> decoded = DataLineDecoder.decode(folder, "waveform.vcd", wire);
-      assertThat(decoded)
-          .hasSizeBetween(1, 4)
-          .isEqualTo(ofLine(expected, n).subList(0, decoded.size()));
+      CircuitPlan line = lines(plan).get(n);
+      String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
+      List<String> wires =
+          line.circuit().pins().size() == 1
+              ? List.of("DATA" + number)
+              : List.of("DATA" + number, "CLOCK" + number);
+      List<Levels> levels = ofLine(expected, n);
       // the tests' own decoder reads the same
-      assertThat(edges.get(wire).stream().map(EdgeDecoder.Burst::levels)).isEqualTo(decoded);
+      List<Levels> edges =
+          read(folder.resolve("waveform.vcd"), line, wires).stream()
+              .map(EdgeDecoder.Burst::levels)
+              .toList();
+      assertThat(edges).hasSizeBetween(1, 4).isEqualTo(levels.subList(0, edges.size()));
+      if (line.circuit() instanceof ClockedPixels clocked) {
+        byte[] bytes = DataLineDecoder.clocked(folder, "waveform.vcd", wires.get(0), wires.get(1));
+        int each = bytes.length / edges.size();
+        assertThat(bytes.length % edges.size()).isZero();
+        for (int f = 0; f < edges.size(); f++) {
+          byte[] frame = Arrays.copyOfRange(bytes, f * each, (f + 1) * each);
+          assertThat(Levels.of(EdgeDecoder.levels(frame, field(clocked)))).isEqualTo(levels.get(f));
+        }
+      } else if (((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800) {
+        assertThat(DataLineDecoder.decode(folder, "waveform.vcd", wires.get(0))).isEqualTo(edges);
+      }
     }
   }
 
@@ -232,9 +347,9 @@ class FirmwareOutsideTest {
         "-pedantic",
         "-c",
         "player.c",
-        "-o",
-        "player.o");
+        "bringup.c");
     assertThat(folder.resolve("player.o")).isNotEmptyFile();
+    assertThat(folder.resolve("bringup.o")).isNotEmptyFile();
   }
 
   @ParameterizedTest

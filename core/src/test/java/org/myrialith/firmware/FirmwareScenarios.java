@@ -7,9 +7,13 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
+import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.BitRate;
+import org.myrialith.drive.ClockedClass;
+import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
@@ -21,6 +25,7 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
@@ -40,12 +45,25 @@ final class FirmwareScenarios {
     return Stream.of(
         Named.of("lantern, by palette", GadgetPlan.of(DemoGadgets.tideLantern())),
         Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
+        Named.of("post, three classes", GadgetPlan.of(DemoGadgets.mooringPost())),
         Named.of("noise, raw, with limiter", GadgetPlan.of(noise())),
         Named.of("bars, by runs, turned panel", GadgetPlan.of(bars())),
         Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())),
         Named.of("two lines of other currents, limited", GadgetPlan.of(twoLines())),
         Named.of("small core, limited, by runs", GadgetPlan.of(limitedSmall())),
-        Named.of("long chain, limited", GadgetPlan.of(longLimited())));
+        Named.of("long chain, limited", GadgetPlan.of(longLimited())),
+        Named.of("white takes over, raw, limited", GadgetPlan.of(white(true))),
+        Named.of("white by palette", GadgetPlan.of(white(false))),
+        Named.of("ring of clocked pixels, by runs", GadgetPlan.of(clockedRing())),
+        Named.of("clocked pixels, small core", GadgetPlan.of(clockedSmall())),
+        Named.of("clocked pixels shown by a pause", GadgetPlan.of(paused())),
+        Named.of("lantern, large core", GadgetPlan.of(on(DemoGadgets.tideLantern()))),
+        Named.of("frames beyond 64 KB, large core", GadgetPlan.of(beyond(false))),
+        Named.of("white beyond 32 KB, large core", GadgetPlan.of(beyond(true))),
+        Named.of("limited, large core", GadgetPlan.of(on(twoLines()))),
+        Named.of("three sorts, limited, large core", GadgetPlan.of(on(threeSorts(true)))),
+        Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
+        Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))));
   }
 
   /** Random colours: nothing packs, and the second school's limiter has work to do. */
@@ -188,6 +206,136 @@ final class FirmwareScenarios {
         new ColourSettings(new Transfer.PowerLaw(1), 100),
         new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
         List.of(new Clip("k1", "Long", "f1", frames)));
+  }
+
+  private static Fixture of(Fixture fixture, String emitter) {
+    return fixture.with(fixture.mount().withEmitter(emitter));
+  }
+
+  private static List<Frame> frames(Random random, int pixels, int colours, int count) {
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < count; f++) {
+      byte[] rgb = new byte[pixels * 3];
+      for (int p = 0; p < pixels; p++) {
+        new Random(random.nextInt(colours)).nextBytes(WIDE);
+        System.arraycopy(WIDE, 0, rgb, 3 * p, 3);
+      }
+      frames.add(new Frame(Picture.of(pixels, 1, rgb), 20 + 5 * f));
+    }
+    return frames;
+  }
+
+  private static final byte[] WIDE = new byte[3];
+
+  static Gadget white(boolean limited) {
+    Random random = new Random(31);
+    return Gadgets.of(
+        "White",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 0.5)),
+        List.of(of(strip("f1", 37), "one-wire-rgbw")),
+        List.of(OneWirePixels.usual("c1", List.of("f1")).inOrder(ColourOrder.GRBW)),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        limited ? new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20) : PowerSettings.USUAL,
+        List.of(new Clip("k1", "White", "f1", frames(random, 37, limited ? 500 : 9, 5))));
+  }
+
+  /** The same on the large controller. */
+  private static Gadget on(Gadget gadget) {
+    return gadget.with(
+        new Brief(gadget.title(), "", Controller.AVR8_256K, gadget.brief().supply()));
+  }
+
+  /** Noise that fills more flash than a short pointer reaches. */
+  static Gadget beyond(boolean white) {
+    Random random = new Random(12);
+    int pixels = white ? 300 : 600;
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 40; f++) {
+      frames.add(frame(random, pixels, 256, 40));
+    }
+    OneWirePixels line = OneWirePixels.usual("c1", List.of("f1")).onPin("F3");
+    return Gadgets.of(
+        "Beyond",
+        "",
+        Controller.AVR8_256K,
+        Optional.empty(),
+        List.of(of(strip("f1", pixels), white ? "one-wire-rgbw" : "one-wire-rgb")),
+        List.of(white ? line.inOrder(ColourOrder.RGBW) : line),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Noise", "f1", frames)));
+  }
+
+  static Gadget clockedRing() {
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 70; f++) {
+      byte[] rgb = new byte[48];
+      for (int p = 0; p < 16; p++) {
+        rgb[3 * p] = (byte) (f * 3 + 1);
+        rgb[3 * p + 1] = (byte) (p < 8 ? f : 255 - f);
+        rgb[3 * p + 2] = (byte) (p < 8 ? 2 * f : 7);
+      }
+      frames.add(new Frame(Picture.of(16, 1, rgb), 15));
+    }
+    return Gadgets.of(
+        "Ring",
+        "",
+        Controller.AVR8_32K,
+        Optional.empty(),
+        List.of(
+            of(
+                Fixture.of("f1", "Ring", new Ring(List.of(new Ring.Circle(16, 30)), 0, 360, true)),
+                "clocked-rgb")),
+        List.of(ClockedPixels.usual("c1", List.of("f1")).onPins("C3", "D7").withField(9)),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Ring", "f1", frames)));
+  }
+
+  static Gadget clockedSmall() {
+    Random random = new Random(5);
+    return Gadgets.of(
+        "Small ring",
+        "",
+        Controller.AVR8_8K,
+        Optional.of(new Supply("port", 5, 1)),
+        List.of(of(strip("f1", 33), "clocked-rgb")),
+        List.of(ClockedPixels.usual("c1", List.of("f1")).onPins("B0", "B1")),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Ring", "f1", frames(random, 33, 3, 4))));
+  }
+
+  private static Gadget paused() {
+    Gadget small = clockedSmall();
+    ClockedPixels line = (ClockedPixels) small.circuits().circuits().get(0);
+    return small.with(line.of(ClockedClass.PAUSE_LATCHED));
+  }
+
+  /** RGB of the slow class, RGBW, and clocked pixels, with clips of other times. */
+  static Gadget threeSorts(boolean limited) {
+    Random random = new Random(77);
+    return Gadgets.of(
+        "Three sorts",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 1.2)),
+        List.of(
+            strip("f1", 20),
+            of(strip("f2", 13), "one-wire-rgbw"),
+            of(strip("f3", 40), "clocked-rgb")),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1")).onPin("D1").atRate(BitRate.KHZ_400),
+            OneWirePixels.usual("c2", List.of("f2")).onPin("B2").inOrder(ColourOrder.WRGB),
+            ClockedPixels.usual("c3", List.of("f3")).onPins("C0", "C1")),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        limited ? new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20) : PowerSettings.USUAL,
+        List.of(
+            new Clip("k1", "One", "f1", frames(random, 20, limited ? 400 : 5, 4)),
+            new Clip("k2", "Two", "f2", frames(random, 13, limited ? 400 : 5, 3)),
+            new Clip("k3", "Three", "f3", frames(random, 40, limited ? 400 : 5, 5))));
   }
 
   private static Gadget twoColours() {

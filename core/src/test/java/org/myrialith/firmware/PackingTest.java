@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import org.instancio.junit.Given;
 import org.instancio.junit.InstancioExtension;
@@ -16,25 +15,26 @@ import org.myrialith.tool.Chance;
 
 @ExtendWith(InstancioExtension.class)
 class PackingTest {
-  private static List<Levels> frames(long seed, int pixels, int colours) {
+  private static List<Packing.Frame> frames(long seed, int pixels, int colours, int channels) {
     Random random = new Random(seed);
-    List<Levels> frames = new ArrayList<>();
+    List<Packing.Frame> frames = new ArrayList<>();
     for (int f = 0; f < 4; f++) {
-      byte[] wire = new byte[pixels * 3];
+      byte[] wire = new byte[pixels * channels];
       for (int p = 0; p < pixels; p++) {
         int colour = random.nextInt(colours);
-        wire[p * 3] = (byte) colour;
-        wire[p * 3 + 1] = (byte) (colour >> 8);
-        wire[p * 3 + 2] = (byte) (255 - colour);
+        wire[p * channels] = (byte) colour;
+        wire[p * channels + channels - 1] = (byte) (255 - colour);
+        wire[p * channels + 1] = (byte) (colour >> 8);
       }
-      frames.add(Levels.of(wire));
+      frames.add(new Packing.Frame(Levels.of(wire), channels));
     }
     return frames;
   }
 
   /** Unpacks by the layout in the documentation of {@link Packing}, written a second time here. */
-  private static Levels unpack(Packing.Packed packed, byte[] data, int pixels) {
-    byte[] wire = new byte[pixels * 3];
+  private static Levels unpack(
+      Packing.Packed packed, byte[] data, int pixels, int channels, int width) {
+    byte[] wire = new byte[pixels * channels];
     int at = 0;
     for (int p = 0; p < pixels; ) {
       int run = 1;
@@ -43,18 +43,18 @@ class PackingTest {
       if (packed.packing() == Packing.RUNS) {
         run = data[at] & 0xff;
         place = at + 1;
-        at += 4;
+        at += 1 + channels;
       } else if (packed.packing() == Packing.RAW) {
-        place = p * 3;
+        place = p * channels;
       } else {
         int bit = p * packed.indexBits();
         int index =
             data[bit / 8] >> (8 - packed.indexBits() - bit % 8) & (1 << packed.indexBits()) - 1;
         from = packed.palette();
-        place = index * 3;
+        place = index * width;
       }
       for (int end = p + run; p < end; p++) {
-        System.arraycopy(from, place, wire, p * 3, 3);
+        System.arraycopy(from, place, wire, p * channels, channels);
       }
     }
     return Levels.of(wire);
@@ -66,28 +66,37 @@ class PackingTest {
     long seed = chance.seed();
     int pixels = chance.whole(1, 700);
     int colours = chance.whole(1, 300);
-    List<Levels> frames = frames(seed, pixels, colours);
+    List<Packing.Frame> frames = new ArrayList<>(frames(seed, pixels, colours, 3));
+    boolean mixed = chance.whole(0, 1) == 1;
+    if (mixed) {
+      frames.addAll(frames(seed + 1, pixels, colours, 4));
+    }
     for (Packing packing : Packing.values()) {
       packing
           .pack(frames)
           .ifPresent(
               packed -> {
-                for (Map.Entry<Levels, byte[]> frame : packed.data().entrySet()) {
-                  assertThat(unpack(packed, frame.getValue(), pixels)).isEqualTo(frame.getKey());
-                }
+                assertThat(packed.data()).containsOnlyKeys(frames);
+                packed
+                    .data()
+                    .forEach(
+                        (frame, data) ->
+                            assertThat(
+                                    unpack(packed, data, pixels, frame.channels(), mixed ? 4 : 3))
+                                .isEqualTo(frame.levels()));
               });
     }
   }
 
   @Test
   void moreThan256ColoursHaveNoPalette() {
-    assertThat(Packing.PALETTE.pack(frames(1, 5000, 257))).isEmpty();
-    assertThat(Packing.PALETTE.pack(frames(1, 5000, 256))).isPresent();
+    assertThat(Packing.PALETTE.pack(frames(1, 5000, 257, 3))).isEmpty();
+    assertThat(Packing.PALETTE.pack(frames(1, 5000, 256, 4))).isPresent();
   }
 
   @Test
   void equalFramesAreKeptOnce() {
-    Levels one = frames(3, 10, 5).get(0);
+    Packing.Frame one = frames(3, 10, 5, 3).get(0);
     assertThat(Packing.RAW.pack(List.of(one, one, one)).orElseThrow().bytes()).isEqualTo(30);
   }
 }

@@ -3,10 +3,14 @@ package org.myrialith.firmware;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
+import org.myrialith.layout.Strip;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 
@@ -27,6 +31,32 @@ class WiringTextTest {
     assertThat(data).isLessThan(second);
     assertThat(second).isLessThan(plus);
     assertThat(text).contains("Peak of the show 4.00 A").contains("licensed hands");
+  }
+
+  @Test
+  void orderAndTurnOfPiecesAreTold() {
+    Strip strip =
+        new Strip(
+            List.of(new Strip.Piece(3, 0, false), new Strip.Piece(2, 10, true)),
+            1,
+            50,
+            List.of(new Point(0, 0), new Point(200, 0)));
+    Gadget gadget = DemoGadgets.tideLantern().with(Fixture.of("f2", "Tide line", strip, 0, 33.33));
+    assertThat(readme(gadget))
+        .contains(
+            "piece 1: 3 pixels, data enters at x 10, y 33.3 mm, sets out to the right, leaves at x 50, y 33.3 mm.")
+        .contains(
+            "piece 2, turned round: 2 pixels, data enters at x 100, y 33.3 mm, sets out to the left, leaves at x 80, y 33.3 mm.")
+        .contains("from behind, left and right are swapped");
+  }
+
+  @Test
+  void everyCircuitNamesItsWires() {
+    assertThat(readme(DemoGadgets.mooringPost()))
+        .contains("Beacon ring. Data: pin B3", "Beacon ring. Clock: pin B5")
+        .contains("Beacon (ring of 16): data-in and clock-in from the resistors.")
+        .contains("runs clockwise")
+        .contains("Lamp line. Data: pin D6", "Rope line. Data: pin D5");
   }
 
   @Test

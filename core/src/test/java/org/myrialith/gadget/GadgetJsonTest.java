@@ -160,7 +160,7 @@ class GadgetJsonTest {
     faults.put("unknown controller", root -> root.put("controller", "64bit"));
     faults.put("exponent without power law", root -> at(root, "/colour").put("transfer", "srgb"));
     faults.put("power law without exponent", root -> at(root, "/colour").remove("exponent"));
-    faults.put("unknown order", root -> at(root, "/circuits/0").put("colourOrder", "RGBW"));
+    faults.put("unknown order", root -> at(root, "/circuits/0").put("colourOrder", "RGBX"));
     faults.put("bad id", root -> at(root, "/fixtures/0").put("id", "F 1"));
     faults.put("two ways to count", root -> at(root, "/fixtures/1").put("count", 40));
     faults.put("unknown enclosure", root -> at(root, "/site/enclosure").put("kind", "bag"));

@@ -15,7 +15,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.ClockedClass;
+import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.WhiteUse;
 import org.myrialith.drive.Wiring;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -25,10 +29,13 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.tool.Chance;
 
@@ -82,20 +89,29 @@ class GadgetPlanTest {
     List<Levels> sent = plan.sent().levels(moment);
     int factor = factor(plan, moment);
     List<Wiring.Spot> spots = plan.spots();
-    long[][] carry = new long[sent.size()][3];
+    long[][] carry = new long[sent.size()][4];
     List<List<Emitter>> lines = plan.wiring().lines();
     for (int c = 0; c < lines.size(); c++) {
-      String order = ((OneWirePixels) plan.wiring().plans().get(c).circuit()).colourOrder().name();
+      String order = order(plan.wiring().plans().get(c).circuit());
+      boolean takesOver = takesOver(plan.wiring().plans().get(c).circuit());
       for (int at = 0; at < lines.get(c).size(); at++) {
         Emitter emitter = lines.get(c).get(at);
         assertThat(spots.get(plan.layout().emitters().indexOf(emitter)))
             .isEqualTo(new Wiring.Spot(c, at));
         int[] asked = asked(plan, emitter, moment);
-        for (int position = 0; position < 3; position++) {
-          int level =
-              emitter.dark() ? 0 : plan.table().level(asked["RGB".indexOf(order.charAt(position))]);
-          carry[c][position] += (long) level * factor;
-          assertThat(sent.get(c).at(at * 3 + position)).isEqualTo((int) (carry[c][position] >> 16));
+        int[] level = new int[4];
+        for (int i = 0; i < 3 && !emitter.dark(); i++) {
+          level[i] = plan.table().level(asked[i]);
+        }
+        if (takesOver) {
+          level[3] = Math.min(level[0], Math.min(level[1], level[2]));
+        }
+        for (int position = 0; position < order.length(); position++) {
+          int own = "RGBW".indexOf(order.charAt(position));
+          int wanted = own == 3 ? level[3] : level[own] - level[3];
+          carry[c][position] += (long) wanted * factor;
+          assertThat(sent.get(c).at(at * order.length() + position))
+              .isEqualTo((int) (carry[c][position] >> 16));
           carry[c][position] &= 0xffff;
         }
       }
@@ -103,9 +119,14 @@ class GadgetPlanTest {
     // what the plan calls sent is the current of those levels, added up one by one
     double amps = gadget.power().controllerMilliamps() / 1000;
     for (int c = 0; c < lines.size(); c++) {
-      PixelClass pixel = ((OneWirePixels) plan.wiring().plans().get(c).circuit()).pixel();
+      Circuit circuit = plan.wiring().plans().get(c).circuit();
+      boolean clocked = circuit instanceof ClockedPixels;
+      PixelClass pixel =
+          clocked ? ((ClockedPixels) circuit).pixel() : ((OneWirePixels) circuit).pixel();
+      boolean dims = clocked && ((ClockedPixels) circuit).sort() == ClockedClass.FRAME_STARTED;
+      double field = dims ? ((ClockedPixels) circuit).brightnessField() / 31.0 : 1;
       for (int channel = 0; channel < sent.get(c).size(); channel++) {
-        amps += sent.get(c).at(channel) / 255.0 * pixel.channelMilliamps() / 1000;
+        amps += sent.get(c).at(channel) / 255.0 * field * pixel.channelMilliamps() / 1000;
       }
       amps += lines.get(c).size() * pixel.idleMilliamps() / 1000;
     }
@@ -117,6 +138,18 @@ class GadgetPlanTest {
             budget ->
                 assertThat(plan.power().sentAmps(moment))
                     .isLessThanOrEqualTo(Math.max(budget, plan.power().load().darkAmps()) + 1e-9));
+  }
+
+  private static String order(Circuit circuit) {
+    return circuit instanceof ClockedPixels line
+        ? line.colourOrder().name()
+        : ((OneWirePixels) circuit).colourOrder().name();
+  }
+
+  private static boolean takesOver(Circuit circuit) {
+    return circuit instanceof OneWirePixels line
+        && line.colourOrder().name().contains("W")
+        && line.white() == WhiteUse.TAKES_OVER;
   }
 
   private static int factor(GadgetPlan plan, int moment) {
@@ -136,6 +169,31 @@ class GadgetPlanTest {
       }
     }
     return new int[3];
+  }
+
+  @Test
+  void theSmallestControllerThatWouldDoIsNamedAndUsed() {
+    // 7 frames of at most 24 pixels fit the smallest class, and its pins
+    Gadget buoy = DemoGadgets.porchBuoy();
+    Gadget large =
+        GadgetPlan.of(buoy.with(buoy.brief().withController(Controller.AVR8_256K))).gadget();
+    GadgetPlan plan = GadgetPlan.of(large);
+    assertThat(plan.findings(Step.FIRMWARE))
+        .filteredOn(f -> f.key().equals("smaller-class"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.says()).contains("512 bytes RAM, 8 KB flash"));
+    Gadget mended = plan.mended("smaller-class", "controller-8bit-8k").orElseThrow();
+    assertThat(mended.brief().controller()).isEqualTo(Controller.AVR8_8K);
+    assertThat(mended.circuits()).isEqualTo(buoy.circuits());
+    // 800 pixels of three bytes are more than 2 KB
+    Gadget wall =
+        Gadget.blank("Wall")
+            .with(
+                Fixture.of(
+                    "f1", "Wall", new Panel(40, 20, 10, 10, Corner.TOP_LEFT, false, true, 0)))
+            .with(new Clip("k1", "Dark", "f1", List.of(new Frame(Picture.dark(40, 20), 100))));
+    Gadget grown = GadgetPlan.of(wall).mended("ram-fits", "controller-8bit-256k").orElseThrow();
+    assertThat(GadgetPlan.of(grown).firmware().orElseThrow().fits()).isTrue();
   }
 
   @Test

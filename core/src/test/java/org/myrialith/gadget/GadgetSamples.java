@@ -6,9 +6,14 @@ import java.util.Optional;
 import java.util.Random;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
+import org.myrialith.drive.BitRate;
+import org.myrialith.drive.Circuit;
 import org.myrialith.drive.Circuits;
+import org.myrialith.drive.ClockedClass;
+import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.WhiteUse;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -63,15 +68,7 @@ final class GadgetSamples {
                         3.5 + 2 * random.nextDouble(),
                         0.1 + 10 * random.nextDouble())),
             fixtures,
-            List.of(
-                new OneWirePixels(
-                    "c1",
-                    word(random),
-                    "D" + random.nextInt(8),
-                    pick(random, ColourOrder.values()),
-                    50 + random.nextInt(1950),
-                    chained,
-                    new PixelClass(1 + random.nextDouble() * 59, random.nextDouble() * 20))),
+            List.of(line(random, chained)),
             new ColourSettings(transfer(random), 1 + random.nextInt(100)),
             new PowerSettings(
                 random.nextInt(81),
@@ -87,6 +84,32 @@ final class GadgetSamples {
                 : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")),
             ShapeSamples.site(random));
     return random.nextInt(3) > 0 ? gadget.with(layout) : onTwoLines(gadget.with(layout));
+  }
+
+  private static Circuit line(Random random, List<String> chained) {
+    PixelClass pixel = new PixelClass(1 + random.nextDouble() * 59, random.nextDouble() * 20);
+    if (random.nextInt(4) == 0) {
+      return new ClockedPixels(
+          "c1",
+          word(random),
+          "D" + random.nextInt(8),
+          "C" + random.nextInt(6),
+          pick(random, ColourOrder.withoutWhite()),
+          pick(random, ClockedClass.values()),
+          1 + random.nextInt(31),
+          chained,
+          pixel);
+    }
+    return new OneWirePixels(
+        "c1",
+        word(random),
+        "D" + random.nextInt(8),
+        pick(random, ColourOrder.values()),
+        50 + random.nextInt(1950),
+        pick(random, BitRate.values()),
+        pick(random, WhiteUse.values()),
+        chained,
+        pixel);
   }
 
   /** The last of its fixtures on a line of its own. */

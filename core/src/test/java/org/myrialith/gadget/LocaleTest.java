@@ -35,7 +35,11 @@ class LocaleTest {
   @ValueSource(strings = {"ar-EG", "de", "hi-IN-u-nu-deva", "tr"})
   void outputIsThatOfNoLocale(String tag) {
     List<Gadget> gadgets =
-        List.of(DemoGadgets.tideLantern(), DemoGadgets.porchBuoy(), DemoGadgets.quayClock());
+        List.of(
+            DemoGadgets.tideLantern(),
+            DemoGadgets.porchBuoy(),
+            DemoGadgets.mooringPost(),
+            DemoGadgets.quayClock());
     Locale before = Locale.getDefault();
     List<List<String>> here = new ArrayList<>();
     List<List<String>> there = new ArrayList<>();

@@ -15,6 +15,27 @@ import org.myrialith.colour.Levels;
 public final class DataLineDecoder {
   private DataLineDecoder() {}
 
+  /** Returns all bytes that were clocked in, as they came. */
+  public static byte[] clocked(Path folder, String dump, String data, String clock) {
+    OutsideTool.Output output =
+        OutsideTool.runClean(
+            folder,
+            "sigrok-cli",
+            "-i",
+            dump,
+            "-I",
+            "vcd:downsample=10:compress=200000",
+            "-P",
+            "spi:clk=" + clock + ":mosi=" + data,
+            "-A",
+            "spi=mosi-data");
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    for (String line : output.text().split("\n")) {
+      bytes.write(Integer.parseInt(line.substring(line.indexOf(':') + 1).strip(), 16));
+    }
+    return bytes.toByteArray();
+  }
+
   /** Returns the levels of each frame that was latched on a wire. */
   public static List<Levels> decode(Path folder, String dump, String wire) {
     OutsideTool.Output output =

@@ -8,18 +8,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
- * Builds exported firmware as its Makefile says, runs it on a simulated controller, and reads its
- * data lines.
+ * Builds exported firmware as its Makefile says, runs it on a simulated controller, and writes down
+ * its pins.
  *
- * @param lines frames of each data line in the order of the pins
+ * @param dump value changes of the pins, by their names
  * @param stackBytes the most RAM the stack took
  */
-public record SimulatedController(List<List<EdgeDecoder.Burst>> lines, int stackBytes) {
+public record SimulatedController(Path dump, int stackBytes) {
   private static final long CYCLES_PER_MILLI = 16_000;
 
   /** Copies a file of this package to a folder. */
@@ -29,19 +29,79 @@ public record SimulatedController(List<List<EdgeDecoder.Burst>> lines, int stack
     }
   }
 
-  /**
-   * Plays the firmware in a folder.
-   *
-   * @param pins port letter and bit of each data line
-   */
-  public static SimulatedController play(Path folder, List<String> pins, long millis)
-      throws IOException {
+  /** Returns the compiler's name of the core that the Makefile in a folder builds for. */
+  private static String core(Path folder) throws IOException {
     Matcher core =
         Pattern.compile("(?m)^CORE = (\\w+)$")
             .matcher(Files.readString(folder.resolve("Makefile")));
     assertThat(core.find()).isTrue();
-    bring("pin_trace.c", folder);
+    return core.group(1);
+  }
+
+  /**
+   * Plays the firmware in a folder.
+   *
+   * @param pins port letter and bit of each pin to write down
+   */
+  public static SimulatedController play(Path folder, List<String> pins, long millis)
+      throws IOException {
     OutsideTool.runClean(folder, "make", "-s", "firmware.hex");
+    return play(folder, "firmware.elf", pins, millis);
+  }
+
+  /** Plays the bring-up in a folder. */
+  public static SimulatedController bringUp(Path folder, List<String> pins, long millis)
+      throws IOException {
+    OutsideTool.runClean(folder, "make", "-s", "bringup.hex");
+    return play(folder, "bringup.elf", pins, millis);
+  }
+
+  /** Builds a sketch as the environment of a hobby board does, and plays it. */
+  public static SimulatedController sketch(
+      Path folder, String sketch, List<String> pins, long millis) throws IOException {
+    bring("stand_in_core.cpp", folder);
+    List<String> objects = new ArrayList<>();
+    try (Stream<Path> sources = Files.list(folder.resolve(sketch))) {
+      for (Path source : sources.sorted().toList()) {
+        String name = source.getFileName().toString();
+        if (!name.endsWith(".h")) {
+          compile(folder, name.endsWith(".ino"), sketch + "/" + name, objects);
+        }
+      }
+    }
+    compile(folder, true, "stand_in_core.cpp", objects);
+    List<String> link =
+        new ArrayList<>(List.of("avr-gcc", "-mmcu=" + core(folder), "-Os", "-o", "sketch.elf"));
+    link.addAll(objects);
+    OutsideTool.runClean(folder, link.toArray(String[]::new));
+    return play(folder, "sketch.elf", pins, millis);
+  }
+
+  private static void compile(Path folder, boolean cpp, String source, List<String> objects)
+      throws IOException {
+    String object = "object" + objects.size() + ".o";
+    OutsideTool.runClean(
+        folder,
+        cpp ? "avr-g++" : "avr-gcc",
+        "-mmcu=" + core(folder),
+        "-DF_CPU=16000000L",
+        "-Os",
+        cpp ? "-std=gnu++11" : "-std=gnu11",
+        "-Wall",
+        "-Wextra",
+        "-Werror",
+        "-x",
+        cpp ? "c++" : "c",
+        "-c",
+        source,
+        "-o",
+        object);
+    objects.add(object);
+  }
+
+  private static SimulatedController play(
+      Path folder, String firmware, List<String> pins, long millis) throws IOException {
+    bring("pin_trace.c", folder);
     OutsideTool.runClean(
         folder,
         "gcc",
@@ -57,18 +117,16 @@ public record SimulatedController(List<List<EdgeDecoder.Burst>> lines, int stack
         new ArrayList<>(
             List.of(
                 "./pin_trace",
-                core.group(1),
+                core(folder),
                 String.valueOf(millis * CYCLES_PER_MILLI),
-                "firmware.elf",
+                firmware,
                 "simulated.vcd"));
     command.addAll(pins);
     OutsideTool.Output ran = OutsideTool.run(folder, command.toArray(String[]::new));
     assertThat(ran.exit()).as(ran.errors()).isZero();
     Matcher stack = Pattern.compile("stack (\\d+)").matcher(ran.text());
     assertThat(stack.find()).isTrue();
-    Map<String, List<EdgeDecoder.Burst>> decoded =
-        EdgeDecoder.decode(folder.resolve("simulated.vcd"));
     return new SimulatedController(
-        pins.stream().map(decoded::get).toList(), Integer.parseInt(stack.group(1)));
+        folder.resolve("simulated.vcd"), Integer.parseInt(stack.group(1)));
   }
 }

@@ -213,9 +213,19 @@ class ApiTest {
             "frames.h",
             "player.h",
             "player.c",
+            "bringup.c",
             "board.c",
             "Makefile",
             "waveform.vcd",
+            "show/show.ino",
+            "show/frames.h",
+            "show/player.c",
+            "show/player.h",
+            "show/board.c",
+            "bringup/bringup.ino",
+            "bringup/bringup.c",
+            "bringup/player.h",
+            "bringup/board.c",
             "gadget.json");
     String empty = application.bring(Gadget.blank("Nothing to play"));
     assertThat(

@@ -254,7 +254,9 @@ class MakerTaskTest {
     Path build = Files.createDirectory(folder.resolve("build"));
     try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(download.path()))) {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-        Files.copy((InputStream) zip, build.resolve(entry.getName()));
+        Path file = build.resolve(entry.getName());
+        Files.createDirectories(file.getParent());
+        Files.copy((InputStream) zip, file);
       }
     }
     GadgetPlan plan = GadgetPlan.of(stored());
@@ -265,7 +267,7 @@ class MakerTaskTest {
       expected.add(plan.sent().levels(m).get(0));
     }
     assertThat(
-            played.lines().get(0).stream()
+            EdgeDecoder.oneWire(played.dump(), "B0", 375, 812.5, 1250).stream()
                 .map(EdgeDecoder.Burst::levels)
                 .limit(expected.size())
                 .toList())

@@ -26,7 +26,6 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
-import org.myrialith.tool.Gadgets;
 
 /** Each page for itself: odd input, two tabs, the back button, keys, and the rules of access. */
 @ExtendWith(RunningApplication.Extension.class)
@@ -340,21 +339,6 @@ class PagesTest {
       assertThat(page.locator("#reckonings")).containsText("The limiter in the firmware");
       page.locator("#strata a", new Page.LocatorOptions().setHasText("Firmware")).click();
       assertThat(page.locator(".bench")).containsText("The player limits the sum of all levels");
-    }
-  }
-
-  @Test
-  void theDataLineIsReorderedAndAFixtureTakenOff() {
-    String id = application.bring(DemoGadgets.tideLantern());
-    try (Screen screen = Screen.open(address(id, "circuits"))) {
-      Page page = screen.page();
-      screen.button("Tide line earlier").click();
-      assertThat(page.locator(".chain-link").first()).containsText("Tide line");
-      assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f2", "f1");
-      screen.button("Remove Tide line from the line").click();
-      assertThat(page.locator(".chain-loose")).containsText("Tide line");
-      screen.button("Put on the line").click();
-      assertThat(page.locator(".chain-loose")).hasCount(0);
     }
   }
 

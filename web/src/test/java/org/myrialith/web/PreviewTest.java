@@ -21,7 +21,9 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Supply;
@@ -100,6 +102,41 @@ class PreviewTest {
   }
 
   @Test
+  void aWallOfManyIsPaintedInItsPlacesToo() {
+    int side = 50;
+    byte[] rgb = new byte[side * side * 3];
+    for (int cell = 0; cell < side * side; cell++) {
+      rgb[3 * cell + (cell % side < side / 2 ? 0 : 2)] = (byte) 255;
+    }
+    Panel panel = new Panel(side, side, 10, 10, Corner.TOP_LEFT, false, true, 0);
+    String id =
+        application.bring(
+            Gadget.blank("Wall")
+                .with(Fixture.of("f1", "Wall", panel, 0, 0))
+                .with(
+                    new Clip(
+                        "k1", "Clip", "f1", List.of(new Frame(Picture.of(side, side, rgb), 1000))))
+                .with(DemoGadgets.tideLantern().colour()));
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      assertThat(page.locator(".lamp-figure b")).containsText("A");
+      // pixels of pure red and pure blue left and right of the middle
+      Object pixels =
+          page.evaluate(
+              "() => { const c = document.querySelector('.lamp canvas'); const half = c.width / 2;"
+                  + " const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data; const n = [0, 0, 0, 0];"
+                  + " for (let i = 0; i < d.length; i += 4) { const right = (i / 4) % c.width < half ? 0 : 1;"
+                  + "  if (d[i + 3] > 90 && d[i] > 200 && d[i + 2] === 0) n[right]++;"
+                  + "  if (d[i + 3] > 90 && d[i + 2] > 200 && d[i] === 0) n[2 + right]++; } return n; }");
+      List<?> counts = (List<?>) pixels;
+      int dots = side * side / 2;
+      assertThat((int) counts.get(0)).as("red at the left").isGreaterThan(dots);
+      assertThat((int) counts.get(3)).as("blue at the right").isEqualTo((int) counts.get(0));
+      assertThat(counts.subList(1, 3)).isEqualTo(List.of(0, 0));
+    }
+  }
+
+  @Test
   void theFigureIsTheCurrentAsSentAndTellsWhatTheLimiterTook() {
     Gadget bright =
         gadget(new Frame(filled(5, 255), 60_000))
@@ -112,8 +149,8 @@ class PreviewTest {
     GadgetPlan plan = GadgetPlan.of(bright);
     assertThat(plan.power().sentAmps(0)).isBetween(0.158, 0.16);
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
-      assertThat(screen.page().locator(".lamp-figure")).containsText("0.160 A");
-      assertThat(screen.page().locator(".lamp-figure")).containsText("asked 0.325 A");
+      assertThat(screen.page().locator(".lamp-figure")).containsText("160 mA");
+      assertThat(screen.page().locator(".lamp-figure")).containsText("asked 325 mA");
     }
   }
 

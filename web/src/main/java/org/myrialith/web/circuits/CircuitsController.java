@@ -1,6 +1,7 @@
 package org.myrialith.web.circuits;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,7 +9,7 @@ import java.util.UUID;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.CircuitStart;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
@@ -62,6 +63,8 @@ class CircuitsController {
             .findFirst()
             .orElse(plans.isEmpty() ? null : plans.get(0));
     page.addObject("plan", plan);
+    page.addObject("starts", CircuitStart.values());
+    page.addObject("links", plan == null ? List.of() : links(plan));
     page.addObject(
         "tabs",
         plans.stream().map(p -> new Tab(p.circuit().id(), p.circuit().name(), p == plan)).toList());
@@ -75,9 +78,9 @@ class CircuitsController {
       page.addObject(
           "slots",
           form.slots(values).stream()
-              .filter(s -> !List.of("id", "dataPin", "fixtures").contains(s.name()))
+              .filter(s -> !List.of("id", "dataPin", "clockPin", "fixtures").contains(s.name()))
+              .filter(s -> plan.circuit().minds(s.name()))
               .toList());
-      page.addObject("links", links(plan));
       page.addObject("pins", gadget.brief().controller().pins());
     }
     return page;
@@ -125,40 +128,27 @@ class CircuitsController {
         typed -> page(id, circuit, typed));
   }
 
-  /** Adds a data line on the first pin that is free. */
+  /** Adds a circuit on pins that are free. */
   @PostMapping("/add")
-  ModelAndView add(@PathVariable UUID id, @RequestParam int base) {
+  ModelAndView add(@PathVariable UUID id, @RequestParam int base, @RequestParam String start) {
+    CircuitStart chosen =
+        CircuitStart.of(start)
+            .orElseThrow(
+                () ->
+                    new InputException(
+                        "start",
+                        start,
+                        String.join(
+                            ", ",
+                            Arrays.stream(CircuitStart.values()).map(CircuitStart::key).toList())));
     String fresh = pages.open(id).plan().gadget().freeId("c");
     return pages.edit(
         id,
         base,
-        "Added a data line",
-        g -> g.with(line(g, g.freeId("c"))),
+        "Added a circuit: " + chosen.title(),
+        g -> g.with(chosen),
         there(fresh),
         errors -> page(id, "", null));
-  }
-
-  private static OneWirePixels line(Gadget gadget, String id) {
-    List<String> taken =
-        gadget.circuits().circuits().stream()
-            .filter(OneWirePixels.class::isInstance)
-            .map(c -> ((OneWirePixels) c).dataPin())
-            .toList();
-    OneWirePixels usual = OneWirePixels.usual(id, List.of());
-    String pin =
-        gadget.brief().controller().pins().stream()
-            .filter(p -> !taken.contains(p))
-            .findFirst()
-            .orElse(usual.dataPin());
-    int number = gadget.circuits().circuits().size() + 1;
-    return new OneWirePixels(
-        id,
-        number == 1 ? usual.name() : usual.name() + " " + number,
-        pin,
-        usual.colourOrder(),
-        usual.latchGapMicros(),
-        List.of(),
-        usual.pixel());
   }
 
   @PostMapping("/remove")

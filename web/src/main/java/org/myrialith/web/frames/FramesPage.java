@@ -4,10 +4,10 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.PriorityQueue;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
@@ -41,6 +41,12 @@ public record FramesPage(
   private static final double MEAN_HEIGHT = 44;
   private static final double PROFILE_WIDTH = 96;
   private static final int MOST_COLOURS = 12;
+
+  /** Pictures that are looked at for the colours of a clip. */
+  private static final int COLOURS_FROM = 20;
+
+  private static final Comparator<Count> RAREST_FIRST =
+      Comparator.comparingInt(Count::cells).thenComparing(Count::colour, Comparator.reverseOrder());
 
   /** A value from which a colour is seen on a dark frame. */
   private static final int SEEN = 64;
@@ -164,25 +170,32 @@ public record FramesPage(
     return at < 0 ? Optional.empty() : plan.power().currentOfFrame(at, frame);
   }
 
+  /** The colours that occur most in the first pictures of a clip, most of all first. */
   private static List<String> colours(Clip clip) {
-    Map<Integer, Integer> counts = new HashMap<>();
-    for (Picture picture :
-        clip.frames().stream().map(Frame::picture).distinct().limit(20).toList()) {
-      for (int cell = 0; cell < picture.columns() * picture.rows(); cell++) {
-        counts.merge(
-            picture.colour(cell % picture.columns(), cell / picture.columns()), 1, Integer::sum);
+    int[] cells =
+        clip.frames().stream()
+            .map(Frame::picture)
+            .distinct()
+            .limit(COLOURS_FROM)
+            .flatMapToInt(Picture::colours)
+            .sorted()
+            .toArray();
+    // the rarest of those kept is the first to go, of two as rare the one of the higher number
+    PriorityQueue<Count> most = new PriorityQueue<>(RAREST_FIRST);
+    for (int from = 0, to; from < cells.length; from = to) {
+      to = from;
+      while (to < cells.length && cells[to] == cells[from]) {
+        to++;
+      }
+      most.add(new Count(cells[from], to - from));
+      if (most.size() > MOST_COLOURS) {
+        most.remove();
       }
     }
-    return counts.entrySet().stream()
-        .sorted(
-            (a, b) ->
-                b.getValue() != a.getValue().intValue()
-                    ? b.getValue() - a.getValue()
-                    : a.getKey() - b.getKey())
-        .limit(MOST_COLOURS)
-        .map(e -> hex(e.getKey()))
-        .toList();
+    return most.stream().sorted(RAREST_FIRST.reversed()).map(c -> hex(c.colour())).toList();
   }
+
+  private record Count(int colour, int cells) {}
 
   private static String hex(int colour) {
     return phrase("#%06x", colour);

@@ -1,7 +1,5 @@
 package org.myrialith.web.layout;
 
-import static org.myrialith.finding.Phrase.phrase;
-
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.layout.ConvexHull;
@@ -47,7 +45,7 @@ public record Drawing(
   /**
    * One fixture.
    *
-   * @param path of the data through all its emitters
+   * @param path of the data through all its emitters, of its corners only
    * @param dots one stroke of no length for each emitter
    * @param dark the same for those that are never lit
    * @param dotMm diameter to draw them
@@ -114,12 +112,12 @@ public record Drawing(
             top + height - unit,
             (int) Math.ceil(RoundStep.atLeast(RULER_UNITS * unit)));
     return new Drawing(
-        numbers(left, top, width, height),
+        PathNumbers.text(left, top, width, height),
         unit,
         pieces,
         links(lines),
         open(lines),
-        line(within.outline()),
+        WayPath.line(within.outline()),
         (int) Math.ceil(RoundStep.atLeast(GRID_UNITS * unit)),
         ruler);
   }
@@ -141,15 +139,11 @@ public record Drawing(
   }
 
   private static Piece piece(Fixture fixture, List<Emitter> emitters, double unit) {
-    StringBuilder path = new StringBuilder();
     StringBuilder dots = new StringBuilder();
     StringBuilder dark = new StringBuilder();
     LayoutPlan.Box box = new LayoutPlan(List.of(fixture), emitters, List.of(0)).extent();
-    boolean leaps = true;
     for (Emitter emitter : emitters) {
-      String at = numbers(emitter.position().xMm(), emitter.position().yMm());
-      path.append(leaps ? "M" : "L").append(at);
-      leaps = emitter.placement().endsPiece();
+      String at = PathNumbers.text(emitter.position().xMm(), emitter.position().yMm());
       (emitter.dark() ? dark : dots).append('M').append(at).append("h0");
     }
     Position first = emitters.get(0).position();
@@ -160,7 +154,7 @@ public record Drawing(
         fixture.id(),
         fixture.name(),
         fixture.describe(),
-        path.toString(),
+        WayPath.through(emitters),
         dots.toString(),
         dark.toString(),
         dot,
@@ -188,23 +182,15 @@ public record Drawing(
     List<Point> hull =
         ConvexHull.of(
             emitters.stream().map(e -> new Point(e.position().xMm(), e.position().yMm())).toList());
-    return line(hull) + "Z";
+    return WayPath.line(hull) + "Z";
   }
 
   private static String edges(Fixture fixture, Edge.Kind kind) {
     StringBuilder path = new StringBuilder();
     for (Edge edge : fixture.edges()) {
       if (edge.kind() == kind) {
-        path.append(line(edge.points()));
+        path.append(WayPath.line(edge.points()));
       }
-    }
-    return path.toString();
-  }
-
-  private static String line(List<Point> points) {
-    StringBuilder path = new StringBuilder();
-    for (Point point : points) {
-      path.append(path.isEmpty() ? "M" : "L").append(numbers(point.xMm(), point.yMm()));
     }
     return path.toString();
   }
@@ -227,11 +213,11 @@ public record Drawing(
       double y = (a.yMm() + b.yMm()) / 2;
       arrows.add(
           "M"
-              + numbers(x - dx - dy, y - dy + dx)
+              + PathNumbers.text(x - dx - dy, y - dy + dx)
               + "L"
-              + numbers(x + dx, y + dy)
+              + PathNumbers.text(x + dx, y + dy)
               + "L"
-              + numbers(x - dx + dy, y - dy - dx));
+              + PathNumbers.text(x - dx + dy, y - dy - dx));
     }
     return arrows;
   }
@@ -242,7 +228,11 @@ public record Drawing(
       for (Lead lead : LayoutPlan.leads(line)) {
         Position from = lead.from().position();
         Position to = lead.to().position();
-        links.add("M" + numbers(from.xMm(), from.yMm()) + "L" + numbers(to.xMm(), to.yMm()));
+        links.add(
+            "M"
+                + PathNumbers.text(from.xMm(), from.yMm())
+                + "L"
+                + PathNumbers.text(to.xMm(), to.yMm()));
       }
     }
     return links;
@@ -254,18 +244,9 @@ public record Drawing(
     for (List<Emitter> line : lines) {
       if (!line.isEmpty()) {
         Position last = line.get(line.size() - 1).position();
-        ends.add(numbers(last.xMm(), last.yMm()));
+        ends.add(PathNumbers.text(last.xMm(), last.yMm()));
       }
     }
     return ends;
-  }
-
-  private static String numbers(double... values) {
-    StringBuilder text = new StringBuilder();
-    for (double value : values) {
-      String number = phrase("%.2f", value);
-      text.append(text.isEmpty() ? "" : " ").append(number.equals("-0.00") ? "0.00" : number);
-    }
-    return text.toString();
   }
 }

@@ -133,13 +133,13 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
   }
 
   private static String dot(double x, double y) {
-    return phrase("M%.2f %.2fh0", x, y);
+    return "M" + PathNumbers.text(x, y) + "h0";
   }
 
   private static String line(SvgDrawing.Line line) {
     StringBuilder path = new StringBuilder();
     for (int i = 0; i < line.xMm().length; i++) {
-      path.append(i == 0 ? 'M' : 'L').append(phrase("%.2f %.2f", line.xMm()[i], line.yMm()[i]));
+      path.append(i == 0 ? 'M' : 'L').append(PathNumbers.text(line.xMm()[i], line.yMm()[i]));
     }
     return path.append(line.closed() ? "Z" : "").toString();
   }
@@ -178,8 +178,7 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
 
   /** Returns the view as the attribute of an SVG has it. */
   public String viewBox() {
-    double[] view = view();
-    return phrase("%.2f %.2f %.2f %.2f", view[0], view[1], view[2], view[3]);
+    return PathNumbers.text(view());
   }
 
   /** Returns a width of strokes that looks the same at every size (mm). */

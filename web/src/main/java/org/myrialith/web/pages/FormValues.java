@@ -28,6 +28,11 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
     return values.getOrDefault(field, "");
   }
 
+  /** Returns whether the form has a field. */
+  public boolean has(String field) {
+    return values.containsKey(field);
+  }
+
   /** Returns why a field was not taken, empty when it was. */
   public String error(String field) {
     return errors.stream()

@@ -1,8 +1,10 @@
 package org.myrialith.web.pages;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -31,6 +33,7 @@ public record Sheet(
     List<Band> bands,
     List<Finding> findings,
     List<Reckoning> reckonings) {
+  private static final int MOST_IN_SIGHT = 12;
 
   static Sheet of(Projects.Opened opened, Step step) {
     GadgetPlan plan = opened.plan();
@@ -62,6 +65,26 @@ public record Sheet(
     numbers.addAll(reckonings);
     return new Sheet(
         id, base, revision, title, step, verdict, undoes, redoes, bands, findings, numbers);
+  }
+
+  /**
+   * Numbers about one thing.
+   *
+   * @param about its name; empty for the whole
+   */
+  public record About(String about, List<Reckoning> numbers) {}
+
+  /** Returns the numbers by what they are about, those of the whole first. */
+  public List<About> numbers() {
+    Map<String, List<Reckoning>> by = new LinkedHashMap<>();
+    by.put("", new ArrayList<>());
+    reckonings.forEach(n -> by.computeIfAbsent(n.about(), a -> new ArrayList<>()).add(n));
+    return by.entrySet().stream().map(e -> new About(e.getKey(), e.getValue())).toList();
+  }
+
+  /** Returns whether there are so many numbers that those about single things stand folded. */
+  public boolean folded() {
+    return reckonings.size() > MOST_IN_SIGHT;
   }
 
   /** Returns the last part of the address of a layer's page. */

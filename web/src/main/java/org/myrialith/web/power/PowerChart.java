@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Show;
@@ -110,7 +111,8 @@ record PowerChart(
       lines.add(
           new Line(y(plan.meanAmps()), "mean " + Quantity.text(plan.meanAmps(), "A"), "mean", 0));
       boolean fits = plan.worstAmps() <= top;
-      String white = "all white " + Quantity.text(plan.worstAmps(), "A");
+      String white =
+          plan.load().most().toLowerCase(Locale.ROOT) + " " + Quantity.text(plan.worstAmps(), "A");
       if (fits) {
         lines.add(new Line(y(plan.worstAmps()), white, "worst", 0));
       }
@@ -213,7 +215,10 @@ record PowerChart(
       double step = RoundStep.atLeast(top / 5);
       List<Tick> ticks = new ArrayList<>();
       for (int i = 0; i * step <= top; i++) {
-        ticks.add(new Tick(y(i * step), Quantity.number(i * step) + " A"));
+        // one unit for the whole axis, that of the figures beside it
+        String text =
+            top < 1 ? Quantity.number(1000 * i * step) + " mA" : Quantity.number(i * step) + " A";
+        ticks.add(new Tick(y(i * step), text));
       }
       return ticks;
     }

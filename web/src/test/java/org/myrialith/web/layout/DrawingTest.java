@@ -3,7 +3,12 @@ package org.myrialith.web.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.BasicStroke;
+import java.awt.Shape;
+import java.awt.geom.Path2D;
 import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
@@ -14,18 +19,61 @@ import org.myrialith.layout.LayoutPlan;
 class DrawingTest {
   private static final Drawing LANTERN = drawn();
 
+  /** A tenth of a millimetre wide. */
+  private static final BasicStroke HAIR =
+      new BasicStroke(0.1f, BasicStroke.CAP_SQUARE, BasicStroke.JOIN_ROUND);
+
   private static Drawing drawn() {
     GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
     return Drawing.of(plan.layout(), plan.wiring().lines(), new Enclosure.Unbounded());
   }
 
   @Test
-  void everyEmitterIsADotAndAStepOfTheWay() {
+  void everyEmitterIsADotAndEveryTurnACornerOfTheWay() {
     assertThat(LANTERN.pieces()).hasSize(2);
     assertThat(LANTERN.pieces().get(0).dots().split("M")).hasSize(129);
-    assertThat(LANTERN.pieces().get(0).path().split("L")).hasSize(128);
-    assertThat(LANTERN.pieces().get(0).path()).startsWith("M0.00 0.00L10.00 0.00");
-    assertThat(LANTERN.links()).containsExactly("M0.00 70.00L-26.67 100.00");
+    // eight rows of sixteen, forth and back: two ends each
+    assertThat(LANTERN.pieces().get(0).path().split("[ML]")).hasSize(17);
+    assertThat(LANTERN.pieces().get(0).path()).startsWith("M0 0L150 0L150 10L0 10L0 20");
+    assertThat(LANTERN.links()).containsExactly("M0 70L-26.67 100");
+  }
+
+  @Test
+  void theWayMeetsEveryEmitter() {
+    for (Gadget gadget :
+        List.of(DemoGadgets.tideLantern(), DemoGadgets.quayClock(), DemoGadgets.reefShelf())) {
+      GadgetPlan plan = GadgetPlan.of(gadget);
+      Drawing drawing = Drawing.of(plan.layout(), plan.wiring().lines(), new Enclosure.Unbounded());
+      for (Drawing.Piece piece : drawing.pieces()) {
+        Path2D way = drawn(piece.path());
+        Shape stroke = HAIR.createStrokedShape(way);
+        for (double[] dot : points(piece.dots())) {
+          assertThat(stroke)
+              .as("%s at %s", piece.name(), Arrays.toString(dot))
+              .matches(s -> s.contains(dot[0], dot[1]));
+        }
+      }
+    }
+  }
+
+  private static List<double[]> points(String path) {
+    return Pattern.compile("[ML]([-\\d.]+) ([-\\d.]+)")
+        .matcher(path)
+        .results()
+        .map(m -> new double[] {Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2))})
+        .toList();
+  }
+
+  private static Path2D drawn(String path) {
+    Path2D way = new Path2D.Double();
+    for (String piece : path.substring(1).split("M")) {
+      List<double[]> corners = points("M" + piece);
+      way.moveTo(corners.get(0)[0], corners.get(0)[1]);
+      // one that stands alone is a dot
+      way.lineTo(corners.get(0)[0] + 1e-3, corners.get(0)[1]);
+      corners.forEach(c -> way.lineTo(c[0], c[1]));
+    }
+    return way;
   }
 
   @Test
@@ -62,9 +110,7 @@ class DrawingTest {
   void nothingIsDrawnForNothing() {
     Drawing empty =
         Drawing.of(
-            LayoutPlan.of(Gadget.blank("Empty").fixtures()),
-            java.util.List.of(),
-            new Enclosure.Unbounded());
+            LayoutPlan.of(Gadget.blank("Empty").fixtures()), List.of(), new Enclosure.Unbounded());
     assertThat(empty.pieces()).isEmpty();
     assertThat(empty.viewBox()).doesNotContain("NaN", "Infinity");
   }

@@ -50,6 +50,8 @@ class LayoutImportTest {
   }
 
   private static void bring(Page page, String name, byte[] file) {
+    // tools that were open before are opened by the scripts once they run
+    page.locator("html.js").waitFor();
     if (page.locator("#bring").getAttribute("open") == null) {
       page.locator("#bring > summary").click();
     }

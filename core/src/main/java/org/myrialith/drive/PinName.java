@@ -1,0 +1,22 @@
+package org.myrialith.drive;
+
+import org.myrialith.finding.InputException;
+
+/** Pins of a controller by port letter and bit. */
+final class PinName {
+  /** How they are described in the format. */
+  static final String EXPLAINED = "port letter and bit, such as B0";
+
+  private PinName() {}
+
+  /**
+   * Checks the form of a name; whether the controller has it is for the plan to say.
+   *
+   * @throws InputException when it is none
+   */
+  static void require(String field, String pin) {
+    if (!pin.matches("[A-G][0-7]")) {
+      throw new InputException(field, pin, "a port letter A to G and a bit 0 to 7, such as B0");
+    }
+  }
+}

@@ -1,0 +1,192 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.PixelClass;
+
+/**
+ * A chain of pixels that keep their own levels: what all classes of them have in common of time,
+ * memory, current and logic level.
+ */
+sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, ClockedPlan {
+  /** Bits of a level. */
+  int BITS = 8;
+
+  /** Below this refresh a fade is seen to step (common practice: film rate). */
+  double SMOOTH_HZ = 25;
+
+  double MILLI = 1e-3;
+
+  /** Returns the class of its pixels. */
+  PixelClass pixel();
+
+  /** Returns what it is planned for. */
+  Brief brief();
+
+  /** Returns the order of the channels of a pixel. */
+  ColourOrder order();
+
+  /** Returns the reckoning of the time of a frame's data. */
+  Reckoning dataTime();
+
+  /** Returns what a level gives of a channel's full current (0 to 1) besides itself. */
+  default double dimming() {
+    return 1;
+  }
+
+  @Override
+  default int channelsPerEmitter() {
+    return order().channels();
+  }
+
+  @Override
+  default int askedChannel(int position) {
+    return order().channelAt(position);
+  }
+
+  @Override
+  default int levelBits() {
+    return BITS;
+  }
+
+  @Override
+  default double darkAmps() {
+    return emitters() * pixel().idleMilliamps() * MILLI;
+  }
+
+  @Override
+  default double litAmps(long[] sums) {
+    return Arrays.stream(sums).sum() * channelMilliamps() / fullLevel() * MILLI;
+  }
+
+  @Override
+  default double channelMilliamps() {
+    return pixel().channelMilliamps() * dimming();
+  }
+
+  /** Returns a key that tells circuits apart; the first has the plain one. */
+  default String key(String name) {
+    return circuit().id().equals("c1") ? name : name + "-" + circuit().id();
+  }
+
+  private Reckoning refresh() {
+    return new Reckoning(
+        key("refresh"),
+        "Highest refresh of the line",
+        refreshHz(),
+        "Hz",
+        latchSeconds() > 0 ? "1 ÷ (data time + latch gap)" : "1 ÷ data time",
+        latchSeconds() > 0
+            ? List.of(
+                given("data time", dataSeconds(), "s"), given("latch gap", latchSeconds(), "s"))
+            : List.of(given("data time", dataSeconds(), "s")),
+        Source.ARITHMETIC);
+  }
+
+  private Reckoning buffer() {
+    return new Reckoning(
+        key("frame-buffer"),
+        "Frame buffer in RAM",
+        bufferBytes(),
+        "bytes",
+        "pixels × channels × 1 byte",
+        List.of(
+            given("pixels", emitters(), ""),
+            given("channels of a pixel", channelsPerEmitter(), ""),
+            given("RAM of the controller", brief().controller().ramBytes(), "bytes")),
+        Source.ARITHMETIC);
+  }
+
+  private double neededVolts() {
+    return PixelClass.DATA_HIGH_SHARE * brief().volts();
+  }
+
+  /** The controller runs from the same supply: its pins reach no more than that. */
+  private double logicVolts() {
+    return Math.min(brief().volts(), Controller.MOST_VOLTS);
+  }
+
+  private Reckoning dataHigh() {
+    return new Reckoning(
+        key("data-high"),
+        "Data must reach",
+        neededVolts(),
+        "V",
+        "0.7 × pixel supply",
+        List.of(
+            given("pixel supply", brief().volts(), "V"),
+            given("the controller gives", logicVolts(), "V")),
+        Source.COMMON_PRACTICE);
+  }
+
+  @Override
+  default List<Reckoning> reckonings() {
+    return emitters() == 0 ? List.of() : List.of(dataTime(), refresh(), buffer(), dataHigh());
+  }
+
+  @Override
+  default List<Finding> findings() {
+    List<Finding> findings = new ArrayList<>();
+    if (emitters() == 0) {
+      return findings;
+    }
+    findings.add(speed());
+    findings.add(logic());
+    for (String pin : circuit().pins()) {
+      brief().controller().whyNot(pin).ifPresent(why -> findings.add(pin(pin, why)));
+    }
+    return List.copyOf(findings);
+  }
+
+  private Finding pin(String pin, String why) {
+    boolean first = pin.equals(circuit().pins().get(0));
+    return Finding.of(
+            Step.CIRCUITS,
+            key(first ? "data-pin" : "clock-pin"),
+            Verdict.BREAKS,
+            phrase("Pin %s can't be used: %s.", pin, why))
+        .advising("Choose one of " + String.join(", ", brief().controller().pins()) + ".");
+  }
+
+  private Finding speed() {
+    boolean smooth = refreshHz() >= SMOOTH_HZ;
+    String frame = latchSeconds() > 0 ? "A frame with its gap" : "A frame";
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                key("refresh"),
+                smooth ? Verdict.HOLDS : Verdict.TIGHT,
+                phrase(
+                    "%s takes %s on the wire: %s at most.",
+                    frame, Quantity.text(frameSeconds(), "s"), Quantity.text(refreshHz(), "Hz")))
+            .restingOn(dataTime(), refresh());
+    return smooth
+        ? finding
+        : finding.advising(
+            "Movement will be seen to step. Split the chain over more lines or boards.");
+  }
+
+  private Finding logic() {
+    boolean high = logicVolts() >= neededVolts();
+    return Finding.of(
+            Step.CIRCUITS,
+            key("logic-level"),
+            high ? Verdict.HOLDS : Verdict.BREAKS,
+            phrase(
+                "Data reaches %s; the pixels need %s.",
+                Quantity.text(logicVolts(), "V"), Quantity.text(neededVolts(), "V")))
+        .restingOn(dataHigh());
+  }
+}

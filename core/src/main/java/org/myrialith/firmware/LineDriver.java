@@ -1,0 +1,64 @@
+package org.myrialith.firmware;
+
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ClockedPlan;
+import org.myrialith.drive.OneWirePlan;
+import org.myrialith.formats.ValueChangeDump;
+
+/** How the board file sends the levels of one circuit. */
+sealed interface LineDriver permits OneWireDriver, ClockedDriver {
+  /** Returns the driver of a circuit. */
+  static LineDriver of(CircuitPlan plan) {
+    if (plan instanceof OneWirePlan line) {
+      return new OneWireDriver(line);
+    }
+    if (plan instanceof ClockedPlan line) {
+      return new ClockedDriver(line);
+    }
+    throw new IllegalArgumentException("no driver for " + plan.circuit().name());
+  }
+
+  /** Returns the circuit. */
+  CircuitPlan plan();
+
+  /** Returns what stands on its pins, in a few words for a comment. */
+  String title();
+
+  /** Returns the C that sends it and starts it; {@code @N@} stands for the number of the line. */
+  String source();
+
+  /** Returns what the send function is told to send: bytes or pixels. */
+  int sendCount();
+
+  /** Returns the flash that its C takes (bytes), read from builds. */
+  int codeBytes();
+
+  /** Returns the cycles of a frame beside its data: into the send function and out. */
+  double sendCycles();
+
+  /** Returns the names of its wires in a waveform, in the order of the circuit's pins. */
+  List<String> wires();
+
+  /**
+   * Writes a frame as it looks on the wires.
+   *
+   * @param first wire of the dump that is its own
+   * @return when it ends (ns)
+   */
+  long wave(ValueChangeDump dump, int first, long start, Levels levels);
+
+  /** Returns what of a pixel takes the signals of the one before it, such as "data-in". */
+  default String in() {
+    return "data-in";
+  }
+
+  /** Returns what of a pixel hands them on. */
+  default String out() {
+    return "data-out";
+  }
+
+  /** Returns how its first pixel is wired to the controller, one step each. */
+  List<String> wiring();
+}

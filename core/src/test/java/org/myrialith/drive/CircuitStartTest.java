@@ -1,0 +1,78 @@
+package org.myrialith.drive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Ring;
+import org.myrialith.parts.Controller;
+
+class CircuitStartTest {
+  private static Fixture ring(String emitter) {
+    Fixture ring = Fixture.of("f1", "Ring", Ring.KIND.usual());
+    return ring.with(ring.mount().withEmitter(emitter));
+  }
+
+  @Test
+  void circuitsStandOnPinsAndUnderNamesOfTheirOwn() {
+    for (Controller controller : Controller.values()) {
+      Circuits circuits = new Circuits(List.of());
+      Set<String> pins = new HashSet<>();
+      for (CircuitStart start :
+          List.of(CircuitStart.CLOCKED_RGB, CircuitStart.ONE_WIRE_RGB, CircuitStart.CLOCKED_RGB)) {
+        Circuit circuit =
+            start.beside(circuits, controller, "c" + (circuits.circuits().size() + 1));
+        assertThat(circuit.pins()).allSatisfy(p -> assertThat(pins.add(p)).isTrue());
+        assertThat(controller.pins()).containsAll(circuit.pins());
+        circuits = circuits.with(circuit);
+      }
+      assertThat(circuits.circuits()).extracting(Circuit::name).doesNotHaveDuplicates();
+    }
+  }
+
+  @Test
+  void aNewFixtureGetsACircuitThatDrivesIt() {
+    Gadget gadget = Gadget.blank("Trial").with(ring("clocked-rgb"));
+    Circuit circuit = gadget.circuits().of(ring("clocked-rgb")).orElseThrow();
+    assertThat(circuit).isInstanceOf(ClockedPixels.class);
+    assertThat(GadgetPlan.of(gadget).findings(Step.CIRCUITS))
+        .extracting(Finding::key)
+        .doesNotContain("same-pin-" + circuit.id(), "wrong-kind-f1");
+    // nothing drives a lamp yet: it is said
+    Gadget lamp = Gadget.blank("Trial").with(ring("lamp"));
+    assertThat(lamp.circuits().circuits()).hasSize(1);
+  }
+
+  @Test
+  void anotherClassOfEmittersCanHaveACircuitOfItsOwn() {
+    Gadget gadget = Gadget.blank("Trial").with(ring("one-wire-rgb")).with(ring("one-wire-rgbw"));
+    Gadget mended = GadgetPlan.of(gadget).mended("wrong-kind-f1", "drive-by-its-own").orElseThrow();
+    OneWirePixels line = (OneWirePixels) mended.circuits().of(ring("one-wire-rgbw")).orElseThrow();
+    assertThat(line.colourOrder()).isEqualTo(ColourOrder.GRBW);
+    assertThat(GadgetPlan.of(mended).findings(Step.CIRCUITS))
+        .extracting(Finding::key)
+        .doesNotContain("wrong-kind-f1");
+  }
+
+  @Test
+  void aControllerWithoutAPinMovesOnlyWhatStoodThere() {
+    Circuits circuits =
+        new Circuits(
+            List.of(
+                OneWirePixels.usual("c1", List.of()).onPin("B0"),
+                OneWirePixels.usual("c2", List.of()).onPin("F3"),
+                ClockedPixels.usual("c3", List.of()).onPins("D1", "D2")));
+    Circuits fitted = CircuitPins.fitted(circuits, Controller.AVR8_8K);
+    assertThat(fitted.circuits())
+        .extracting(Circuit::pins)
+        .containsExactly(List.of("B0"), List.of("B1"), List.of("B2", "B3"));
+    assertThat(CircuitPins.fitted(circuits, Controller.AVR8_256K)).isEqualTo(circuits);
+  }
+}
