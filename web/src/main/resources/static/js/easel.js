@@ -5,10 +5,12 @@ import { change, underWay } from "./queue.js";
 
 const LONGEST_ROW = 64;
 
+// where the maker was, for an easel that comes in the place of another while keys are pressed
+let whereabouts = [0, 0];
+
 class LitEasel extends HTMLElement {
   connectedCallback() {
     this.form = this.closest("form");
-    this.cursor = [0, 0];
     this.read();
     this.build();
   }
@@ -19,11 +21,18 @@ class LitEasel extends HTMLElement {
       this.setAttribute(name, value);
     }
     this.read();
-    this.cursor = [Math.min(this.cursor[0], this.columns - 1), Math.min(this.cursor[1], this.rows - 1)];
     this.from = undefined;
     this.name();
     this.paintAgain();
     this.draw();
+  }
+
+  get cursor() {
+    return [Math.min(whereabouts[0], this.columns - 1), Math.min(whereabouts[1], this.rows - 1)];
+  }
+
+  set cursor(cell) {
+    whereabouts = cell;
   }
 
   /** What was painted and is not saved yet stays in sight. */

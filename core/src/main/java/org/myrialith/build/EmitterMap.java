@@ -98,7 +98,7 @@ public record EmitterMap(LayoutPlan layout, Wiring wiring) {
               decimals(pose.facing().x()),
               decimals(pose.facing().y()),
               decimals(pose.facing().z()),
-              wired.wired() ? wired.emitter() : "",
+              wired.wired() ? wired.unit() : "",
               circuit(wired),
               emitter.dark() ? "dark" : "");
         });
@@ -174,7 +174,7 @@ public record EmitterMap(LayoutPlan layout, Wiring wiring) {
           .put("y", pose.facing().y())
           .put("z", pose.facing().z());
       if (spots.get(i).wired()) {
-        row.put("chain", spots.get(i).emitter());
+        row.put("chain", spots.get(i).unit());
       } else {
         row.putNull("chain");
       }

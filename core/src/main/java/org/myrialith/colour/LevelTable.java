@@ -24,6 +24,13 @@ public final class LevelTable {
   public static final int SIZE = 256;
 
   private static final int FULL = SIZE - 1;
+
+  /**
+   * The asked value from which something that is only on or off is lit: the middle, as of any two
+   * neighbouring steps. Neither curve nor brightness limit has a say.
+   */
+  public static final int LIT_FROM = SIZE / 2;
+
   private static final double[] SCREEN_LIGHT = new double[SIZE];
 
   private static final int[] SCREEN_VALUES = new int[SIZE];
@@ -45,6 +52,10 @@ public final class LevelTable {
   private LevelTable(ColourSettings settings, int bits) {
     this.settings = settings;
     this.bits = bits;
+    if (bits == 1) {
+      Arrays.setAll(levels, asked -> asked >= LIT_FROM ? 1 : 0);
+      return;
+    }
     int full = (1 << bits) - 1;
     double limit = settings.brightnessPercent() / 100.0;
     Curve curve = Curve.of(settings.transfer());
@@ -81,7 +92,7 @@ public final class LevelTable {
   /**
    * Works the table out.
    *
-   * @param bits depth of a level, 8 to 16
+   * @param bits depth of a level: 1 for on or off, else 8 to 16
    */
   public static LevelTable of(ColourSettings settings, int bits) {
     return new LevelTable(settings, bits);
@@ -136,11 +147,11 @@ public final class LevelTable {
     return SCREEN_VALUES[level];
   }
 
-  /** Returns the same for levels of any depth. */
-  public static int screenValue(int level, int full) {
-    return full == FULL
-        ? SCREEN_VALUES[level]
-        : (int) Math.round(FULL * Transfer.Srgb.encode((double) level / full));
+  /** Returns the same for levels of any depth, and for shares of a level. */
+  public static int screenValue(double level, int full) {
+    return full == FULL && level == (int) level
+        ? SCREEN_VALUES[(int) level]
+        : (int) Math.round(FULL * Transfer.Srgb.encode(level / full));
   }
 
   /** Returns the light (0 to 1) that an asked value means on a screen. */

@@ -5,10 +5,11 @@ import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Bounds;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 
 /** What drives a group of fixtures, in order, one way. Immutable. */
-public sealed interface Circuit permits OneWirePixels, ClockedPixels {
+public sealed interface Circuit permits OneWirePixels, ClockedPixels, ShiftRegisters {
   /** Returns the identifier, unique in the gadget. */
   String id();
 
@@ -52,9 +53,14 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels {
   /**
    * Works it out.
    *
-   * @param members its fixtures in their order
+   * @param layout has its fixtures
    */
-  CircuitPlan plan(List<Fixture> members, Brief brief);
+  CircuitPlan plan(Layout layout, Brief brief);
+
+  /** Returns its fixtures in their order. */
+  default List<Fixture> members(Layout layout) {
+    return fixtures().stream().map(id -> layout.fixture(id).orElseThrow()).toList();
+  }
 
   /** Returns the circuit without a fixture. */
   default Circuit without(String fixture) {

@@ -1,49 +1,45 @@
 package org.myrialith.drive;
 
 import java.util.List;
+import java.util.Optional;
+import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.layout.Fixture;
 
 /**
  * What a circuit sends and what that takes. Channels stand in the order of the wire: fixture after
- * fixture, emitter after emitter, each with the same number of channels.
+ * fixture, unit after unit.
  */
 public interface CircuitPlan {
-  /** The asked channel of a white die: a picture has none of its own. */
-  int WHITE = 3;
-
   /** Returns the circuit. */
   Circuit circuit();
 
   /** Returns its fixtures in the order of the wire. */
   List<Fixture> fixtures();
 
-  /** Returns the channels that an emitter has on the wire. */
-  int channelsPerEmitter();
+  /** Returns what each of its fixtures takes of the wire, in their order. */
+  List<Stretch> stretches();
 
-  /**
-   * Returns which asked channel (0 red, 1 green, 2 blue, {@link #WHITE}) a channel of an emitter
-   * shows.
-   *
-   * @param position among the channels of an emitter, from 0
-   */
-  int askedChannel(int position);
+  /** Returns what a fixture takes of the wire; empty when it is not in this circuit. */
+  default Optional<Stretch> stretch(String fixture) {
+    return stretches().stream().filter(s -> s.fixture().id().equals(fixture)).findFirst();
+  }
 
   /** Returns whether white gives what red, green and blue share, and they only the rest. */
   default boolean whiteTakesOver() {
-    return false;
+    return stretches().stream()
+        .flatMap(s -> s.shows().stream())
+        .anyMatch(s -> s.asks() == Asks.WHITE);
   }
 
-  /**
-   * Returns how many channels of an emitter can be at their full level at once, whatever is asked.
-   */
-  default int fullChannels() {
-    return channelsPerEmitter();
-  }
-
-  /** Returns the depth of a level, 8 to 16 bits. */
+  /** Returns the depth of a level: 1 bit for on or off, else 8 to 16. */
   int levelBits();
+
+  /** Returns whether it can be dimmed: by levels, and so by a limiter. */
+  default boolean dims() {
+    return levelBits() > 1;
+  }
 
   /** Returns the highest level. */
   default int fullLevel() {
@@ -62,12 +58,17 @@ public interface CircuitPlan {
 
   /** Returns the number of channels. */
   default int channels() {
-    return emitters() * channelsPerEmitter();
+    return stretches().stream().mapToInt(Stretch::channels).sum();
   }
 
   /** Returns the bytes of a buffer that holds what it sends for a frame. */
   default int bufferBytes() {
     return channels() * (levelBits() > 8 ? 2 : 1);
+  }
+
+  /** Returns what that buffer holds for levels of all its channels. */
+  default byte[] buffer(Levels levels) {
+    return levels.toBytes();
   }
 
   /** Returns where a fixture begins on the wire (emitters), -1 when it is not in this circuit. */
@@ -85,15 +86,32 @@ public interface CircuitPlan {
   /** Returns the current of a dark circuit (A). */
   double darkAmps();
 
+  /** Returns how many groups of channels with equal currents it has. */
+  int groups();
+
   /**
    * Returns the current that levels add to a dark circuit (A).
    *
-   * @param sums of the levels, by position among the channels of an emitter
+   * @param sums of the levels, by group
    */
   double litAmps(long[] sums);
 
-  /** Returns the current of a channel at full level (mA). */
+  /**
+   * Returns the most that can light up at once adds to a dark circuit (A).
+   *
+   * @param share of the full level that it lights up with, without meaning where it can't be dimmed
+   */
+  double mostLitAmps(double share);
+
+  /** Returns the current of a channel at full level, the largest where they differ (mA). */
   double channelMilliamps();
+
+  /**
+   * Returns what its currents are worked out from.
+   *
+   * @param of what tells it from other circuits, such as " of Strip line"; may be empty
+   */
+  List<Reckoning.Given> currentsGiven(String of);
 
   /** Returns the time the data of a frame takes on the wire (s). */
   double dataSeconds();

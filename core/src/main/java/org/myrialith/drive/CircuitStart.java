@@ -9,30 +9,35 @@ import java.util.function.Function;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
-/** A circuit to begin with, for each sort of emitter that can be driven. */
+/** A circuit to begin with, for each way to drive. */
 public enum CircuitStart {
-  ONE_WIRE_RGB(EmitterKind.ONE_WIRE_RGB, id -> OneWirePixels.usual(id, List.of())),
+  ONE_WIRE_RGB("one-wire-rgb", "one-wire RGB pixels", id -> OneWirePixels.usual(id, List.of())),
   ONE_WIRE_RGBW(
-      EmitterKind.ONE_WIRE_RGBW,
+      "one-wire-rgbw",
+      "one-wire RGBW pixels",
       id -> OneWirePixels.usual(id, List.of()).inOrder(ColourOrder.GRBW).called("RGBW line")),
-  CLOCKED_RGB(EmitterKind.CLOCKED_RGB, id -> ClockedPixels.usual(id, List.of()));
+  CLOCKED_RGB("clocked-rgb", "clocked RGB pixels", id -> ClockedPixels.usual(id, List.of())),
+  SHIFT_REGISTERS(
+      "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of()));
 
-  private final EmitterKind drives;
+  private final String key;
+  private final String title;
   private final Function<String, Circuit> usual;
 
-  CircuitStart(EmitterKind drives, Function<String, Circuit> usual) {
-    this.drives = drives;
+  CircuitStart(String key, String title, Function<String, Circuit> usual) {
+    this.key = key;
+    this.title = title;
     this.usual = usual;
   }
 
   /** Returns the name used in requests. */
   public String key() {
-    return drives.key();
+    return key;
   }
 
-  /** Returns what it drives, for people. */
+  /** Returns what it is made of, in the plural. */
   public String title() {
-    return drives.title();
+    return title;
   }
 
   /** Returns the start of that key. */
@@ -40,9 +45,17 @@ public enum CircuitStart {
     return Arrays.stream(values()).filter(s -> s.key().equals(key)).findFirst();
   }
 
-  /** Returns the start for emitters of a kind; empty when nothing drives them yet. */
-  public static Optional<CircuitStart> fitting(EmitterKind kind) {
-    return Arrays.stream(values()).filter(s -> s.drives == kind).findFirst();
+  /** Returns all ways to begin with for emitters of a kind. */
+  public static List<CircuitStart> fitting(EmitterKind kind) {
+    return Arrays.stream(values()).filter(s -> s.usual.apply("c").drives(kind)).toList();
+  }
+
+  /**
+   * Returns the only way there is for emitters of a kind, as for pixels, which say by themselves
+   * how they are driven; empty where the maker has a choice or nothing fits.
+   */
+  public static Optional<CircuitStart> only(EmitterKind kind) {
+    return kind.pixel() ? fitting(kind).stream().findFirst() : Optional.empty();
   }
 
   /**

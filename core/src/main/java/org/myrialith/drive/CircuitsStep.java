@@ -45,7 +45,7 @@ public record CircuitsStep(
   @Override
   public String headline() {
     if (wiring.emitters() == 0) {
-      return "no pixels";
+      return "nothing driven";
     }
     return Quantity.text(refreshHz(), "Hz");
   }
@@ -93,11 +93,16 @@ public record CircuitsStep(
     List<Finding> all = new ArrayList<>();
     if (wiring.emitters() == 0) {
       all.add(
-          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing hangs on a data line yet.")
-              .advising("Put a fixture on a data line."));
+          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing is driven yet.")
+              .advising("Put a fixture in a circuit."));
     } else {
       all.add(ram());
-      wiring.plans().forEach(p -> p.findings().forEach(f -> all.add(f.about(about(p)))));
+      for (CircuitPlan plan : wiring.plans()) {
+        plan.findings().forEach(f -> all.add(f.about(about(plan))));
+        if (plan.emitters() > 0) {
+          pins(plan.circuit()).forEach(f -> all.add(f.about(about(plan))));
+        }
+      }
       samePins(all);
     }
     layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
@@ -130,6 +135,29 @@ public record CircuitsStep(
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising("Use a controller class with more RAM, or fewer pixels.");
+  }
+
+  /** Pins that the controller does not have, or that have other work. */
+  private List<Finding> pins(Circuit circuit) {
+    List<Finding> all = new ArrayList<>();
+    for (String pin : circuit.pins()) {
+      brief
+          .controller()
+          .whyNot(pin)
+          .ifPresent(
+              why ->
+                  all.add(
+                      Finding.of(
+                              Step.CIRCUITS,
+                              phrase("pin-%s-%s", pin, circuit.id()),
+                              Verdict.BREAKS,
+                              phrase("Pin %s can't be used: %s.", pin, why))
+                          .advising(
+                              "Choose one of "
+                                  + String.join(", ", brief.controller().pins())
+                                  + ".")));
+    }
+    return all;
   }
 
   private void samePins(List<Finding> all) {
@@ -176,8 +204,8 @@ public record CircuitsStep(
               .advising("Put it in a circuit.")
               .mendedBy(fitting));
     }
-    Optional<Remedy> own = own(fixture, kind);
-    if (own.isPresent()) {
+    List<Remedy> own = own(fixture, kind);
+    if (!own.isEmpty()) {
       return Optional.of(
           Finding.of(
                   Step.CIRCUITS,
@@ -185,7 +213,7 @@ public record CircuitsStep(
                   Verdict.TIGHT,
                   fixture.name() + " is in no circuit and stays dark.")
               .advising("None of the circuits drives its emitters: " + kind.title() + ".")
-              .mendedBy(List.of(own.get())));
+              .mendedBy(own));
     }
     return Optional.of(
         Finding.of(
@@ -197,20 +225,21 @@ public record CircuitsStep(
                 fixture.name(), kind.title())));
   }
 
-  /** A circuit that fits, as long as there is room for one more. */
-  private Optional<Remedy> own(Fixture fixture, EmitterKind kind) {
+  /** Circuits that fit, as long as there is room for one more. */
+  private List<Remedy> own(Fixture fixture, EmitterKind kind) {
     return circuits.circuits().size() >= Circuits.MOST
-        ? Optional.empty()
-        : CircuitStart.fitting(kind)
+        ? List.of()
+        : CircuitStart.fitting(kind).stream()
             .map(
                 start ->
                     new Remedy(
-                        "Add a circuit of " + start.title() + "s for it",
-                        new Change.DriveByItsOwn(fixture.id())));
+                        "Add a circuit of " + start.title() + " for it",
+                        new Change.DriveByItsOwn(fixture.id(), start.key())))
+            .toList();
   }
 
   private Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
-    List<Remedy> remedies = new ArrayList<>(own(fixture, kind).stream().toList());
+    List<Remedy> remedies = new ArrayList<>(own(fixture, kind));
     remedies.add(
         new Remedy("Remove it from " + circuit.name(), new Change.TakeOutOfCircuit(fixture.id())));
     return Finding.of(

@@ -10,7 +10,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
-import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 
@@ -52,8 +52,8 @@ public record ClockedPixels(
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
-          Field.words("dataPin", "Data pin", Types.Words.Rule.ANY).explained(PinName.EXPLAINED),
-          Field.words("clockPin", "Clock pin", Types.Words.Rule.ANY).explained(PinName.EXPLAINED),
+          PinName.field("dataPin", "Data pin"),
+          PinName.field("clockPin", "Clock pin"),
           Field.of(
               "colourOrder",
               "Order of colours",
@@ -169,7 +169,7 @@ public record ClockedPixels(
   }
 
   @Override
-  public ClockedPlan plan(List<Fixture> members, Brief brief) {
-    return new ClockedPlan(this, members, brief);
+  public ClockedPlan plan(Layout layout, Brief brief) {
+    return new ClockedPlan(this, members(layout), brief);
   }
 }

@@ -1,6 +1,7 @@
 package org.myrialith.drive;
 
 import java.util.Arrays;
+import java.util.List;
 
 /** The order in which a pixel takes its channels. */
 public enum ColourOrder {
@@ -10,18 +11,24 @@ public enum ColourOrder {
   GBR(1, 2, 0),
   BRG(2, 0, 1),
   BGR(2, 1, 0),
-  RGBW(0, 1, 2, CircuitPlan.WHITE),
-  RBGW(0, 2, 1, CircuitPlan.WHITE),
-  GRBW(1, 0, 2, CircuitPlan.WHITE),
-  GBRW(1, 2, 0, CircuitPlan.WHITE),
-  BRGW(2, 0, 1, CircuitPlan.WHITE),
-  BGRW(2, 1, 0, CircuitPlan.WHITE),
-  WRGB(CircuitPlan.WHITE, 0, 1, 2),
-  WRBG(CircuitPlan.WHITE, 0, 2, 1),
-  WGRB(CircuitPlan.WHITE, 1, 0, 2),
-  WGBR(CircuitPlan.WHITE, 1, 2, 0),
-  WBRG(CircuitPlan.WHITE, 2, 0, 1),
-  WBGR(CircuitPlan.WHITE, 2, 1, 0);
+  RGBW(0, 1, 2, 3),
+  RBGW(0, 2, 1, 3),
+  GRBW(1, 0, 2, 3),
+  GBRW(1, 2, 0, 3),
+  BRGW(2, 0, 1, 3),
+  BGRW(2, 1, 0, 3),
+  WRGB(3, 0, 1, 2),
+  WRBG(3, 0, 2, 1),
+  WGRB(3, 1, 0, 2),
+  WGBR(3, 1, 2, 0),
+  WBRG(3, 2, 0, 1),
+  WBGR(3, 2, 1, 0);
+
+  /** The channel of a white die. */
+  public static final int WHITE = 3;
+
+  /** Names of the channels. */
+  static final List<String> NAMES = List.of("red", "green", "blue", "white");
 
   private final int[] channels;
 

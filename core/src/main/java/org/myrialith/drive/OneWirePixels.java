@@ -9,7 +9,7 @@ import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
-import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 
@@ -45,7 +45,7 @@ public record OneWirePixels(
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
-          Field.words("dataPin", "Data pin", Types.Words.Rule.ANY).explained(PinName.EXPLAINED),
+          PinName.field("dataPin", "Data pin"),
           Field.of(
               "colourOrder",
               "Order of colours",
@@ -178,7 +178,7 @@ public record OneWirePixels(
   }
 
   @Override
-  public OneWirePlan plan(List<Fixture> members, Brief brief) {
-    return new OneWirePlan(this, members, brief);
+  public OneWirePlan plan(Layout layout, Brief brief) {
+    return new OneWirePlan(this, members(layout), brief);
   }
 }

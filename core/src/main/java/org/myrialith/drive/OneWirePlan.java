@@ -36,20 +36,12 @@ public record OneWirePlan(OneWirePixels circuit, List<Fixture> fixtures, Brief b
   }
 
   @Override
-  public boolean whiteTakesOver() {
+  public boolean takesOver() {
     return hasWhite() && circuit.white() == WhiteUse.TAKES_OVER;
   }
 
-  /**
-   * Where white takes over what is shared, one of red, green and blue is dark or all the rest are.
-   */
-  @Override
-  public int fullChannels() {
-    return whiteTakesOver() ? 2 : 3;
-  }
-
   private int bitsPerPixel() {
-    return channelsPerEmitter() * BITS;
+    return channelsPerPixel() * BITS;
   }
 
   private double bitSeconds() {

@@ -1,13 +1,20 @@
 package org.myrialith.drive;
 
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
 
 /** Pins of a controller by port letter and bit. */
 final class PinName {
   /** How they are described in the format. */
-  static final String EXPLAINED = "port letter and bit, such as B0";
+  private static final String EXPLAINED = "port letter and bit, such as B0";
 
   private PinName() {}
+
+  /** How one stands in the format. */
+  static Field<String> field(String name, String label) {
+    return Field.words(name, label, Types.Words.Rule.ANY).explained(EXPLAINED);
+  }
 
   /**
    * Checks the form of a name; whether the controller has it is for the plan to say.

@@ -6,6 +6,7 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -13,8 +14,10 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.layout.Fixture;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.Tint;
 
 /**
  * A chain of pixels that keep their own levels: what all classes of them have in common of time,
@@ -46,14 +49,51 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return 1;
   }
 
-  @Override
-  default int channelsPerEmitter() {
+  /** Returns the channels that a pixel has on the wire. */
+  default int channelsPerPixel() {
     return order().channels();
   }
 
+  /** Returns whether white gives what the colours share, and they the rest. */
+  default boolean takesOver() {
+    return false;
+  }
+
+  /** Where white takes over what is shared, one of the colours is dark or all the rest are. */
+  private int fullChannels() {
+    return takesOver() ? 2 : 3;
+  }
+
+  private Stretch.Shows shows(int position) {
+    int colour = order().channelAt(position);
+    String name = ColourOrder.NAMES.get(colour);
+    if (colour == ColourOrder.WHITE) {
+      return new Stretch.Shows(takesOver() ? Asks.WHITE : Asks.NOTHING, Tint.WHITE, name);
+    }
+    return new Stretch.Shows(Asks.ofColour(colour, takesOver()), Tint.of(name), name);
+  }
+
   @Override
-  default int askedChannel(int position) {
-    return order().channelAt(position);
+  default List<Stretch> stretches() {
+    List<Stretch.Shows> shows =
+        IntStream.range(0, channelsPerPixel()).mapToObj(this::shows).toList();
+    List<Stretch> all = new ArrayList<>();
+    int first = 0;
+    for (Fixture fixture : fixtures()) {
+      all.add(Stretch.ofPixels(fixture, first, shows));
+      first += fixture.count();
+    }
+    return all;
+  }
+
+  @Override
+  default int channels() {
+    return emitters() * channelsPerPixel();
+  }
+
+  @Override
+  default int groups() {
+    return channelsPerPixel();
   }
 
   @Override
@@ -69,6 +109,21 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   @Override
   default double litAmps(long[] sums) {
     return Arrays.stream(sums).sum() * channelMilliamps() / fullLevel() * MILLI;
+  }
+
+  @Override
+  default double mostLitAmps(double share) {
+    long sum = litEmitters() * Math.round(share * fullLevel()) * fullChannels();
+    return litAmps(new long[] {sum});
+  }
+
+  @Override
+  default List<Reckoning.Given> currentsGiven(String of) {
+    return List.of(
+        given("channels full at once" + of, fullChannels(), ""),
+        given("channel current" + of, channelMilliamps() / 1000, "A"),
+        given("pixels" + of, emitters(), ""),
+        given("dark" + of, darkAmps(), "A"));
   }
 
   @Override
@@ -104,7 +159,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         "pixels × channels × 1 byte",
         List.of(
             given("pixels", emitters(), ""),
-            given("channels of a pixel", channelsPerEmitter(), ""),
+            given("channels of a pixel", channelsPerPixel(), ""),
             given("RAM of the controller", brief().controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
   }
@@ -144,20 +199,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     }
     findings.add(speed());
     findings.add(logic());
-    for (String pin : circuit().pins()) {
-      brief().controller().whyNot(pin).ifPresent(why -> findings.add(pin(pin, why)));
-    }
     return List.copyOf(findings);
-  }
-
-  private Finding pin(String pin, String why) {
-    boolean first = pin.equals(circuit().pins().get(0));
-    return Finding.of(
-            Step.CIRCUITS,
-            key(first ? "data-pin" : "clock-pin"),
-            Verdict.BREAKS,
-            phrase("Pin %s can't be used: %s.", pin, why))
-        .advising("Choose one of " + String.join(", ", brief().controller().pins()) + ".");
   }
 
   private Finding speed() {

@@ -2,6 +2,7 @@ package org.myrialith.drive;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
@@ -22,20 +23,18 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
   public static Wiring of(Layout layout, LayoutPlan plan, Circuits circuits, Brief brief) {
     List<CircuitPlan> plans = new ArrayList<>();
     for (Circuit circuit : circuits.circuits()) {
-      List<Fixture> members =
-          circuit.fixtures().stream().map(id -> layout.fixture(id).orElseThrow()).toList();
-      plans.add(circuit.plan(members, brief));
+      plans.add(circuit.plan(layout, brief));
     }
     return new Wiring(plan, plans);
   }
 
   /**
-   * Where something stands on the wire.
+   * Where an emitter stands on the wire.
    *
    * @param circuit position of the circuit, -1 for none
-   * @param emitter index on its wire, -1 for none
+   * @param unit index on its wire, -1 for none; several emitters may be one unit
    */
-  public record Spot(int circuit, int emitter) {
+  public record Spot(int circuit, int unit) {
     /** On no wire. */
     public static final Spot NONE = new Spot(-1, -1);
 
@@ -45,24 +44,31 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
     }
   }
 
-  /** Returns where a fixture begins. */
-  public Spot first(Fixture fixture) {
+  /** Returns the position of the circuit that a fixture is in, -1 for none. */
+  public int circuitOf(Fixture fixture) {
     for (int c = 0; c < plans.size(); c++) {
-      int first = plans.get(c).firstEmitter(fixture.id());
-      if (first >= 0) {
-        return new Spot(c, first);
+      if (plans.get(c).circuit().fixtures().contains(fixture.id())) {
+        return c;
       }
     }
-    return Spot.NONE;
+    return -1;
+  }
+
+  /** Returns what a fixture takes of the wire; empty when it is in no circuit. */
+  public Optional<Stretch> stretch(Fixture fixture) {
+    int circuit = circuitOf(fixture);
+    return circuit < 0 ? Optional.empty() : plans.get(circuit).stretch(fixture.id());
   }
 
   /** Returns where all emitters stand, in the order of the layout. */
   public List<Spot> spots() {
     List<Spot> all = new ArrayList<>(layout.emitters().size());
     for (Fixture fixture : layout.fixtures()) {
-      Spot first = first(fixture);
+      int circuit = circuitOf(fixture);
+      Optional<Stretch> stretch = stretch(fixture);
       for (int i = 0; i < fixture.count(); i++) {
-        all.add(first.wired() ? new Spot(first.circuit(), first.emitter() + i) : Spot.NONE);
+        int unit = stretch.isPresent() ? stretch.get().unit(i) : -1;
+        all.add(unit < 0 ? Spot.NONE : new Spot(circuit, stretch.get().firstUnit() + unit));
       }
     }
     return all;

@@ -103,10 +103,10 @@ public sealed interface Change {
   }
 
   /** Adds a circuit that fits the emitters of a fixture, and puts it there. */
-  record DriveByItsOwn(String fixture) implements Change {
+  record DriveByItsOwn(String fixture, String start) implements Change {
     @Override
     public String key() {
-      return "drive-by-its-own";
+      return "drive-by-" + start;
     }
 
     @Override

@@ -28,7 +28,8 @@ record BoardFile(FirmwareWork work) {
       LineDriver driver = drivers.get(n);
       String number = Integer.toString(n + 1);
       String line = drivers.size() == 1 ? "The line" : "Line " + number;
-      pieces.append(driver.source().replace("@N@", number).replace("@LINE@", line));
+      pieces.append(
+          (driver.source() + driver.start()).replace("@N@", number).replace("@LINE@", line));
       sends.append(
           "  send_line_" + number + "(levels + " + first + "u, " + driver.sendCount() + "u);\n");
       starts.append("  start_line_" + number + "();\n");

@@ -257,10 +257,15 @@ public record FirmwarePlan(
     put(files, "frames.h", new FramesHeader(work, packed).text());
     put(files, "player.h", SourceText.read("player.h"));
     put(files, "player.c", SourceText.read("player.c"));
-    put(files, "bringup.c", SketchFolders.bringUp(work));
+    put(files, "bringup.c", new BringUp(work).text());
     put(files, "board.c", new BoardFile(work).text());
     put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", work.target().core()));
     put(files, "waveform.vcd", new Waveform(work).text());
+    BitMapFile bits = new BitMapFile(work.lines());
+    if (!bits.empty()) {
+      put(files, "bitmap.csv", bits.csv());
+      put(files, "bitmap.h", bits.header());
+    }
     new SketchFolders(title, work, packed).files().forEach((name, text) -> put(files, name, text));
     return files;
   }

@@ -37,6 +37,14 @@ enum FirmwareTarget {
   /** From one look at the timer to the next, and on to the data (s). */
   private static final double LOOK_SECONDS = 10e-6;
 
+  /** Flash of placing bits, in place of levels and beside them (bytes). */
+  private static final int BITS_ALONE = 88;
+
+  private static final int BITS_BESIDE = 150;
+
+  /** And more where a limiter passes them over. */
+  private static final int BITS_LIMITED = 126;
+
   /** Flash of the way to frames in several arrays, and of each of them (bytes). */
   private static final int BANKED = 80;
 
@@ -44,6 +52,9 @@ enum FirmwareTarget {
 
   /** Cycles more for each byte of frames that a short pointer does not reach. */
   private static final double FAR_BYTE = 4;
+
+  /** Cycles of a bit that goes to its place. */
+  private static final double PLACED_BIT = 57.5;
 
   private static final double CYCLE_SECONDS = 1.0 / Controller.CLOCK_HZ;
 
@@ -128,19 +139,21 @@ enum FirmwareTarget {
   /** Returns the flash that player, board file and C start-up take, without the tables. */
   int codeBytes(Packing.Packed packed, boolean limiter, boolean severalClips, FirmwareWork work) {
     int banks = new FramesHeader(work, packed).bankCount();
-    int player =
+    int levels =
         switch (packed.packing()) {
           case RAW -> size.raw;
           case PALETTE -> size.palette;
           case RUNS -> size.runs;
         };
+    int player =
+        work.switches() ? (work.dims() ? levels + BITS_BESIDE : size.raw + BITS_ALONE) : levels;
     int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
     return player
         - size.line
         + lines
         + (banks > 1 ? BANKED + banks * BANK : 0)
         + (severalClips ? size.severalClips : 0)
-        + (limiter ? size.limiter : 0);
+        + (limiter ? size.limiter + (work.switches() ? BITS_LIMITED : 0) : 0);
   }
 
   /** Returns the RAM that the board file and the player's counters take (bytes). */
@@ -180,6 +193,9 @@ enum FirmwareTarget {
   double unpackCycles(Packing.Packed packed, Packing.Frame frame, boolean threes, boolean banked) {
     int pixels = frame.pixels();
     int dataBytes = packed.data().get(frame).length;
+    if (frame.bits()) {
+      return cycles.unpack + (banked ? dataBytes * FAR_BYTE : 0) + pixels * PLACED_BIT;
+    }
     double loops = threes ? 0 : frame.levels().size() * cycles.level;
     return cycles.unpack
         + loops

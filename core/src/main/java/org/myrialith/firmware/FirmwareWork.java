@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
@@ -20,8 +21,13 @@ public record FirmwareWork(Controller controller, Sent sent) {
 
   /** Returns the frames of a clip as they are packed. */
   static Stream<Packing.Frame> frames(ClipLevels clip) {
-    int channels = clip.plan().channelsPerEmitter();
-    return clip.perFrame().stream().map(levels -> new Packing.Frame(levels, channels));
+    int channels = clip.stretch().channelsPerUnit();
+    return clip.perFrame().stream()
+        .map(
+            levels ->
+                clip.plan().dims()
+                    ? new Packing.Frame(levels, channels)
+                    : Packing.Frame.ofBits(levels));
   }
 
   /** Returns how each of them is sent. */
@@ -29,14 +35,29 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return lines().stream().map(LineDriver::of).toList();
   }
 
-  /** Returns whether all lines have as many channels an emitter. */
-  boolean alike() {
-    return lines().stream().mapToInt(CircuitPlan::channelsPerEmitter).distinct().count() == 1;
+  /** Returns whether anything that plays has levels. */
+  boolean dims() {
+    return sent.clips().stream().anyMatch(c -> c.plan().dims());
   }
 
-  /** Returns the most channels that an emitter of any line has. */
+  /** Returns whether anything that plays is only on or off. */
+  boolean switches() {
+    return sent.clips().stream().anyMatch(c -> !c.plan().dims());
+  }
+
+  /** Channels of a pixel of each line that has levels. */
+  private IntStream channels() {
+    return lines().stream().filter(CircuitPlan::dims).mapToInt(CircuitPlan::groups);
+  }
+
+  /** Returns whether all lines of levels have as many channels a pixel. */
+  boolean alike() {
+    return channels().distinct().count() <= 1;
+  }
+
+  /** Returns the most channels that a pixel of any line has. */
   int mostChannels() {
-    return lines().stream().mapToInt(CircuitPlan::channelsPerEmitter).max().orElse(1);
+    return channels().max().orElse(1);
   }
 
   /** Returns whether all have three channels, for which the player is written out. */
@@ -49,7 +70,7 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return FirmwareTarget.of(controller);
   }
 
-  /** Returns where the levels of a line begin in the player's buffer (bytes). */
+  /** Returns where what a line sends begins in the player's buffer (bytes). */
   int firstByte(int circuit) {
     return sent.wiring().plans().subList(0, circuit).stream()
         .mapToInt(CircuitPlan::bufferBytes)

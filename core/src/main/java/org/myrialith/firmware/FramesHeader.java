@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Limiter;
@@ -26,6 +27,9 @@ import org.myrialith.frames.Limiter;
 record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
   private static final int BANK_BYTES = 32_000;
+
+  /** In place of the first place of a clip that has levels. */
+  private static final int NO_PLACES = 0xffff;
 
   /** Data of frames that stand in one array, and where each begins in it. */
   private record Bank(ByteArrayOutputStream data, Map<Packing.Frame, Integer> places) {}
@@ -68,7 +72,37 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     int offset = banked() ? 3 : 2;
     int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * 4 : 0;
     int channels = work.alike() ? 0 : clips().size();
-    return packed.bytes() + frames * (2 + offset) + clips().size() * 8 + channels + limiter;
+    int places = work.switches() ? 2 * (clips().size() + places().size()) : 0;
+    return packed.bytes()
+        + frames * (2 + offset)
+        + clips().size() * 8
+        + channels
+        + limiter
+        + places;
+  }
+
+  /** Where each channel that is only on or off stands in what its line sends, clip after clip. */
+  private List<Integer> places() {
+    List<Integer> places = new ArrayList<>();
+    for (ClipLevels clip : clips()) {
+      if (clip.plan() instanceof SwitchedPlan plan) {
+        int first = clip.stretch().firstChannel();
+        IntStream.range(first, first + clip.stretch().channels())
+            .forEach(channel -> places.add(plan.map().place(channel)));
+      }
+    }
+    return places;
+  }
+
+  /** Where the places of each clip begin; a clip of levels has none. */
+  private List<Integer> firstPlaces() {
+    List<Integer> firsts = new ArrayList<>();
+    int next = 0;
+    for (ClipLevels clip : clips()) {
+      firsts.add(clip.plan().dims() ? NO_PLACES : next);
+      next += clip.plan().dims() ? 0 : clip.stretch().channels();
+    }
+    return firsts;
   }
 
   private List<ClipLevels> clips() {
@@ -119,6 +153,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
     define(out, "LINES", String.valueOf(work.lines().size()));
     String most = Integer.toString(work.mostChannels());
+    if (work.switches()) {
+      define(out, "SWITCHED", "1");
+    }
+    if (work.switches() && work.dims()) {
+      define(out, "LEVELS", "1");
+      define(out, "NO_PLACES", "0x" + Integer.toHexString(NO_PLACES) + "u");
+    }
     if (work.threes()) {
       define(out, "THREES", "1");
     } else if (work.alike()) {
@@ -159,13 +200,17 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       next += clip.perFrame().size();
     }
     words(out, "clip_first_byte", clips().stream().map(this::firstByte).toList());
-    words(out, "clip_pixels", clips().stream().map(c -> c.cells().length).toList());
+    words(out, "clip_pixels", clips().stream().map(FramesHeader::steps).toList());
+    if (work.switches()) {
+      words(out, "clip_first_place", firstPlaces());
+      words(out, "places", places());
+    }
     if (!work.alike()) {
       table(
           out,
           "uint8_t",
           "clip_channels",
-          clips().stream().map(c -> c.plan().channelsPerEmitter()));
+          clips().stream().map(c -> c.stretch().channelsPerUnit()));
     }
     words(out, "clip_first_frame", first);
     words(out, "clip_frames", counts);
@@ -229,9 +274,14 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
             """);
   }
 
+  /** What the player counts a frame by: pixels, or bits. */
+  private static int steps(ClipLevels clip) {
+    return clip.plan().dims() ? clip.stretch().units() : clip.stretch().channels();
+  }
+
   private int firstByte(ClipLevels clip) {
-    int each = clip.plan().bufferBytes() / clip.plan().emitters();
-    return work.firstByte(clip.spot().circuit()) + clip.spot().emitter() * each;
+    int line = work.firstByte(clip.circuit());
+    return clip.plan().dims() ? line + clip.stretch().firstChannel() : line;
   }
 
   /** What the limiter adds up: the weighted sum of each frame, and the lines that it scales. */
@@ -244,13 +294,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
             .flatMap(
                 c ->
                     c.sums().stream()
-                        .map(
-                            s ->
-                                Arrays.stream(s).sum()
-                                    * limiter.weights().get(c.spot().circuit()))));
+                        .map(s -> Arrays.stream(s).sum() * limiter.weights().get(c.circuit()))));
     words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
+    // a line that can't be dimmed is passed over
     words(
-        out, "line_channels", work.lines().stream().map(CircuitPlan::channelsPerEmitter).toList());
+        out,
+        "line_channels",
+        work.lines().stream().map(line -> line.dims() ? line.groups() : 0).toList());
   }
 
   private void offsets(StringBuilder out, List<Bank> banks) {

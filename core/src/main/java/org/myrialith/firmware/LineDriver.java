@@ -1,14 +1,17 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedPlan;
 import org.myrialith.drive.OneWirePlan;
+import org.myrialith.drive.RegisterPlan;
 import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
-sealed interface LineDriver permits OneWireDriver, ClockedDriver {
+sealed interface LineDriver permits OneWireDriver, ClockedDriver, RegisterDriver {
   /** Returns the driver of a circuit. */
   static LineDriver of(CircuitPlan plan) {
     if (plan instanceof OneWirePlan line) {
@@ -16,6 +19,9 @@ sealed interface LineDriver permits OneWireDriver, ClockedDriver {
     }
     if (plan instanceof ClockedPlan line) {
       return new ClockedDriver(line);
+    }
+    if (plan instanceof RegisterPlan line) {
+      return new RegisterDriver(line);
     }
     throw new IllegalArgumentException("no driver for " + plan.circuit().name());
   }
@@ -26,8 +32,19 @@ sealed interface LineDriver permits OneWireDriver, ClockedDriver {
   /** Returns what stands on its pins, in a few words for a comment. */
   String title();
 
-  /** Returns the C that sends it and starts it; {@code @N@} stands for the number of the line. */
+  /** Returns the C that sends it; {@code @N@} stands for the number of the line. */
   String source();
+
+  /** Returns the C that starts it: its pins low, unless it says otherwise. */
+  default String start() {
+    StringBuilder lows = new StringBuilder();
+    StringBuilder outputs = new StringBuilder();
+    for (String pin : plan().circuit().pins()) {
+      lows.append(phrase("  PORT%c &= (uint8_t) ~(1 << %c);\n", pin.charAt(0), pin.charAt(1)));
+      outputs.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
+    }
+    return "static void start_line_@N@(void) {\n" + lows + outputs + "}\n\n";
+  }
 
   /** Returns what the send function is told to send: bytes or pixels. */
   int sendCount();

@@ -18,6 +18,9 @@ import org.myrialith.colour.Levels;
  *          pixel, the first in the highest bits; each frame starts on a byte. Only up to 256 colours.
  * runs     count (1 to 255), the levels of a pixel; again until all pixels are there
  * </pre>
+ *
+ * <p>Frames of what is only on or off are a bit a channel in all of them, the first in the highest
+ * bit.
  */
 public enum Packing {
   RAW("raw"),
@@ -41,11 +44,29 @@ public enum Packing {
   /**
    * A frame of a clip.
    *
-   * @param channels of a pixel
+   * @param channels of a pixel, 0 for one of bits
    */
   public record Frame(Levels levels, int channels) {
+    /** Returns the frame of what is only on or off. */
+    static Frame ofBits(Levels levels) {
+      return new Frame(levels, 0);
+    }
+
+    /** Returns whether it has a bit for each channel and nothing else. */
+    boolean bits() {
+      return channels == 0;
+    }
+
     int pixels() {
-      return levels.size() / channels;
+      return bits() ? levels.size() : levels.size() / channels;
+    }
+
+    private byte[] packedBits() {
+      byte[] packed = new byte[(levels.size() + 7) / 8];
+      for (int i = 0; i < levels.size(); i++) {
+        packed[i / 8] |= (byte) (levels.at(i) << 7 - i % 8);
+      }
+      return packed;
     }
 
     /** The levels of a pixel as one number, the first in the highest byte. */
@@ -82,20 +103,28 @@ public enum Packing {
     }
   }
 
-  /** Packs the frames; empty when there are too many colours for a palette. */
+  /**
+   * Packs the frames; empty when that can't be: too many colours for a palette, nothing but bits.
+   */
   public Optional<Packed> pack(Collection<Frame> frames) {
     Set<Frame> different = new LinkedHashSet<>(frames);
+    Set<Frame> ofLevels = new LinkedHashSet<>(different);
+    ofLevels.removeIf(Frame::bits);
     Map<Frame, byte[]> data = new LinkedHashMap<>();
+    different.stream().filter(Frame::bits).forEach(f -> data.put(f, f.packedBits()));
+    if (ofLevels.isEmpty() && this != RAW) {
+      return Optional.empty();
+    }
     return switch (this) {
       case RAW -> {
-        different.forEach(frame -> data.put(frame, frame.levels().toBytes()));
+        ofLevels.forEach(frame -> data.put(frame, frame.levels().toBytes()));
         yield Optional.of(new Packed(this, new byte[0], 0, data));
       }
       case RUNS -> {
-        different.forEach(frame -> data.put(frame, runs(frame)));
+        ofLevels.forEach(frame -> data.put(frame, runs(frame)));
         yield Optional.of(new Packed(this, new byte[0], 0, data));
       }
-      case PALETTE -> byPalette(different, data);
+      case PALETTE -> byPalette(ofLevels, data);
     };
   }
 

@@ -18,7 +18,7 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
     files.put("show/player.c", SourceText.read("player.c"));
     board(files, "show/");
     files.put("bringup/bringup.ino", sketch("one channel after the other, to check the wiring"));
-    files.put("bringup/bringup.c", bringUp(work));
+    files.put("bringup/bringup.c", new BringUp(work).text());
     board(files, "bringup/");
     return files;
   }
@@ -26,12 +26,6 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
   private void board(Map<String, String> files, String folder) {
     files.put(folder + "player.h", SourceText.read("player.h"));
     files.put(folder + "board.c", new BoardFile(work).sketchText());
-  }
-
-  /** Returns what takes the place of the player to check the wiring. */
-  static String bringUp(FirmwareWork work) {
-    return SourceText.read("bringup.c")
-        .replace("@CHAIN@", Integer.toString(work.sent().wiring().bufferBytes()));
   }
 
   private String sketch(String what) {

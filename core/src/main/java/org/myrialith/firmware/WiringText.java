@@ -7,8 +7,10 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.myrialith.brief.Brief;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Stretch;
+import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Quantity;
 import org.myrialith.layout.DataRun;
 import org.myrialith.layout.Fixture;
@@ -26,8 +28,9 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
 
   private static final int MOST_RUNS = 64;
 
-  /** Names of asked channels. */
-  private static final List<String> COLOURS = List.of("red", "green", "blue", "white");
+  private static final String BITMAP =
+      "  bitmap.csv    which output switches which channel, and its bit in what is sent\n"
+          + "  bitmap.h      the same as constants, for firmware of your own\n";
 
   /** Returns the text of README.txt. */
   public String text() {
@@ -53,7 +56,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
           board.c       those two functions for the 8-bit controller, and main()
           show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
-          waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
+        @BITMAP@  waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
           gadget.json   the gadget itself, to open again
 
         Care
@@ -61,20 +64,25 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
           Do not look into bright pixels from near by. Quick flashing can bring on seizures.
         """
-            .replace("@TURNS@", turns()));
+            .replace("@TURNS@", turns())
+            .replace("@BITMAP@", switches() ? BITMAP : ""));
     return ascii(out.toString());
   }
 
-  /** In what order the colours of a pixel come, line after line. */
+  /** In what order the channels come, line after line. */
   private String turns() {
+    boolean several = plan.work().lines().size() > 1;
     return plan.work().lines().stream()
-        .map(
-            line ->
-                (plan.work().lines().size() > 1 ? line.circuit().name() + " " : "")
-                    + IntStream.range(0, line.channelsPerEmitter())
-                        .mapToObj(position -> COLOURS.get(line.askedChannel(position)))
-                        .collect(Collectors.joining(", ")))
+        .map(line -> (several ? line.circuit().name() + " " : "") + turns(line))
         .collect(Collectors.joining("; "));
+  }
+
+  private static String turns(CircuitPlan line) {
+    return line instanceof SwitchedPlan
+        ? "channel after channel as listed in bitmap.csv"
+        : line.stretches().get(0).shows().stream()
+            .map(Stretch.Shows::name)
+            .collect(Collectors.joining(", "));
   }
 
   /** Plain characters, for any terminal. */
@@ -85,11 +93,17 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
   private void wiring(StringBuilder out) {
     out.append("Wiring, in this order; take it off in the reverse order\n");
     out.append(
-        "  1. Ground of the supply to ground of the controller and to ground of the first pixel.\n");
+        phrase(
+            "  1. Ground of the supply to ground of the controller and to ground of %s.\n",
+            switches() ? "all chips and pixels" : "the first pixel"));
     out.append(
-        "  2. A capacitor of 470 to 1000 uF across the supply where it enters the pixels; mind its polarity.\n");
-    out.append(
-        "     Places below are of pixel centres in the layout drawing, x to the right and y down, seen from the side that lights; from behind, left and right are swapped.\n");
+        phrase(
+            "  2. A capacitor of 470 to 1000 uF across the supply where it enters the %s; mind its polarity.\n",
+            pixels() ? "pixels" : "boards"));
+    if (pixels()) {
+      out.append(
+          "     Places below are of pixel centres in the layout drawing, x to the right and y down, seen from the side that lights; from behind, left and right are swapped.\n");
+    }
     int step = 3;
     for (LineDriver line : plan.work().drivers()) {
       String name = plan.work().drivers().size() > 1 ? line.plan().circuit().name() + ". " : "";
@@ -107,8 +121,8 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
                     .append(", ")
                     .append(Quantity.text(s.amps(), "A"))
                     .append(')'));
-    out.append(" to the controller and to the pixels.\n");
-    out.append("  The data-out of the last pixel of a line stays open.\n");
+    out.append(" to the controller and to all that it feeds.\n");
+    out.append("  The data-out of the last pixel of a line, or of the last chip, stays open.\n");
   }
 
   /** What does not fit is said before anything else. */
@@ -133,10 +147,21 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
     }
   }
 
+  private boolean pixels() {
+    return plan.work().lines().stream().anyMatch(line -> !(line instanceof SwitchedPlan));
+  }
+
+  private boolean switches() {
+    return plan.work().lines().stream().anyMatch(SwitchedPlan.class::isInstance);
+  }
+
   private static int line(StringBuilder out, LineDriver line, String name, int first) {
     int step = first;
     for (String wire : line.wiring()) {
       out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
+    }
+    if (line.plan() instanceof SwitchedPlan switched) {
+      return new OutputsText(switched).write(out, step);
     }
     String from = line.wiring().size() > 1 ? "the resistors" : "the resistor";
     for (Fixture fixture : line.plan().fixtures()) {

@@ -1,50 +1,49 @@
 package org.myrialith.frames;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.Asks;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.Wiring;
+import org.myrialith.drive.Stretch;
 import org.myrialith.layout.Emitter;
-import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Position;
 
 /**
- * A clip as levels, emitter after emitter in the data order of its fixture.
+ * A clip as levels, unit after unit in the data order of its fixture.
  *
- * @param spot where its fixture begins on the wires
- * @param cells of the picture that each emitter shows, {@link #DARK} for one that is never lit
+ * @param circuit position of the circuit that its fixture is in
+ * @param stretch what its fixture takes of that wire
+ * @param cells of the picture that each unit shows, {@link #DARK} for one that is never lit
  * @param perFrame levels of each frame; equal pictures share one value
- * @param sums of the levels of each frame, by position among the channels of an emitter
+ * @param sums of the levels of each frame, by group of the circuit
  */
 public record ClipLevels(
     Clip clip,
-    Fixture fixture,
-    Wiring.Spot spot,
+    int circuit,
+    Stretch stretch,
     CircuitPlan plan,
     int[] cells,
     List<Levels> perFrame,
     List<long[]> sums) {
-  /** Stands for the cell of an emitter that is never lit. */
+  /** Stands for the cell of a unit that is never lit. */
   public static final int DARK = -1;
 
   /**
    * Works the levels out.
    *
    * @param emitters of the fixture in data order
-   * @param plan of the circuit that the fixture is in
+   * @param circuit position of the circuit that its fixture is in
+   * @param plan of that circuit
    */
   public static ClipLevels of(
-      Clip clip,
-      Fixture fixture,
-      List<Emitter> emitters,
-      Wiring.Spot spot,
-      CircuitPlan plan,
-      LevelTable table) {
-    int[] cells = cells(fixture, emitters);
+      Clip clip, List<Emitter> emitters, int circuit, CircuitPlan plan, LevelTable table) {
+    Stretch stretch = plan.stretch(clip.fixture()).orElseThrow();
+    int[] cells = cells(stretch, emitters);
     Map<String, Levels> known = new HashMap<>();
     Map<Levels, long[]> knownSums = new HashMap<>();
     List<Levels> perFrame = new ArrayList<>();
@@ -52,70 +51,86 @@ public record ClipLevels(
     for (Frame frame : clip.frames()) {
       Levels levels =
           known.computeIfAbsent(
-              frame.picture().hash(), hash -> levels(frame.picture(), cells, plan, table));
+              frame.picture().hash(), hash -> levels(frame.picture(), cells, stretch, table));
       perFrame.add(levels);
-      sums.add(knownSums.computeIfAbsent(levels, l -> l.sums(plan.channelsPerEmitter())));
+      sums.add(knownSums.computeIfAbsent(levels, l -> sums(l, stretch, plan.groups())));
     }
     return new ClipLevels(
-        clip, fixture, spot, plan, cells, List.copyOf(perFrame), List.copyOf(sums));
+        clip, circuit, stretch, plan, cells, List.copyOf(perFrame), List.copyOf(sums));
   }
 
-  private static int[] cells(Fixture fixture, List<Emitter> emitters) {
-    int columns = fixture.seenColumns();
-    int[] cells = new int[emitters.size()];
-    for (int i = 0; i < cells.length; i++) {
-      Position at = emitters.get(i).position();
-      cells[i] = emitters.get(i).dark() ? DARK : at.row() * columns + at.column();
+  private static long[] sums(Levels levels, Stretch stretch, int groups) {
+    if (stretch.groups() == null) {
+      return levels.sums(stretch.channelsPerUnit());
+    }
+    long[] sums = new long[groups];
+    for (int channel = 0; channel < levels.size(); channel++) {
+      sums[stretch.group(channel)] += levels.at(channel);
+    }
+    return sums;
+  }
+
+  /** Where several emitters are one unit, it shows the cell of the first that may light. */
+  private static int[] cells(Stretch stretch, List<Emitter> emitters) {
+    int columns = stretch.fixture().seenColumns();
+    int[] cells = new int[stretch.units()];
+    Arrays.fill(cells, DARK);
+    for (int i = 0; i < emitters.size(); i++) {
+      int unit = stretch.unit(i);
+      if (unit >= 0 && cells[unit] == DARK && !emitters.get(i).dark()) {
+        Position at = emitters.get(i).position();
+        cells[unit] = at.row() * columns + at.column();
+      }
     }
     return cells;
   }
 
-  private static Levels levels(Picture picture, int[] cells, CircuitPlan plan, LevelTable table) {
-    int channels = plan.channelsPerEmitter();
-    int[] asked = new int[channels];
-    for (int position = 0; position < channels; position++) {
-      asked[position] = plan.askedChannel(position);
-    }
-    boolean takesOver = plan.whiteTakesOver();
+  private static Levels levels(Picture picture, int[] cells, Stretch stretch, LevelTable table) {
+    Asks[] asks = asks(stretch);
+    int channels = asks.length;
     int[] wire = new int[cells.length * channels];
     for (int i = 0; i < cells.length; i++) {
       if (cells[i] != DARK) {
-        int shared = takesOver ? table.level(shared(picture, cells[i])) : 0;
         for (int position = 0; position < channels; position++) {
-          wire[i * channels + position] =
-              asked[position] == CircuitPlan.WHITE
-                  ? shared
-                  : table.level(picture.value(cells[i], asked[position])) - shared;
+          wire[i * channels + position] = level(picture, cells[i], asks[position], table);
         }
       }
     }
     return Levels.of(table.bits(), wire);
   }
 
-  /** What red, green and blue of a cell share; levels grow with asked values, so theirs do too. */
-  private static int shared(Picture picture, int cell) {
-    return Math.min(
-        picture.value(cell, 0), Math.min(picture.value(cell, 1), picture.value(cell, 2)));
+  private static Asks[] asks(Stretch stretch) {
+    return stretch.shows().stream().map(Stretch.Shows::asks).toArray(Asks[]::new);
+  }
+
+  /** Levels grow with asked values, so what white takes over is never more than there is. */
+  private static int level(Picture picture, int cell, Asks asks, LevelTable table) {
+    int level = table.level(value(picture, cell, asks));
+    return asks.rest() ? level - table.level(value(picture, cell, Asks.WHITE)) : level;
+  }
+
+  private static int value(Picture picture, int cell, Asks asks) {
+    return asks.ordinal() < 3 // the most common by far
+        ? picture.value(cell, asks.ordinal())
+        : asks.value(picture.value(cell, 0), picture.value(cell, 1), picture.value(cell, 2));
   }
 
   /**
    * How often each asked value is shown in a picture: what the sums under any table follow from.
    * What white takes over counts for it and against the others, whose counts may be below zero.
    *
-   * @return counts by position among the channels of an emitter, then by asked value
+   * @return counts by position among the channels of a unit, then by asked value
    */
   public int[][] histogram(Picture picture) {
-    int[][] counts = new int[plan.channelsPerEmitter()][LevelTable.SIZE];
-    boolean takesOver = plan.whiteTakesOver();
-    for (int position = 0; position < counts.length; position++) {
-      int asked = plan.askedChannel(position);
-      boolean white = asked == CircuitPlan.WHITE;
+    Asks[] asks = asks(stretch);
+    int[][] counts = new int[asks.length][LevelTable.SIZE];
+    for (int position = 0; position < asks.length; position++) {
       for (int cell : cells) {
-        if (cell != DARK && !white) {
-          counts[position][picture.value(cell, asked)]++;
-        }
-        if (cell != DARK && takesOver) {
-          counts[position][shared(picture, cell)] += white ? 1 : -1;
+        if (cell != DARK && asks[position] != Asks.NOTHING) {
+          counts[position][value(picture, cell, asks[position])]++;
+          if (asks[position].rest()) {
+            counts[position][value(picture, cell, Asks.WHITE)]--;
+          }
         }
       }
     }

@@ -2,9 +2,9 @@ package org.myrialith.frames;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Stretch;
+import org.myrialith.parts.Tint;
 
 /**
  * Whether a clip flashes so that it can bring on a seizure, judged by what its emitters give after
@@ -127,15 +127,15 @@ public record FlashCheck(double flashingShare) {
     private final List<Turn> turns = new ArrayList<>();
     private final int channels;
 
-    /** Which of red, green, blue and white each channel is. */
-    private final int[] asked;
+    /** The light of each channel. */
+    private final Tint[] tints;
 
     private final double full;
 
     Row(ClipLevels clip) {
       this.clip = clip;
-      this.channels = clip.plan().channelsPerEmitter();
-      this.asked = IntStream.range(0, channels).map(clip.plan()::askedChannel).toArray();
+      this.channels = clip.stretch().channelsPerUnit();
+      this.tints = clip.stretch().shows().stream().map(Stretch.Shows::tint).toArray(Tint[]::new);
       this.full = clip.plan().fullLevel();
     }
 
@@ -201,14 +201,10 @@ public record FlashCheck(double flashingShare) {
       double[] rgb = new double[3];
       for (int position = 0; position < channels; position++) {
         double light = levels.at(emitter * channels + position) * share;
-        if (asked[position] < CircuitPlan.WHITE) {
-          rgb[asked[position]] += light;
-        } else {
-          // a white die is taken as bright as the three together
-          rgb[0] += light;
-          rgb[1] += light;
-          rgb[2] += light;
-        }
+        // a white die is taken as bright as the three together
+        rgb[0] += light * tints[position].red();
+        rgb[1] += light * tints[position].green();
+        rgb[2] += light * tints[position].blue();
       }
       return rgb;
     }

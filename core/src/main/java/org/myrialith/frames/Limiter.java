@@ -12,7 +12,10 @@ import org.myrialith.colour.Levels;
  * channel's levels that add up to S, {@code f · S ÷ 65536} without rest is sent. So the sum never
  * exceeds the limit, and a little too much dims a few emitters by one level instead of all.
  *
- * @param weights of a level of each circuit
+ * <p>What is only on or off can't be scaled: it weighs nothing here, and the limit is that of the
+ * rest.
+ *
+ * @param weights of a level of each circuit, 0 for one that can't be dimmed
  * @param limit largest weighted sum, at least 0
  */
 public record Limiter(List<Integer> weights, long limit) {
@@ -23,7 +26,7 @@ public record Limiter(List<Integer> weights, long limit) {
     weights = List.copyOf(weights);
   }
 
-  /** Returns the weighted sum of sums by circuit and position. */
+  /** Returns the weighted sum of sums by circuit and group. */
   public long weighted(long[][] sums) {
     long all = 0;
     for (int c = 0; c < sums.length; c++) {
@@ -59,6 +62,10 @@ public record Limiter(List<Integer> weights, long limit) {
     }
     long[][] sent = new long[sums.length][];
     for (int c = 0; c < sums.length; c++) {
+      if (weights.get(c) == 0) {
+        sent[c] = sums[c];
+        continue;
+      }
       sent[c] = new long[sums[c].length];
       for (int position = 0; position < sums[c].length; position++) {
         sent[c][position] = sums[c][position] * factor >> 16;
@@ -67,15 +74,19 @@ public record Limiter(List<Integer> weights, long limit) {
     return sent;
   }
 
-  /** Returns the levels of a circuit as they are sent. */
-  public static Levels scaled(Levels levels, int factor, int channelsPerEmitter, int bits) {
+  /**
+   * Returns the levels of a circuit as they are sent.
+   *
+   * @param channels of a pixel
+   */
+  public static Levels scaled(Levels levels, int factor, int channels, int bits) {
     if (factor == WHOLE) {
       return levels;
     }
-    int[] carry = new int[channelsPerEmitter];
+    int[] carry = new int[channels];
     int[] scaled = new int[levels.size()];
     for (int i = 0; i < scaled.length; i++) {
-      int position = i % channelsPerEmitter;
+      int position = i % channels;
       long all = (long) levels.at(i) * factor + carry[position];
       scaled[i] = (int) (all >> 16);
       carry[position] = (int) (all & 0xffff);

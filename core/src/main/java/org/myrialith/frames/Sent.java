@@ -14,14 +14,14 @@ import org.myrialith.drive.Wiring;
  * @param clips in the order of the show's clips
  */
 public record Sent(Wiring wiring, Show show, List<ClipLevels> clips, Optional<Limiter> limiter) {
-  /** Returns the sums that are asked for by circuit and position, for the frames of a moment. */
+  /** Returns the sums that are asked for by circuit and group, for the frames of a moment. */
   public static long[][] sums(Wiring wiring, List<ClipLevels> clips, int[] frames) {
     long[][] sums = new long[wiring.plans().size()][];
     for (int c = 0; c < sums.length; c++) {
-      sums[c] = new long[wiring.plans().get(c).channelsPerEmitter()];
+      sums[c] = new long[wiring.plans().get(c).groups()];
     }
     for (int k = 0; k < frames.length; k++) {
-      long[] into = sums[clips.get(k).spot().circuit()];
+      long[] into = sums[clips.get(k).circuit()];
       long[] own = clips.get(k).sums().get(frames[k]);
       for (int position = 0; position < own.length; position++) {
         into[position] += own[position];
@@ -51,24 +51,30 @@ public record Sent(Wiring wiring, Show show, List<ClipLevels> clips, Optional<Li
       int[] wire = new int[plan.channels()];
       for (int k = 0; k < frames.length; k++) {
         ClipLevels clip = clips.get(k);
-        if (clip.spot().circuit() == c) {
+        if (clip.circuit() == c) {
           Levels own = clip.perFrame().get(frames[k]);
-          int first = clip.spot().emitter() * plan.channelsPerEmitter();
+          int first = clip.stretch().firstChannel();
           for (int i = 0; i < own.size(); i++) {
             wire[first + i] = own.at(i);
           }
         }
       }
       Levels composed = Levels.of(plan.levelBits(), wire);
-      all.add(Limiter.scaled(composed, factor, plan.channelsPerEmitter(), plan.levelBits()));
+      all.add(
+          plan.dims()
+              ? Limiter.scaled(composed, factor, plan.groups(), plan.levelBits())
+              : composed);
     }
     return all;
   }
 
-  /** Returns the levels of all circuits in a listed moment, one circuit after the other. */
+  /** Returns the buffers of all circuits in a listed moment, one circuit after the other. */
   public byte[] bytes(int moment) {
     ByteArrayOutputStream all = new ByteArrayOutputStream();
-    levels(moment).forEach(l -> all.writeBytes(l.toBytes()));
+    List<Levels> levels = levels(moment);
+    for (int c = 0; c < levels.size(); c++) {
+      all.writeBytes(wiring.plans().get(c).buffer(levels.get(c)));
+    }
     return all.toByteArray();
   }
 }

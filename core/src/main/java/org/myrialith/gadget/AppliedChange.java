@@ -48,9 +48,8 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget drive(Change.DriveByItsOwn change) {
-    return gadget
-        .fixture(change.fixture())
-        .flatMap(f -> CircuitStart.fitting(gadget.layout().emitterOf(f).kind()))
+    return CircuitStart.of(change.start())
+        .filter(start -> gadget.fixture(change.fixture()).isPresent())
         .map(start -> gadget.with(start, change.fixture()))
         .orElse(gadget);
   }

@@ -4,39 +4,52 @@ import java.util.List;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.Wiring;
+import org.myrialith.drive.Stretch;
+import org.myrialith.layout.Fixture;
+import org.myrialith.parts.Tint;
 
 /** What the emitters look like on a screen in a moment. */
 final class EmittedLight {
   private EmittedLight() {}
 
   static byte[] of(GadgetPlan plan, int moment) {
-    List<Wiring.Spot> spots = plan.spots();
-    byte[] rgb = new byte[spots.size() * 3];
+    byte[] rgb = new byte[plan.layout().emitters().size() * 3];
     if (moment >= plan.show().moments().size()) {
       return rgb;
     }
     List<Levels> levels = plan.sent().levels(moment);
-    List<CircuitPlan> circuits = plan.wiring().plans();
-    for (int i = 0; i < spots.size(); i++) {
-      Wiring.Spot spot = spots.get(i);
-      if (spot.wired()) {
-        light(rgb, i * 3, levels.get(spot.circuit()), circuits.get(spot.circuit()), spot.emitter());
+    int first = 0;
+    for (Fixture fixture : plan.layout().fixtures()) {
+      int circuit = plan.wiring().circuitOf(fixture);
+      if (circuit >= 0) {
+        CircuitPlan driver = plan.wiring().plans().get(circuit);
+        Stretch stretch = driver.stretch(fixture.id()).orElseThrow();
+        light(rgb, first * 3, levels.get(circuit), driver.fullLevel(), stretch);
       }
+      first += fixture.count();
     }
     return rgb;
   }
 
-  private static void light(byte[] rgb, int at, Levels levels, CircuitPlan circuit, int emitter) {
-    int channels = circuit.channelsPerEmitter();
-    int[] light = new int[CircuitPlan.WHITE + 1];
-    for (int position = 0; position < channels; position++) {
-      light[circuit.askedChannel(position)] = levels.at(emitter * channels + position);
-    }
-    for (int asked = 0; asked < CircuitPlan.WHITE; asked++) {
-      // a white die is taken as bright as the three together
-      int level = Math.min(circuit.fullLevel(), light[asked] + light[CircuitPlan.WHITE]);
-      rgb[at + asked] = (byte) LevelTable.screenValue(level, circuit.fullLevel());
+  private static void light(byte[] rgb, int first, Levels levels, int full, Stretch stretch) {
+    int channels = stretch.channelsPerUnit();
+    for (int emitter = 0; emitter < stretch.fixture().count(); emitter++) {
+      int unit = stretch.unit(emitter);
+      if (unit >= 0) {
+        double[] light = new double[3];
+        for (int position = 0; position < channels; position++) {
+          int level = levels.at(stretch.firstChannel() + unit * channels + position);
+          // a white die is taken as bright as the three together
+          Tint tint = stretch.shows().get(position).tint();
+          light[0] += level * tint.red();
+          light[1] += level * tint.green();
+          light[2] += level * tint.blue();
+        }
+        for (int colour = 0; colour < light.length; colour++) {
+          rgb[first + emitter * 3 + colour] =
+              (byte) LevelTable.screenValue(Math.min(full, light[colour]), full);
+        }
+      }
     }
   }
 }

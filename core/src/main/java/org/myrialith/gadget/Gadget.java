@@ -228,7 +228,7 @@ public record Gadget(
     if (circuits.of(fixture).isPresent() || circuits.circuits().size() >= Circuits.MOST) {
       return this;
     }
-    return CircuitStart.fitting(layout.emitterOf(fixture).kind())
+    return CircuitStart.only(layout.emitterOf(fixture).kind())
         .map(start -> with(start, fixture.id()))
         .orElse(this);
   }

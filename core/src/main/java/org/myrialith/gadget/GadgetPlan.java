@@ -74,8 +74,7 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.POWER, new Lazy<>(this::power));
-    steps.put(
-        Step.COLOUR, new Lazy<>(() -> new ColourStep(List.of(table()), wiring().emitters() > 0)));
+    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware())));
     this.findings = new Lazy<>(this::workFindings);
@@ -86,22 +85,30 @@ public final class GadgetPlan {
     return new GadgetPlan(gadget);
   }
 
+  /** Whether anything lights that can be dimmed, or that can't. */
+  private boolean drives(boolean dims) {
+    return wiring().plans().stream().anyMatch(p -> p.dims() == dims && p.emitters() > 0);
+  }
+
   private List<ClipLevels> workLevels() {
     List<ClipLevels> all = new ArrayList<>();
-    for (CircuitPlan circuit : wiring().plans()) {
+    for (int c = 0; c < wiring().plans().size(); c++) {
+      CircuitPlan circuit = wiring().plans().get(c);
       for (Fixture fixture : circuit.fixtures()) {
-        gadget.clipOn(fixture.id()).ifPresent(clip -> all.add(levels(clip, fixture, circuit)));
+        Optional<Clip> clip = gadget.clipOn(fixture.id());
+        if (clip.isPresent()) {
+          all.add(levels(clip.get(), fixture, c, circuit));
+        }
       }
     }
     return List.copyOf(all);
   }
 
-  private ClipLevels levels(Clip clip, Fixture fixture, CircuitPlan circuit) {
+  private ClipLevels levels(Clip clip, Fixture fixture, int position, CircuitPlan circuit) {
     return ClipLevels.of(
         clip,
-        fixture,
         layout().emittersOf(fixture),
-        wiring().first(fixture),
+        position,
         circuit,
         LevelTable.of(gadget.colour(), circuit.levelBits()));
   }
@@ -123,11 +130,11 @@ public final class GadgetPlan {
     List<ClipLevels> all = new ArrayList<>();
     for (Clip clip : gadget.clips()) {
       Fixture fixture = gadget.fixture(clip.fixture()).orElseThrow();
-      if (!wiring().first(fixture).wired()) {
+      if (wiring().circuitOf(fixture) < 0) {
         CircuitPlan alone =
             OneWirePixels.usual("alone", List.of(fixture.id()))
-                .plan(List.of(fixture), gadget.brief());
-        all.add(levels(clip, fixture, alone));
+                .plan(gadget.layout(), gadget.brief());
+        all.add(levels(clip, fixture, -1, alone));
       }
     }
     return all;
@@ -273,7 +280,7 @@ public final class GadgetPlan {
     Map<String, byte[]> files = new LinkedHashMap<>();
     if (firmware().isPresent()) {
       List<Fixture> resting =
-          gadget.fixtures().stream().filter(f -> !wiring().first(f).wired()).toList();
+          gadget.fixtures().stream().filter(f -> wiring().circuitOf(f) < 0).toList();
       WiringText wiringText = new WiringText(gadget.brief(), firmware().get(), power(), resting);
       files.putAll(firmware().get().files(gadget.title(), wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));

@@ -1,6 +1,7 @@
 package org.myrialith.layout;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
@@ -116,6 +117,26 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
               frame.pose(placement.pose()),
               placement.part(),
               ends));
+    }
+    return all;
+  }
+
+  /**
+   * Returns which of the things that are on or off each emitter is of, in data order and numbered
+   * in that order.
+   */
+  public int[] switches() {
+    int[] own = shape.switches();
+    int[] all = new int[own.length];
+    int[] number = new int[own.length];
+    Arrays.fill(number, -1);
+    int next = 0;
+    for (int i = 0; i < all.length; i++) {
+      int one = own[own(i)];
+      if (number[one] < 0) {
+        number[one] = next++;
+      }
+      all[i] = number[one];
     }
     return all;
   }

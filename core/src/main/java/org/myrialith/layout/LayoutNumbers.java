@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
+import org.myrialith.parts.EmitterKind;
 
 /**
  * The numbers of a layout.
@@ -73,8 +74,8 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
   }
 
   private int channels(Fixture fixture) {
-    int dies = layout.emitterOf(fixture).kind().dies();
-    return dies == 1 ? fixture.shape().switched() : fixture.count() * dies;
+    EmitterKind kind = layout.emitterOf(fixture).kind();
+    return kind.dies() * (kind.pixel() ? fixture.count() : fixture.shape().switched());
   }
 
   private void size(List<Reckoning> numbers) {

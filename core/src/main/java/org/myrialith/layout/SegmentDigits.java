@@ -378,6 +378,24 @@ public record SegmentDigits(
   }
 
   @Override
+  public int[] switches() {
+    int[] all = new int[count()];
+    int emitter = 0;
+    List<Part> parts = parts();
+    for (int part = 0; part < parts.size(); part++) {
+      for (int led = 0; led < parts.get(part).leds().size(); led++) {
+        all[emitter++] = part;
+      }
+    }
+    return all;
+  }
+
+  @Override
+  public boolean switchedInSeries() {
+    return series;
+  }
+
+  @Override
   public int seenColumns() {
     return digits();
   }

@@ -3,6 +3,7 @@ package org.myrialith.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 
@@ -131,6 +132,19 @@ public sealed interface Shape
   /** Returns how many things of it are on or off by themselves, times the dies of an emitter. */
   default int switched() {
     return count();
+  }
+
+  /**
+   * Returns which of the things that are on or off each emitter is of, numbered from 0 in data
+   * order.
+   */
+  default int[] switches() {
+    return IntStream.range(0, count()).toArray();
+  }
+
+  /** Returns whether emitters that are switched together stand in series, else side by side. */
+  default boolean switchedInSeries() {
+    return true;
   }
 
   /** Returns whether it is a grid that reads as a picture. */

@@ -34,6 +34,14 @@ public enum EmitterKind {
     return title;
   }
 
+  /** Returns whether it has a chip of its own that takes data. */
+  public boolean pixel() {
+    return switch (this) {
+      case ONE_WIRE_RGB, ONE_WIRE_RGBW, CLOCKED_RGB, CLOCKED_RGBW -> true;
+      default -> false;
+    };
+  }
+
   /** Returns how many dies or filaments one has: its channels. */
   public int dies() {
     return dies;

@@ -26,6 +26,10 @@ final class BrightnessTrial {
     this.show = show;
     this.clips = clips;
     for (ClipLevels clip : clips) {
+      if (!clip.plan().dims()) {
+        histograms.add(List.of());
+        continue;
+      }
       Map<String, List<Asked>> known = new HashMap<>();
       List<List<Asked>> perFrame = new ArrayList<>();
       for (Frame frame : clip.clip().frames()) {
@@ -41,11 +45,16 @@ final class BrightnessTrial {
   double peakAmps(LevelTable table) {
     double[][] lit = new double[clips.size()][];
     for (int c = 0; c < lit.length; c++) {
-      LevelTable own = LevelTable.of(table.settings(), clips.get(c).plan().levelBits());
+      ClipLevels clip = clips.get(c);
+      if (!clip.plan().dims()) {
+        lit[c] = clip.sums().stream().mapToDouble(clip.plan()::litAmps).toArray();
+        continue;
+      }
+      LevelTable own = LevelTable.of(table.settings(), clip.plan().levelBits());
       List<List<Asked>> frames = histograms.get(c);
       lit[c] = new double[frames.size()];
       for (int f = 0; f < lit[c].length; f++) {
-        lit[c][f] = clips.get(c).plan().litAmps(sums(frames.get(f), own));
+        lit[c][f] = clip.plan().litAmps(sums(frames.get(f), own));
       }
     }
     return load.darkAmps() + (show.whole() ? peakOfMoments(lit) : peakOfClips(lit));

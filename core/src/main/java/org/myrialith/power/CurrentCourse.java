@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Limiter;
@@ -32,12 +33,18 @@ public record CurrentCourse(
    * A moment that draws much.
    *
    * @param index of the moment, -1 for none
-   * @param levelSum sum of all levels
+   * @param levelSum sum of the levels of what can be dimmed
+   * @param switchedAmps what is only on or off takes of it (A)
    * @param frames of the clips; empty when it is a bound and no moment of its own
    */
   public record Peak(
-      long index, long startMillis, double amps, long levelSum, List<Integer> frames) {
-    static final Peak NONE = new Peak(-1, 0, -1, 0, List.of());
+      long index,
+      long startMillis,
+      double amps,
+      long levelSum,
+      double switchedAmps,
+      List<Integer> frames) {
+    static final Peak NONE = new Peak(-1, 0, -1, 0, 0, List.of());
   }
 
   static CurrentCourse of(
@@ -61,10 +68,14 @@ public record CurrentCourse(
 
   private static Peak peak(Load load, long index, long start, int[] frames, long[][] sums) {
     long all = 0;
-    for (long[] circuit : sums) {
-      all += Arrays.stream(circuit).sum();
+    double switched = 0;
+    for (int c = 0; c < sums.length; c++) {
+      CircuitPlan plan = load.wiring().plans().get(c);
+      all += plan.dims() ? Arrays.stream(sums[c]).sum() : 0;
+      switched += plan.dims() ? 0 : plan.litAmps(sums[c]);
     }
-    return new Peak(index, start, load.amps(sums), all, Arrays.stream(frames).boxed().toList());
+    List<Integer> shown = Arrays.stream(frames).boxed().toList();
+    return new Peak(index, start, load.amps(sums), all, switched, shown);
   }
 
   /** Mutable, lives within one walk. */
@@ -118,7 +129,7 @@ public record CurrentCourse(
 
     CurrentCourse result() {
       if (show.count() == 0) {
-        Peak dark = new Peak(-1, 0, load.darkAmps(), 0, List.of());
+        Peak dark = new Peak(-1, 0, load.darkAmps(), 0, 0, List.of());
         return new CurrentCourse(asked, sent, dark, dark, 0, load.darkAmps(), ofFrames);
       }
       double mean = charge / show.lengthMillis();
@@ -153,7 +164,7 @@ public record CurrentCourse(
     }
 
     private static Peak bare(Peak peak) {
-      return new Peak(0, 0, peak.amps(), peak.levelSum(), List.of());
+      return new Peak(0, 0, peak.amps(), peak.levelSum(), peak.switchedAmps(), List.of());
     }
   }
 }

@@ -1,9 +1,10 @@
 package org.myrialith.power;
 
-import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
+import org.myrialith.frames.ClipLevels;
 
 /**
  * Everything that draws current.
@@ -32,9 +33,12 @@ public record Load(Wiring wiring, double controllerMilliamps) {
 
   /** Returns in words what draws most: white, unless a white die takes over from the others. */
   public String most() {
-    return plans().stream().anyMatch(CircuitPlan::whiteTakesOver)
-        ? "Everything at its most"
-        : "All white";
+    boolean allWhite = plans().stream().allMatch(p -> p.dims() && !p.whiteTakesOver());
+    return allWhite
+        ? "All white"
+        : plans().stream().noneMatch(CircuitPlan::dims)
+            ? "Everything lit"
+            : "Everything at its most";
   }
 
   /** Returns the current of a dark gadget (A). */
@@ -42,7 +46,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return plans().stream().mapToDouble(CircuitPlan::darkAmps).sum() + controllerMilliamps * MILLI;
   }
 
-  /** Returns the current (A) when levels have those sums, by circuit and position. */
+  /** Returns the current (A) when levels have those sums, by circuit and group. */
   public double amps(long[][] sums) {
     double amps = darkAmps();
     for (int c = 0; c < sums.length; c++) {
@@ -58,17 +62,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
    * @param level of 255
    */
   public double ampsAllAt(int level) {
-    double amps = darkAmps();
-    for (CircuitPlan plan : plans()) {
-      long[] sums = new long[plan.channelsPerEmitter()];
-      Arrays.fill(
-          sums,
-          0,
-          plan.fullChannels(),
-          (long) plan.litEmitters() * Math.round(level / 255.0 * plan.fullLevel()));
-      amps += plan.litAmps(sums);
-    }
-    return amps;
+    return darkAmps() + plans().stream().mapToDouble(p -> p.mostLitAmps(level / 255.0)).sum();
   }
 
   /** Current of one step of a level (A). */
@@ -78,23 +72,48 @@ public record Load(Wiring wiring, double controllerMilliamps) {
 
   /** The current that a weight of 1 stands for (A): that of a level where all are alike. */
   private double unitAmps() {
-    double least = plans().stream().mapToDouble(Load::stepAmps).min().orElse(1);
-    double most = plans().stream().mapToDouble(Load::stepAmps).max().orElse(1);
+    double least = dimmed().mapToDouble(Load::stepAmps).min().orElse(1);
+    double most = dimmed().mapToDouble(Load::stepAmps).max().orElse(1);
     return least == most ? least : least / WEIGHT_STEPS;
   }
 
-  /** Returns what a level of each circuit weighs, rounded up. */
+  private Stream<CircuitPlan> dimmed() {
+    return plans().stream().filter(CircuitPlan::dims);
+  }
+
+  /** Returns whether a limiter finds anything that it can dim. */
+  public boolean dims() {
+    return dimmed().anyMatch(p -> p.emitters() > 0);
+  }
+
+  /** Returns whether anything is only on or off. */
+  public boolean switches() {
+    return plans().stream().anyMatch(p -> !p.dims() && p.emitters() > 0);
+  }
+
+  /** Returns what a level of each circuit weighs, rounded up; nothing where it can't be dimmed. */
   public List<Integer> weights() {
     double unit = unitAmps();
-    return plans().stream().map(p -> (int) Math.ceil(stepAmps(p) / unit - 1e-9)).toList();
+    return plans().stream()
+        .map(p -> p.dims() ? (int) Math.ceil(stepAmps(p) / unit - 1e-9) : 0)
+        .toList();
+  }
+
+  /** Returns the most that is drawn by what can't be dimmed, all its clips at their most (A). */
+  public static double switchedAmps(List<ClipLevels> clips) {
+    return clips.stream()
+        .filter(c -> !c.plan().dims())
+        .mapToDouble(c -> c.sums().stream().mapToDouble(c.plan()::litAmps).max().orElse(0))
+        .sum();
   }
 
   /**
-   * Returns the largest weighted sum of levels that keeps within a current (A), 0 when even dark
-   * does not.
+   * Returns the largest weighted sum of levels that keeps within a current (A) beside what can't be
+   * dimmed, 0 when even that does not.
    */
-  public long weightWithin(double amps) {
+  public long weightWithin(double amps, List<ClipLevels> clips) {
+    double left = amps - darkAmps() - switchedAmps(clips);
     // a hair's breadth of rounding must not cost a whole level
-    return Math.max(0, (long) Math.floor((amps - darkAmps()) / unitAmps() + 1e-9));
+    return Math.max(0, (long) Math.floor(left / unitAmps() + 1e-9));
   }
 }

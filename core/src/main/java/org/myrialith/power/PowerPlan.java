@@ -57,7 +57,7 @@ public record PowerPlan(
       ColourSettings colour,
       Show show,
       List<ClipLevels> levels) {
-    Optional<Limiter> limiter = limiter(load, supply, settings);
+    Optional<Limiter> limiter = limiter(load, supply, settings, levels);
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
     CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
     return new PowerPlan(load, supply, settings, colour, show, levels, course);
@@ -68,9 +68,10 @@ public record PowerPlan(
   }
 
   private static Optional<Limiter> limiter(
-      Load load, Optional<Supply> supply, PowerSettings settings) {
-    return settings.basis() == PlanningBasis.THESE_FRAMES
-        ? budget(supply, settings).map(amps -> new Limiter(load.weights(), load.weightWithin(amps)))
+      Load load, Optional<Supply> supply, PowerSettings settings, List<ClipLevels> levels) {
+    return settings.basis() == PlanningBasis.THESE_FRAMES && load.dims()
+        ? budget(supply, settings)
+            .map(amps -> new Limiter(load.weights(), load.weightWithin(amps, levels)))
         : Optional.empty();
   }
 
@@ -97,7 +98,7 @@ public record PowerPlan(
    * a supply.
    */
   public Optional<Limiter> limiter() {
-    return limiter(load, supply, settings);
+    return limiter(load, supply, settings, levels);
   }
 
   /** Returns the current with everything that may light white under the brightness limit (A). */
@@ -163,17 +164,29 @@ public record PowerPlan(
   private Reckoning worst() {
     int level = LevelTable.of(colour).level(WHITE);
     List<Reckoning.Given> given = new ArrayList<>();
-    given.add(given("pixels that may light", load.litEmitters(), ""));
-    given.add(given("white level", level, ""));
+    if (load.dims()) {
+      given.add(given("pixels that may light", load.litEmitters(), ""));
+      given.add(given("white level", level, ""));
+    }
     given.addAll(circuitsGiven());
     return new Reckoning(
         "worst-case",
-        load.most() + ", under the brightness limit",
+        load.most() + (load.dims() ? ", under the brightness limit" : ""),
         worstAmps(),
         "A",
-        "lit pixels × channels full at once × channel current × white level ÷ 255 + pixels × idle + controller",
+        formula(
+            "lit pixels × channels full at once × channel current × white level ÷ 255",
+            "all outputs"),
         given,
         Source.COMMON_PRACTICE);
+  }
+
+  /** How a current is made up of what there is. */
+  private String formula(String dimmed, String switched) {
+    return (load.dims() ? dimmed + " + pixels × idle" : "")
+        + (load.dims() && load.switches() ? " + " : "")
+        + (load.switches() ? switched + " + idle of their chips" : "")
+        + (load.emitters() > 0 ? " + controller" : "controller");
   }
 
   private List<Reckoning.Given> circuitsGiven() {
@@ -181,10 +194,7 @@ public record PowerPlan(
     boolean several = load.wiring().plans().size() > 1;
     for (CircuitPlan plan : load.wiring().plans()) {
       String of = several ? " of " + plan.circuit().name() : "";
-      given.add(given("channels full at once" + of, plan.fullChannels(), ""));
-      given.add(given("channel current" + of, plan.channelMilliamps() / 1000, "A"));
-      given.add(given("pixels" + of, plan.emitters(), ""));
-      given.add(given("dark" + of, plan.darkAmps(), "A"));
+      given.addAll(plan.currentsGiven(of));
     }
     given.add(given("controller", load.controllerMilliamps() / 1000, "A"));
     return given;
@@ -224,14 +234,19 @@ public record PowerPlan(
 
   private Reckoning current(String key, String name, CurrentCourse.Peak peak) {
     List<Reckoning.Given> given = new ArrayList<>();
-    given.add(given("sum of levels", peak.levelSum(), ""));
+    if (load.dims()) {
+      given.add(given("sum of levels", peak.levelSum(), ""));
+    }
+    if (load.switches()) {
+      given.add(given("outputs that are lit", peak.switchedAmps(), "A"));
+    }
     given.addAll(circuitsGiven());
     return new Reckoning(
         key,
         name,
         peak.amps(),
         "A",
-        "sum of levels ÷ 255 × channel current + pixels × idle + controller",
+        formula("sum of levels ÷ 255 × channel current", "outputs that are lit"),
         given,
         Source.COMMON_PRACTICE);
   }

@@ -56,8 +56,3 @@ static void send_line_@N@(const uint8_t *levels, uint16_t count) {
       : "memory");
 }
 
-static void start_line_@N@(void) {
-  PORT@PORT@ &= (uint8_t) ~(1 << @BIT@);
-  DDR@PORT@ |= (1 << @BIT@);
-}
-

@@ -19,6 +19,36 @@ static uint16_t frame_of(uint8_t clip) {
   return (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
 }
 
+#ifdef SWITCHED
+
+static const uint8_t masks[8] TABLE = {1, 2, 4, 8, 16, 32, 64, 128};
+
+/* on or off: a bit a channel, the first in the highest bit of a byte; each goes to its place among what its line sends */
+static void place_bits(data_at_t from, uint8_t *to, uint16_t bits, const uint16_t *place) {
+  uint8_t left = 0;
+  uint8_t byte = 0;
+  while (bits--) {
+    uint16_t at = READ_WORD(place++);
+    uint8_t mask = READ_BYTE(&masks[at & 7u]);
+    uint8_t *into = to + (at >> 3);
+    if (left == 0) {
+      byte = READ_DATA(from++);
+      left = 8;
+    }
+    left--;
+    if (byte & 0x80u) {
+      *into = (uint8_t)(*into | mask);
+    } else {
+      *into = (uint8_t)(*into & (uint8_t)~mask);
+    }
+    byte = (uint8_t)(byte << 1);
+  }
+}
+
+#endif
+
+#if !defined(SWITCHED) || defined(LEVELS)
+
 #ifdef THREES /* three channels a pixel everywhere: written out, as it is the most common and the fastest */
 
 #if PACKING == PACKED_RAW
@@ -145,9 +175,24 @@ static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channel
 
 #endif
 
+#endif
+
 static void compose(uint8_t clip) {
+#ifdef SWITCHED
+  uint16_t first = READ_WORD(&clip_first_place[clip]);
+#ifdef LEVELS
+  if (first == NO_PLACES) {
+    UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
+           READ_WORD(&clip_pixels[clip]), clip);
+    return;
+  }
+#endif
+  place_bits(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
+             READ_WORD(&clip_pixels[clip]), places + first);
+#else
   UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
          READ_WORD(&clip_pixels[clip]), clip);
+#endif
 }
 
 #ifdef LIMIT_SUM
@@ -164,6 +209,12 @@ static void scale(uint16_t factor) {
     uint16_t left = READ_WORD(&line_bytes[line]);
     uint8_t channels = (uint8_t)READ_WORD(&line_channels[line]);
     uint8_t channel = 0;
+#ifdef SWITCHED
+    if (channels == 0) { /* can't be dimmed */
+      at += left;
+      left = 0;
+    }
+#endif
     while (left--) {
       uint32_t all = (uint32_t)*at * factor + carry[channel];
       *at++ = (uint8_t)(all >> 16);

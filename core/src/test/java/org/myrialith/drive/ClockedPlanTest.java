@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.Ring;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
@@ -20,7 +21,7 @@ class ClockedPlanTest {
 
   private static ClockedPlan plan(ClockedPixels line, int pixels) {
     Ring ring = new Ring(List.of(new Ring.Circle(pixels, 100)), 0, 360, true);
-    return line.plan(List.of(Fixture.of("f1", "Ring", ring)), BRIEF);
+    return line.plan(Layout.EMPTY.withFixtures(List.of(Fixture.of("f1", "Ring", ring))), BRIEF);
   }
 
   /**

@@ -14,6 +14,7 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
@@ -31,12 +32,16 @@ class OneWirePlanTest {
         id, "Strip " + id, new Strip(pixels, 60, List.of(new Point(0, 0), new Point(1, 0))));
   }
 
+  private static Layout layout(Fixture one) {
+    return Layout.EMPTY.withFixtures(List.of(one));
+  }
+
   private static OneWirePlan line(int pixels, int latch, double volts, String pin) {
     OneWirePixels circuit =
         new OneWirePixels(
             "c1", "line", pin, ColourOrder.GRB, latch, List.of("f1"), PixelClass.USUAL);
     Brief brief = new Brief("B", "", Controller.AVR8_32K, Optional.of(new Supply("s", volts, 1)));
-    return circuit.plan(List.of(strip("f1", pixels)), brief);
+    return circuit.plan(layout(strip("f1", pixels)), brief);
   }
 
   private static OneWirePlan line(int pixels, int latch) {
@@ -160,11 +165,12 @@ class OneWirePlanTest {
   void pixelsWithWhiteHaveFourBytesAndOlderOnesTakeTwiceAsLong() {
     OneWirePixels line =
         OneWirePixels.usual("c1", List.of("f1")).inOrder(ColourOrder.GRBW).withWhite(WhiteUse.DARK);
-    OneWirePlan plan = line.plan(List.of(strip("f1", 30)), BRIEF);
+    OneWirePlan plan = line.plan(layout(strip("f1", 30)), BRIEF);
     assertThat(plan.dataSeconds()).isCloseTo(1.2e-3, within(1e-12));
     assertThat(plan.bufferBytes()).isEqualTo(120);
-    assertThat(plan.fullChannels()).isEqualTo(3);
-    assertThat(line.atRate(BitRate.KHZ_400).plan(List.of(strip("f1", 30)), BRIEF).dataSeconds())
+    // 30 pixels, three channels of 20 mA: white stays dark
+    assertThat(plan.mostLitAmps(1)).isCloseTo(1.8, within(1e-9));
+    assertThat(line.atRate(BitRate.KHZ_400).plan(layout(strip("f1", 30)), BRIEF).dataSeconds())
         .isCloseTo(2.4e-3, within(1e-12));
     assertThat(line.drives(EmitterKind.ONE_WIRE_RGBW)).isTrue();
     assertThat(line.drives(EmitterKind.ONE_WIRE_RGB)).isFalse();
@@ -176,8 +182,8 @@ class OneWirePlanTest {
     OneWirePlan plan =
         OneWirePixels.usual("c1", List.of("f1"))
             .inOrder(ColourOrder.GRBW)
-            .plan(List.of(strip("f1", 10)), BRIEF);
-    assertThat(plan.fullChannels()).isEqualTo(2);
+            .plan(layout(strip("f1", 10)), BRIEF);
+    assertThat(plan.mostLitAmps(1)).isCloseTo(0.4, within(1e-9));
     // green, red, blue, white of ten yellow pixels
     assertThat(plan.litAmps(new long[] {2550, 2550, 0, 0})).isCloseTo(0.4, within(1e-9));
     assertThat(plan.litAmps(new long[] {0, 0, 0, 2550})).isCloseTo(0.2, within(1e-9));

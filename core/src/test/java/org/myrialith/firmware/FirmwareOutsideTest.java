@@ -28,11 +28,15 @@ import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.Side;
+import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.frames.Show;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.tool.DataLineDecoder;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.RegisterChain;
 import org.myrialith.tool.SimulatedController;
 
 /**
@@ -84,6 +88,9 @@ class FirmwareOutsideTest {
   /** Frames of a line, read from wires of those names in the order of the circuit's pins. */
   private static List<EdgeDecoder.Burst> read(Path dump, CircuitPlan line, List<String> wires)
       throws IOException {
+    if (line instanceof RegisterPlan registers) {
+      return registers(dump, registers, wires);
+    }
     if (line.circuit() instanceof ClockedPixels clocked) {
       return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
     }
@@ -91,6 +98,24 @@ class FirmwareOutsideTest {
     return fast
         ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 812.5, 1250)
         : EdgeDecoder.oneWire(dump, wires.get(0), 500, 1187.5, 2500);
+  }
+
+  /** What registers light that are wired as the exported table says. */
+  private static List<EdgeDecoder.Burst> registers(Path dump, RegisterPlan line, List<String> wires)
+      throws IOException {
+    Wired wired = Wired.of(dump.getParent(), line);
+    return RegisterChain.read(dump, wires, wired.chips()).stream()
+        .map(
+            l -> {
+              assertThat(l.clocks()).isEqualTo(8 * wired.chips());
+              return new EdgeDecoder.Burst(
+                  l.startNanos(), l.endNanos(), l.gapNanos(), wired.lit(l.outputs(), 8, low(line)));
+            })
+        .toList();
+  }
+
+  private static boolean low(SwitchedPlan line) {
+    return line.hookup().side() == Side.TO_SUPPLY;
   }
 
   private static List<EdgeDecoder.Burst> read(SimulatedController played, CircuitPlan line)
@@ -196,7 +221,7 @@ class FirmwareOutsideTest {
         byte[] one = new byte[line.channels()];
         int lit = step % plan.wiring().channels() - first;
         if (lit >= 0 && lit < one.length) {
-          one[lit] = 48;
+          one[lit] = (byte) (line.dims() ? 48 : 1);
         }
         assertThat(bursts.get(step).levels())
             .as("%s, step %d", line.circuit().name(), step)
@@ -267,10 +292,7 @@ class FirmwareOutsideTest {
     for (int n = 0; n < lines(plan).size(); n++) {
       CircuitPlan line = lines(plan).get(n);
       String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
-      List<String> wires =
-          line.circuit().pins().size() == 1
-              ? List.of("DATA" + number)
-              : List.of("DATA" + number, "CLOCK" + number);
+      List<String> wires = LineDriver.of(line).wires().stream().map(wire -> wire + number).toList();
       List<Levels> levels = ofLine(expected, n);
       // the tests' own decoder reads the same
       List<Levels> edges =
@@ -285,6 +307,15 @@ class FirmwareOutsideTest {
         for (int f = 0; f < edges.size(); f++) {
           byte[] frame = Arrays.copyOfRange(bytes, f * each, (f + 1) * each);
           assertThat(Levels.of(EdgeDecoder.levels(frame, field(clocked)))).isEqualTo(levels.get(f));
+        }
+      } else if (line instanceof RegisterPlan registers) {
+        byte[] bytes = DataLineDecoder.clocked(folder, "waveform.vcd", wires.get(0), wires.get(1));
+        Wired wired = Wired.of(folder, registers);
+        assertThat(bytes).hasSize(edges.size() * wired.chips());
+        for (int f = 0; f < edges.size(); f++) {
+          byte[] frame = Arrays.copyOfRange(bytes, f * wired.chips(), (f + 1) * wired.chips());
+          boolean[] outputs = RegisterChain.after(frame, wired.chips());
+          assertThat(wired.lit(outputs, 8, low(registers))).isEqualTo(levels.get(f));
         }
       } else if (((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800) {
         assertThat(DataLineDecoder.decode(folder, "waveform.vcd", wires.get(0))).isEqualTo(edges);

@@ -62,6 +62,10 @@ final class FirmwareScenarios {
         Named.of("white beyond 32 KB, large core", GadgetPlan.of(beyond(true))),
         Named.of("limited, large core", GadgetPlan.of(on(twoLines()))),
         Named.of("three sorts, limited, large core", GadgetPlan.of(on(threeSorts(true)))),
+        Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
+        Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
+        Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
+        Named.of("registers beside pixels", GadgetPlan.of(SwitchedGadgets.beside(false))),
         Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
         Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))));
   }

@@ -34,9 +34,9 @@ public final class EdgeDecoder {
    */
   public record Burst(long startNanos, long endNanos, long gapNanos, Levels levels) {}
 
-  private record Change(long at, char wire, boolean high) {}
+  record Change(long at, char wire, boolean high) {}
 
-  private static List<Change> changes(Path dump, List<String> wires) throws IOException {
+  static List<Change> changes(Path dump, List<String> wires) throws IOException {
     List<Change> all = new ArrayList<>();
     Map<Character, Character> names = new HashMap<>();
     long at = 0;

@@ -1,0 +1,107 @@
+package org.myrialith.drive;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Which output switches which channel, and where its bit stands in what is sent.
+ *
+ * @param channels in the order of the data
+ * @param outputs of each channel, from 0; those of a chip together, the nearest chip first
+ * @param width outputs of a chip
+ * @param chips that it takes
+ * @param farFirst whether what is sent first goes to the farthest chip
+ */
+public record BitMap(
+    List<SwitchedChannel> channels, List<Integer> outputs, int width, int chips, boolean farFirst) {
+  private static final int BYTE = 8;
+
+  public BitMap {
+    channels = List.copyOf(channels);
+    outputs = List.copyOf(outputs);
+  }
+
+  /** Lays channels into outputs. */
+  static BitMap of(
+      List<SwitchedChannel> channels, Hookup hookup, int width, boolean farFirst, int leastChips) {
+    Map<String, Integer> moved = new HashMap<>();
+    hookup.moved().forEach(m -> moved.put(m.fixture() + " " + m.channel(), m.output()));
+    List<Integer> outputs = new ArrayList<>();
+    int next = 0;
+    int last = -1;
+    for (SwitchedChannel channel : channels) {
+      if (hookup.filling() == Filling.FIELD_A_BYTE && channel.startsField()) {
+        next = (next + BYTE - 1) / BYTE * BYTE;
+      }
+      int output = moved.getOrDefault(channel.fixture().id() + " " + channel.number(), next);
+      outputs.add(output);
+      last = Math.max(last, output);
+      next++;
+    }
+    int chips = Math.max(leastChips, (last + width) / width);
+    return new BitMap(channels, outputs, width, chips, farFirst);
+  }
+
+  /** Returns the bytes that are sent. */
+  public int bytes() {
+    return (chips * width + BYTE - 1) / BYTE;
+  }
+
+  /** Returns the outputs that switch nothing. */
+  public int spare() {
+    return chips * width - (int) outputs.stream().distinct().count();
+  }
+
+  /** Returns the chip of a channel, from 0 for the nearest. */
+  public int chip(int channel) {
+    return outputs.get(channel) / width;
+  }
+
+  /** Returns the output of that chip, from 0. */
+  public int output(int channel) {
+    return outputs.get(channel) % width;
+  }
+
+  /**
+   * Returns where its bit stands in what is sent: eight times the byte, plus the bit (0 the
+   * lowest).
+   */
+  public int place(int channel) {
+    int output = outputs.get(channel);
+    int inOrder = output / BYTE;
+    return BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + output % BYTE;
+  }
+
+  /**
+   * Returns which bit it is in the order that they are clocked out, the highest of a byte first.
+   */
+  public int turn(int channel) {
+    int place = place(channel);
+    return place / BYTE * BYTE + BYTE - 1 - place % BYTE;
+  }
+
+  /** Returns channel by output, -1 for one that switches nothing; of a clash the first. */
+  public int[] byOutput() {
+    int[] all = new int[chips * width];
+    Arrays.fill(all, -1);
+    for (int channel = channels.size() - 1; channel >= 0; channel--) {
+      all[outputs.get(channel)] = channel;
+    }
+    return all;
+  }
+
+  /** Returns the first two channels on one output; empty when there are none. */
+  public List<SwitchedChannel> clash() {
+    Map<Integer, SwitchedChannel> seen = new HashMap<>();
+    for (int c = 0; c < channels.size(); c++) {
+      SwitchedChannel other = seen.putIfAbsent(outputs.get(c), channels.get(c));
+      if (other != null) {
+        return List.of(other, channels.get(c));
+      }
+    }
+    return List.of();
+  }
+}

@@ -1,0 +1,40 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import org.myrialith.parts.EmitterClass;
+
+/**
+ * What hangs on an output: LEDs of one sort in series behind a resistor, or side by side with one
+ * each.
+ *
+ * @param emitter their class
+ * @param die which of its dies it is
+ * @param leds how many
+ * @param resistor of each path
+ */
+public record OutputLoad(
+    EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, SeriesResistor resistor) {
+
+  /** Returns the paths side by side, each with a resistor. */
+  public int paths() {
+    return series ? 1 : leds;
+  }
+
+  /** Returns the current of the output when lit, with typical LEDs (A). */
+  public double amps() {
+    return paths() * resistor.amps();
+  }
+
+  /** Returns the current of the output at the lower end of the spread (A). */
+  public double mostAmps() {
+    return paths() * resistor.mostAmps();
+  }
+
+  /** Returns what it is, such as "2 red in series". */
+  public String title() {
+    return leds == 1
+        ? die.colour()
+        : phrase("%d %s %s", leds, die.colour(), series ? "in series" : "side by side");
+  }
+}

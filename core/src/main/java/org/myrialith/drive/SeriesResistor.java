@@ -1,0 +1,116 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.List;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.parts.PreferredValues;
+
+/**
+ * The resistor before one LED or several in series: {@code R = (V − Vf) ÷ I − R inside}, the next
+ * value of a series that is no less, and what flows then. Forward volts are taken as constant,
+ * which holds near the current that they are given for (common practice).
+ *
+ * @param volts that they hang on
+ * @param forwardVolts of all of them together, typical
+ * @param spreadVolts that these may be off by, either way
+ * @param insideOhms of the switch
+ * @param wantedAmps through them
+ */
+public record SeriesResistor(
+    double volts,
+    double forwardVolts,
+    double spreadVolts,
+    double insideOhms,
+    double wantedAmps,
+    PreferredValues values) {
+  /** Packages by what they may turn into heat (W), those that a hand solders kindly first. */
+  private static final List<Package> PACKAGES =
+      List.of(
+          new Package("0805 (125 mW)", 0.125),
+          new Package("1206 or a quarter-watt with leads (250 mW)", 0.25),
+          new Package("half-watt with leads", 0.5),
+          new Package("one watt with leads", 1),
+          new Package("two watts with leads", 2));
+
+  /** No more than this share of what a package is rated for (common practice). */
+  private static final double SHARE = 0.7;
+
+  private record Package(String name, double watts) {}
+
+  /** Returns whether any current flows. */
+  public boolean lights() {
+    return volts > forwardVolts;
+  }
+
+  /** Returns the resistor that would give just the wanted current (ohm); below 0 when none does. */
+  public double exactOhms() {
+    return (volts - forwardVolts) / wantedAmps - insideOhms;
+  }
+
+  /** Returns the resistor to take (ohm): no less than the exact one. */
+  public double ohms() {
+    return values.atLeast(exactOhms());
+  }
+
+  /** Returns the nearest value of the series (ohm), below or above. */
+  public double nearestOhms() {
+    return values.nearest(exactOhms());
+  }
+
+  private double amps(double forward) {
+    return Math.max(0, (volts - forward) / (ohms() + insideOhms));
+  }
+
+  /** Returns what flows with typical LEDs (A). */
+  public double amps() {
+    return amps(forwardVolts);
+  }
+
+  /** Returns what flows with LEDs at the upper end of the spread (A). */
+  public double leastAmps() {
+    return amps(forwardVolts + spreadVolts);
+  }
+
+  /** Returns what flows with LEDs at the lower end of the spread (A). */
+  public double mostAmps() {
+    return amps(Math.max(0, forwardVolts - spreadVolts));
+  }
+
+  /** Returns the heat of the resistor at most (W). */
+  public double watts() {
+    return mostAmps() * mostAmps() * ohms();
+  }
+
+  /** Returns the smallest package that stays cool enough and that a hand can solder. */
+  public String packageName() {
+    return PACKAGES.stream()
+        .filter(p -> watts() <= SHARE * p.watts())
+        .map(Package::name)
+        .findFirst()
+        .orElse("none of the usual ones: use a driver of constant current");
+  }
+
+  /** Returns the working. */
+  public Reckoning reckoning(String key, String name) {
+    return new Reckoning(
+        key,
+        name,
+        ohms(),
+        "ohm",
+        "(supply − forward volts) ÷ current − inside the output, then the next value of the series",
+        List.of(
+            given("supply", volts, "V"),
+            given("forward volts", forwardVolts, "V"),
+            given("current", wantedAmps, "A"),
+            given("inside the output", insideOhms, "ohm"),
+            given("exact", exactOhms(), "ohm"),
+            given("nearest value", nearestOhms(), "ohm"),
+            given("flows, typical", amps(), "A"),
+            given("at the upper end of the spread", leastAmps(), "A"),
+            given("at the lower end", mostAmps(), "A"),
+            given("heat at most", watts(), "W")),
+        Source.COMMON_PRACTICE);
+  }
+}

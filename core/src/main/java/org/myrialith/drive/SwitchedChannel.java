@@ -1,0 +1,14 @@
+package org.myrialith.drive;
+
+import org.myrialith.layout.Fixture;
+
+/**
+ * One thing that an output switches.
+ *
+ * @param number in its fixture, from 0, in the order of the data
+ * @param name in its fixture, such as "hours 1 a"
+ * @param startsField whether a digit or a piece begins with it
+ * @param load position of what hangs on it among the loads
+ */
+public record SwitchedChannel(
+    Fixture fixture, int number, String name, boolean startsField, int load) {}

@@ -1,0 +1,177 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.brief.Brief;
+import org.myrialith.colour.Levels;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.layout.Fixture;
+import org.myrialith.parts.OutputStage;
+
+/** A circuit whose outputs are on or off: what all ways of that have in common. */
+public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
+  /** Returns what it is planned for. */
+  Brief brief();
+
+  /** Returns its fixtures taken apart. */
+  Switching switching();
+
+  /** Returns which output switches what. */
+  BitMap map();
+
+  /** Returns how the LEDs hang on its outputs. */
+  Hookup hookup();
+
+  /** Returns what an output gives. */
+  OutputStage stage();
+
+  /** Returns what has the outputs, such as "chip". */
+  String chipWord();
+
+  /** Returns the current of a chip with everything dark (A). */
+  double chipIdleAmps();
+
+  /** Returns the reckoning of the time of a frame's data. */
+  Reckoning dataTime();
+
+  @Override
+  default List<Fixture> fixtures() {
+    return switching().fixtures();
+  }
+
+  @Override
+  default List<Stretch> stretches() {
+    return switching().stretches();
+  }
+
+  @Override
+  default int levelBits() {
+    return 1;
+  }
+
+  @Override
+  default int bufferBytes() {
+    return map().channels().isEmpty() ? 0 : map().bytes();
+  }
+
+  @Override
+  default byte[] buffer(Levels levels) {
+    byte[] buffer = new byte[bufferBytes()];
+    for (int channel = 0; channel < levels.size(); channel++) {
+      int place = map().place(channel);
+      buffer[place / 8] |= (byte) (levels.at(channel) << place % 8);
+    }
+    return buffer;
+  }
+
+  @Override
+  default double darkAmps() {
+    return map().chips() * chipIdleAmps();
+  }
+
+  @Override
+  default int groups() {
+    return switching().loads().size();
+  }
+
+  @Override
+  default double litAmps(long[] sums) {
+    double amps = 0;
+    for (int load = 0; load < sums.length; load++) {
+      amps += sums[load] * switching().loads().get(load).amps();
+    }
+    return amps;
+  }
+
+  @Override
+  default double mostLitAmps(double share) {
+    return switching().allAmps();
+  }
+
+  @Override
+  default double channelMilliamps() {
+    return switching().loads().stream().mapToDouble(OutputLoad::amps).max().orElse(0) * 1000;
+  }
+
+  @Override
+  default List<Reckoning.Given> currentsGiven(String of) {
+    return List.of(
+        given("all outputs" + of, switching().allAmps(), "A"), given("dark" + of, darkAmps(), "A"));
+  }
+
+  @Override
+  default double latchSeconds() {
+    return 0;
+  }
+
+  /** Returns a key that tells circuits apart. */
+  default String key(String name) {
+    return name + "-" + circuit().id();
+  }
+
+  @Override
+  default List<Reckoning> reckonings() {
+    if (map().channels().isEmpty()) {
+      return List.of();
+    }
+    List<Reckoning> all = new ArrayList<>();
+    all.add(outputs());
+    for (int load = 0; load < switching().loads().size(); load++) {
+      OutputLoad one = switching().loads().get(load);
+      String key = key("resistor") + (load == 0 ? "" : "-" + (load + 1));
+      all.add(one.resistor().reckoning(key, "Resistor for " + one.title()));
+    }
+    all.add(resistorCount());
+    all.add(dataTime());
+    all.add(buffer());
+    return all;
+  }
+
+  /** Returns the reckoning of its outputs. */
+  default Reckoning outputs() {
+    return new Reckoning(
+        key("spare-outputs"),
+        "Outputs left over",
+        map().spare(),
+        "outputs",
+        chipWord() + "s × outputs − channels",
+        List.of(
+            given(chipWord() + "s", map().chips(), ""),
+            given("outputs of each", map().width(), ""),
+            given("channels", map().channels().size(), "")),
+        Source.ARITHMETIC);
+  }
+
+  private Reckoning resistorCount() {
+    int count =
+        map().channels().stream().mapToInt(c -> switching().loads().get(c.load()).paths()).sum();
+    return new Reckoning(
+        key("resistors"),
+        "Resistors",
+        count,
+        "resistors",
+        "one for each path of LEDs",
+        List.of(given("channels", map().channels().size(), "")),
+        Source.ARITHMETIC);
+  }
+
+  private Reckoning buffer() {
+    return new Reckoning(
+        key("frame-buffer"),
+        "Frame buffer in RAM",
+        bufferBytes(),
+        "bytes",
+        "outputs ÷ 8",
+        List.of(given("outputs", map().chips() * map().width(), "")),
+        Source.ARITHMETIC);
+  }
+
+  /** Returns what a channel is called where fixtures have to be told apart. */
+  default String nameOf(SwitchedChannel channel) {
+    return phrase("%s: %s", channel.fixture().name(), channel.name());
+  }
+}

@@ -1,0 +1,90 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.drive.Side;
+import org.myrialith.formats.ValueChangeDump;
+
+/** Shifts a frame into registers and latches it. */
+record RegisterDriver(RegisterPlan plan) implements LineDriver {
+  /** Cycles from the last bit to the rise of the latch, and from there to its fall. */
+  private static final int TO_LATCH = 8;
+
+  private static final int LATCHED = 2;
+
+  private ShiftRegisters circuit() {
+    return plan.circuit();
+  }
+
+  private boolean inverted() {
+    return plan.hookup().side() == Side.TO_SUPPLY;
+  }
+
+  @Override
+  public String title() {
+    return phrase(
+        "shift registers on %s (data), %s (clock) and %s (latch)",
+        circuit().dataPin(), circuit().clockPin(), circuit().latchPin());
+  }
+
+  @Override
+  public String source() {
+    String what =
+        inverted()
+            ? "a set bit lights, and goes out low; then the latch"
+            : "a set bit lights, and goes out high; then the latch";
+    return ShiftOut.source(circuit().dataPin(), circuit().clockPin(), what, inverted())
+        .replace("@LATCH@", "  " + latch("|= ") + "\n  " + latch("&= (uint8_t) ~"));
+  }
+
+  private String latch(String how) {
+    String pin = circuit().latchPin();
+    return phrase("PORT%s %s(1 << %s);", pin.charAt(0), how, pin.charAt(1)).replace("  ", " ");
+  }
+
+  @Override
+  public int sendCount() {
+    return plan.bufferBytes();
+  }
+
+  @Override
+  public int codeBytes() {
+    return 72;
+  }
+
+  @Override
+  public double sendCycles() {
+    return 90;
+  }
+
+  @Override
+  public List<String> wires() {
+    return List.of("DATA", "CLOCK", "LATCH");
+  }
+
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    ShiftOut out = new ShiftOut(dump, first, start);
+    for (byte one : plan.buffer(levels)) {
+      out.send(inverted() ? ~one & 0xff : one & 0xff);
+    }
+    dump.set(first + 2, out.time(TO_LATCH), true);
+    dump.set(first + 2, out.time(TO_LATCH + LATCHED), false);
+    return out.time(TO_LATCH + LATCHED);
+  }
+
+  @Override
+  public List<String> wiring() {
+    return List.of(
+        phrase(
+            "Data: pin %s of the controller to the serial input of chip 1.", circuit().dataPin()),
+        phrase(
+            "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the storage clock of all.",
+            circuit().clockPin(), circuit().latchPin()),
+        "Each chip: its serial output to the serial input of the next, output enable to ground, clear to plus, 100 nF across its supply.");
+  }
+}

@@ -1,0 +1,82 @@
+package org.myrialith.firmware;
+
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.formats.ValueChangeDump;
+import org.myrialith.parts.Controller;
+
+/**
+ * Bytes on a data and a clock wire, the highest bit first, read where the clock rises. Mutable,
+ * lives within one frame.
+ */
+final class ShiftOut {
+  private static final int DATA = 0;
+  private static final int CLOCK = 1;
+  private static final double NANOS_A_CYCLE = 1e9 / Controller.CLOCK_HZ;
+
+  /** Cycles from the start of a bit to the rise of its clock, to its fall, and to the next bit. */
+  private static final int RISE = 5;
+
+  private static final int FALL = 8;
+  private static final int BIT = 13;
+
+  private static final String NOTHING = "      \"nop                    \\n\\t\"\n";
+  private static final String TURNED = "      \"com  %[byte]           \\n\\t\"\n";
+
+  private final ValueChangeDump dump;
+  private final int first;
+  private final long start;
+  private long cycles;
+
+  /**
+   * Begins a frame.
+   *
+   * @param first wire of the dump: the data, the clock after it
+   * @param start when it begins (ns)
+   */
+  ShiftOut(ValueChangeDump dump, int first, long start) {
+    this.dump = dump;
+    this.first = first;
+    this.start = start;
+  }
+
+  /**
+   * Returns the C that sends plain bytes; {@code @LATCH@} stands where something may follow.
+   *
+   * @param turned whether a set bit goes out low
+   */
+  static String source(String data, String clock, String what, boolean turned) {
+    return pins(SourceText.read("shift_out.c"), data, clock)
+        .replace("@WHAT@", what)
+        .replace("@TURN@\n", turned ? TURNED : NOTHING);
+  }
+
+  /** Puts the pins into C. */
+  static String pins(String source, String data, String clock) {
+    return source
+        .replace("@DATAPORT@", data.substring(0, 1))
+        .replace("@DATABIT@", data.substring(1))
+        .replace("@CLOCKPORT@", clock.substring(0, 1))
+        .replace("@CLOCKBIT@", clock.substring(1));
+  }
+
+  /** Returns the time that many cycles after the last byte (ns). */
+  long time(int further) {
+    return start + Math.round((cycles + further) * NANOS_A_CYCLE);
+  }
+
+  void zeros(int count) {
+    for (int i = 0; i < count; i++) {
+      send(0);
+    }
+  }
+
+  void send(int value) {
+    for (int bit = 7; bit >= 0; bit--) {
+      int at = (7 - bit) * BIT;
+      dump.set(first + DATA, time(at), (value >> bit & 1) == 1);
+      dump.set(first + CLOCK, time(at + RISE), true);
+      dump.set(first + CLOCK, time(at + FALL), false);
+    }
+    cycles += RegisterPlan.BYTE_CYCLES;
+  }
+}

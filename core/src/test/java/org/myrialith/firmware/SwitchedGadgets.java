@@ -1,0 +1,150 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.drive.ClockedPixels;
+import org.myrialith.drive.Filling;
+import org.myrialith.drive.Hookup;
+import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.drive.Side;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.Point;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
+import org.myrialith.layout.Strip;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PlanningBasis;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.tool.Gadgets;
+
+/** Gadgets whose lights are only on or off. */
+final class SwitchedGadgets {
+  private SwitchedGadgets() {}
+
+  static Fixture of(Fixture fixture, String emitter) {
+    return fixture.with(fixture.mount().withEmitter(emitter));
+  }
+
+  /** Frames of a fixture with cells of any colour, a third of them dark. */
+  static List<Frame> frames(Fixture fixture, int count, int hold, long seed) {
+    Random random = new Random(seed);
+    List<Frame> frames = new ArrayList<>();
+    int cells = fixture.seenColumns() * fixture.seenRows();
+    for (int f = 0; f < count; f++) {
+      byte[] rgb = new byte[3 * cells];
+      random.nextBytes(rgb);
+      for (int cell = 0; cell < cells; cell++) {
+        if (random.nextInt(3) == 0) {
+          rgb[3 * cell] = 0;
+          rgb[3 * cell + 1] = 0;
+          rgb[3 * cell + 2] = 0;
+        }
+      }
+      frames.add(new Frame(Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb), hold + f));
+    }
+    return frames;
+  }
+
+  static SegmentDigits digits(int modules, int each, boolean series) {
+    List<SegmentDigits.Module> all = new ArrayList<>();
+    for (int m = 1; m <= modules; m++) {
+      all.add(new SegmentDigits.Module(each, "group " + m));
+    }
+    return new SegmentDigits(
+        SegmentStyle.SEVEN,
+        56,
+        30,
+        8,
+        8,
+        all,
+        50,
+        20,
+        2,
+        series,
+        true,
+        List.of(2, 4),
+        List.of(),
+        List.of());
+  }
+
+  /** Six modules of three digits with a point each and two colons, two LEDs in a segment. */
+  static Gadget eighteenDigits() {
+    Fixture board = of(Fixture.of("f1", "Board", digits(6, 3, true)), "single-red");
+    return Gadgets.of(
+        "Eighteen",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 3)),
+        List.of(board),
+        List.of(
+            ShiftRegisters.usual("c1", List.of("f1"))
+                .with(Hookup.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Count", "f1", frames(board, 6, 20, 3))));
+  }
+
+  static Gadget rgbSmall() {
+    Fixture grid =
+        of(
+            Fixture.of("f1", "Grid", new Panel(5, 3, 10, 10, Corner.TOP_LEFT, false, true, 0)),
+            "rgb-pins");
+    ShiftRegisters line =
+        ShiftRegisters.usual("c1", List.of("f1"))
+            .onPins(List.of("B0", "B1", "B2"))
+            .with(
+                Hookup.of(5, Side.TO_GROUND)
+                    .withMoved(
+                        List.of(new Hookup.Moved("f1", 3, 50), new Hookup.Moved("f1", 44, 3))));
+    return Gadgets.of(
+        "Grid",
+        "",
+        Controller.AVR8_8K,
+        Optional.of(new Supply("port", 5, 1)),
+        List.of(grid),
+        List.of(line),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Grid", "f1", frames(grid, 5, 25, 4))));
+  }
+
+  /** Clocked pixels, and two fixtures of other emitters on one chain of registers. */
+  static Gadget beside(boolean limited) {
+    Fixture strip =
+        of(
+            Fixture.of(
+                "f1", "Strip", new Strip(21, 60, List.of(new Point(0, 0), new Point(300, 0)))),
+            "clocked-rgb");
+    Fixture digits = of(Fixture.of("f2", "Digits", digits(2, 2, false), 0, 50), "single-green");
+    Fixture lamps =
+        of(
+            Fixture.of(
+                "f3", "Lamps", new Panel(4, 2, 10, 10, Corner.TOP_LEFT, false, true, 0), 0, 150),
+            "two-colour");
+    return Gadgets.of(
+        "Beside",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, limited ? 1 : 3)),
+        List.of(strip, digits, lamps),
+        List.of(
+            ClockedPixels.usual("c1", List.of("f1")).onPins("D2", "D3"),
+            ShiftRegisters.usual("c2", List.of("f3", "f2"))),
+        ColourSettings.USUAL,
+        limited ? new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20) : PowerSettings.USUAL,
+        List.of(
+            new Clip("k1", "Strip", "f1", frames(strip, 4, 30, 5)),
+            new Clip("k2", "Digits", "f2", frames(digits, 3, 24, 6)),
+            new Clip("k3", "Lamps", "f3", frames(lamps, 5, 17, 7))));
+  }
+}
