@@ -1,4 +1,5 @@
 // What every page needs: saving, and the elements of our own.
+import "./bits.js";
 import "./folds.js";
 import "./plan.js";
 import "./space.js";

@@ -160,6 +160,11 @@ public final class DemoGadgets {
     return DemoPixels.mooringPost();
   }
 
+  /** Returns a board of four numbers on shift registers, each digit on a chip of its own. */
+  public static Gadget ferryBoard() {
+    return DemoBoards.ferryBoard();
+  }
+
   /** Returns a small lamp on a strip round a doorway that holds on a charging port. */
   public static Gadget porchBuoy() {
     Fixture strip =

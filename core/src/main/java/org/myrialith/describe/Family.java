@@ -22,7 +22,16 @@ public final class Family<T> implements Type<T> {
 
   private Family(String keyField, Class<T> type) {
     this.keyField = keyField;
+    add(type);
+  }
+
+  /** A sealed interface within one stands for all that it permits. */
+  private void add(Class<?> type) {
     for (Class<?> permitted : type.getPermittedSubclasses()) {
+      if (permitted.isSealed()) {
+        add(permitted);
+        continue;
+      }
       Kind<? extends T> kind = declared(permitted);
       byClass.put(permitted, kind);
       if (byKey.put(kind.key(), kind) != null) {

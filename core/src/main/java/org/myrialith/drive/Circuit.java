@@ -9,7 +9,7 @@ import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 
 /** What drives a group of fixtures, in order, one way. Immutable. */
-public sealed interface Circuit permits OneWirePixels, ClockedPixels, ShiftRegisters {
+public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCircuit {
   /** Returns the identifier, unique in the gadget. */
   String id();
 

@@ -33,7 +33,7 @@ public record ShiftRegisters(
     double wireMm,
     Hookup hookup,
     List<String> fixtures)
-    implements Circuit {
+    implements SwitchedCircuit {
   /** Allowed length of the clock's wire. */
   public static final Bounds WIRE = Bounds.measure(0, 20_000, "mm");
 
@@ -84,7 +84,7 @@ public record ShiftRegisters(
         id, "Registers", "B3", "B5", "B2", RegisterClass.HC, 200, Hookup.USUAL, fixtures);
   }
 
-  /** Returns the chain with LEDs that hang another way. */
+  @Override
   public ShiftRegisters with(Hookup other) {
     return new ShiftRegisters(id, name, dataPin, clockPin, latchPin, sort, wireMm, other, fixtures);
   }
@@ -110,11 +110,6 @@ public record ShiftRegisters(
   public ShiftRegisters called(String other) {
     return new ShiftRegisters(
         id, other, dataPin, clockPin, latchPin, sort, wireMm, hookup, fixtures);
-  }
-
-  @Override
-  public ShiftRegisters withChannelCurrent(double milliamps) {
-    return with(hookup.withMilliamps(milliamps));
   }
 
   @Override

@@ -32,6 +32,11 @@ public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
   /** Returns what has the outputs, such as "chip". */
   String chipWord();
 
+  /** Returns whether chips can be added at its end. */
+  default boolean grows() {
+    return true;
+  }
+
   /** Returns the current of a chip with everything dark (A). */
   double chipIdleAmps();
 

@@ -249,6 +249,11 @@ public record SegmentDigits(
     return modules.stream().mapToInt(Module::digits).sum();
   }
 
+  /** Returns the names of the segments of a digit, in the order of the rows of its picture. */
+  public List<String> segmentNames() {
+    return segments().stream().map(Segment::name).toList();
+  }
+
   private int pointRow() {
     return segments().size();
   }

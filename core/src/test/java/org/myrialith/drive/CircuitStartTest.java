@@ -45,15 +45,20 @@ class CircuitStartTest {
     assertThat(GadgetPlan.of(gadget).findings(Step.CIRCUITS))
         .extracting(Finding::key)
         .doesNotContain("same-pin-" + circuit.id(), "wrong-kind-f1");
-    // nothing drives a lamp yet: it is said
-    Gadget lamp = Gadget.blank("Trial").with(ring("lamp"));
-    assertThat(lamp.circuits().circuits()).hasSize(1);
+    // plain LEDs can be driven several ways: the maker chooses
+    Gadget plain = Gadget.blank("Trial").with(ring("single-red"));
+    assertThat(plain.circuits().of(ring("single-red"))).isEmpty();
+    Gadget chosen =
+        GadgetPlan.of(plain).mended("unchained-f1", "drive-by-shift-registers").orElseThrow();
+    assertThat(chosen.circuits().of(ring("single-red")).orElseThrow())
+        .isInstanceOf(ShiftRegisters.class);
   }
 
   @Test
   void anotherClassOfEmittersCanHaveACircuitOfItsOwn() {
     Gadget gadget = Gadget.blank("Trial").with(ring("one-wire-rgb")).with(ring("one-wire-rgbw"));
-    Gadget mended = GadgetPlan.of(gadget).mended("wrong-kind-f1", "drive-by-its-own").orElseThrow();
+    Gadget mended =
+        GadgetPlan.of(gadget).mended("wrong-kind-f1", "drive-by-one-wire-rgbw").orElseThrow();
     OneWirePixels line = (OneWirePixels) mended.circuits().of(ring("one-wire-rgbw")).orElseThrow();
     assertThat(line.colourOrder()).isEqualTo(ColourOrder.GRBW);
     assertThat(GadgetPlan.of(mended).findings(Step.CIRCUITS))

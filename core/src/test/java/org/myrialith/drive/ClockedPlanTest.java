@@ -10,9 +10,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Step;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.Point;
 import org.myrialith.layout.Ring;
+import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
@@ -63,9 +69,15 @@ class ClockedPlanTest {
 
   @Test
   void bothPinsAreHeldAgainstTheController() {
-    assertThat(plan(ClockedPixels.usual("c1", List.of("f1")).onPins("B6", "C6"), 8).findings())
-        .extracting(f -> f.key())
-        .contains("data-pin", "clock-pin");
+    Fixture strip =
+        Fixture.of("f1", "S", new Strip(8, 60, List.of(new Point(0, 0), new Point(9, 0))));
+    Gadget gadget =
+        Gadget.blank("G")
+            .with(strip.with(strip.mount().withEmitter("clocked-rgb")))
+            .with(ClockedPixels.usual("c2", List.of("f1")).onPins("B6", "C6"));
+    assertThat(GadgetPlan.of(gadget).findings(Step.CIRCUITS))
+        .extracting(Finding::key)
+        .contains("pin-B6-c2", "pin-C6-c2");
   }
 
   @Test

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.myrialith.brief.Brief;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
@@ -116,9 +117,12 @@ class OneWirePlanTest {
 
   @Test
   void aPinThatIsTakenIsRefusedWithTheReason() {
-    assertThat(line(3, 300, 5, "B6").findings())
+    Gadget gadget = Gadget.blank("G").with(strip("f1", 3));
+    OneWirePixels line = (OneWirePixels) gadget.circuits().circuits().get(0);
+    assertThat(GadgetPlan.of(gadget.with(line.onPin("B6"))).findings(Step.CIRCUITS))
         .anySatisfy(f -> assertThat(f.says()).contains("B6").contains("crystal"));
-    assertThat(line(3, 300, 5, "D1").findings()).noneMatch(f -> f.key().equals("data-pin"));
+    assertThat(GadgetPlan.of(gadget.with(line.onPin("D1"))).findings(Step.CIRCUITS))
+        .noneMatch(f -> f.key().startsWith("pin-"));
   }
 
   @Test

@@ -1,6 +1,5 @@
 package org.myrialith.web.circuits;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -10,8 +9,11 @@ import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.OutputMoves;
+import org.myrialith.drive.SwitchedCircuit;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
+import org.myrialith.firmware.BitMapFile;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.FormValues;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.ModelAndView;
 
 /** The circuits: which fixtures they drive, in which order, on which pin. */
@@ -36,23 +39,22 @@ class CircuitsController {
     this.pages = pages;
   }
 
-  /**
-   * A fixture in a circuit.
-   *
-   * @param first index of its first pixel on the wire
-   * @param share of the data time of a frame, 0 to 1
-   */
-  record Link(String id, String name, String what, int first, int last, double share) {}
-
   /** A circuit to look at. */
   record Tab(String id, String name, boolean here) {}
 
   @GetMapping
-  ModelAndView show(@PathVariable UUID id, @RequestParam(defaultValue = "") String circuit) {
-    return page(id, circuit, null);
+  ModelAndView show(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String circuit,
+      @RequestParam(defaultValue = "-1") int output) {
+    return page(id, circuit, null, output);
   }
 
   private ModelAndView page(UUID id, String circuit, FormValues typed) {
+    return page(id, circuit, typed, -1);
+  }
+
+  private ModelAndView page(UUID id, String circuit, FormValues typed, int output) {
     var opened = pages.open(id);
     Gadget gadget = opened.plan().gadget();
     ModelAndView page = pages.page(opened, Step.CIRCUITS);
@@ -62,44 +64,77 @@ class CircuitsController {
             .filter(p -> p.circuit().id().equals(circuit))
             .findFirst()
             .orElse(plans.isEmpty() ? null : plans.get(0));
-    page.addObject("plan", plan);
     page.addObject("starts", CircuitStart.values());
-    page.addObject("links", plan == null ? List.of() : links(plan));
     page.addObject(
         "tabs",
         plans.stream().map(p -> new Tab(p.circuit().id(), p.circuit().name(), p == plan)).toList());
     page.addObject(
         "loose",
         gadget.fixtures().stream().filter(f -> gadget.circuits().of(f).isEmpty()).toList());
-    if (plan != null) {
-      PartForm<Circuit> form = new PartForm<>(CircuitKinds.ALL, plan.circuit());
-      FormValues values = typed != null ? typed : form.shown();
-      page.addObject("form", values);
-      page.addObject(
-          "slots",
-          form.slots(values).stream()
-              .filter(s -> !List.of("id", "dataPin", "clockPin", "fixtures").contains(s.name()))
-              .filter(s -> plan.circuit().minds(s.name()))
-              .toList());
-      page.addObject("pins", gadget.brief().controller().pins());
-    }
+    page.addObject(
+        "view", plan == null ? null : CircuitView.of(plan, opened.plan().layout(), typed, output));
+    page.addObject("pins", gadget.brief().controller().pins());
     return page;
   }
 
-  private static List<Link> links(CircuitPlan plan) {
-    List<Link> links = new ArrayList<>();
-    for (Fixture fixture : plan.fixtures()) {
-      int first = plan.firstEmitter(fixture.id());
-      links.add(
-          new Link(
-              fixture.id(),
-              fixture.name(),
-              fixture.describe(),
-              first,
-              first + fixture.count() - 1,
-              (double) fixture.count() / plan.emitters()));
+  /** Puts a channel on another output, or all back to where they stood by themselves. */
+  @PostMapping("/bit")
+  ModelAndView bit(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String circuit,
+      @RequestParam(defaultValue = "") String fixture,
+      @RequestParam(defaultValue = "0") int channel,
+      @RequestParam(defaultValue = "") String output,
+      @RequestParam(defaultValue = "false") boolean trade) {
+    boolean back = fixture.isEmpty();
+    return pages.edit(
+        id,
+        base,
+        back ? "Put channels back in order" : "Moved a channel to another output",
+        g -> {
+          OutputMoves moves = moves(g, circuit);
+          int to = back ? 0 : output(output);
+          return g.with(
+              back
+                  ? moves.inOrder()
+                  : trade ? moves.trade(fixture, channel, to) : moves.move(fixture, channel, to));
+        },
+        there(circuit) + (back ? "" : "&output=" + ProjectPages.inQuery(output.strip())),
+        errors -> {
+          Gadget gadget = pages.open(id).plan().gadget();
+          int stays = moves(gadget, circuit).outputOf(fixture, channel);
+          return page(id, circuit, null, stays).addObject("typedOutput", output);
+        });
+  }
+
+  private static OutputMoves moves(Gadget gadget, String id) {
+    if (circuit(gadget, id) instanceof SwitchedCircuit switched) {
+      return new OutputMoves(switched, switched.plan(gadget.layout(), gadget.brief()));
     }
-    return links;
+    throw new NotThereException();
+  }
+
+  private static int output(String typed) {
+    try {
+      return Integer.parseInt(typed.strip());
+    } catch (NumberFormatException e) {
+      throw new InputException("output", typed, "a whole number from 0");
+    }
+  }
+
+  /** The bit map as a table, as firmware brings it along. */
+  @GetMapping(path = "/bitmap.csv", produces = "text/csv;charset=UTF-8")
+  @ResponseBody
+  String bitmap(@PathVariable UUID id) {
+    return new BitMapFile(pages.open(id).plan().wiring().plans()).csv();
+  }
+
+  /** The bit map as constants for C. */
+  @GetMapping(path = "/bitmap.h", produces = "text/plain;charset=UTF-8")
+  @ResponseBody
+  String constants(@PathVariable UUID id) {
+    return new BitMapFile(pages.open(id).plan().wiring().plans()).header();
   }
 
   private static String there(String circuit) {
@@ -145,7 +180,7 @@ class CircuitsController {
     return pages.edit(
         id,
         base,
-        "Added a circuit: " + chosen.title(),
+        "Added a circuit of " + chosen.title(),
         g -> g.with(chosen),
         there(fresh),
         errors -> page(id, "", null));

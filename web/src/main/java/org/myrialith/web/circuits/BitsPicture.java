@@ -1,0 +1,193 @@
+package org.myrialith.web.circuits;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.drive.BitMap;
+import org.myrialith.drive.Stretch;
+import org.myrialith.drive.SwitchedChannel;
+import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.Position;
+
+/**
+ * Chips with their outputs, and the emitters that they light.
+ *
+ * @param chips the first {@link #MOST_CHIPS}
+ * @param more chips that are not drawn
+ * @param dots the emitters, none when there are too many to point at
+ * @param box of the drawing: left, top, width, height
+ * @param picked the output that is looked at
+ */
+public record BitsPicture(
+    List<Chip> chips,
+    int more,
+    List<Dot> dots,
+    String box,
+    double radius,
+    Optional<Picked> picked) {
+  static final int MOST_CHIPS = 48;
+  private static final int MOST_DOTS = 1500;
+
+  /**
+   * A chip.
+   *
+   * @param about what all its channels have in common, may be empty
+   */
+  public record Chip(int number, String about, List<Out> outs) {}
+
+  /**
+   * An output.
+   *
+   * @param output of the circuit
+   * @param pin of the chip
+   * @param channel of the circuit, -1 when it is free
+   * @param fixture and number of the channel, as a move names it
+   * @param shade which fixture it is of, to tell neighbours apart
+   */
+  public record Out(
+      int output,
+      int pin,
+      int channel,
+      String fixture,
+      int number,
+      String label,
+      String title,
+      int shade) {}
+
+  /** An emitter. */
+  public record Dot(double x, double y, int channel, String title) {}
+
+  /**
+   * What is looked at.
+   *
+   * @param channel of the circuit, -1 when the output is free
+   * @param fixture and number of the channel, as a move names it; empty when the output is free
+   * @param says where its bit stands
+   */
+  public record Picked(
+      int output, int channel, String name, String fixture, int number, String says) {}
+
+  /**
+   * Makes the picture.
+   *
+   * @param output that is looked at, -1 for none
+   */
+  static BitsPicture of(SwitchedPlan plan, LayoutPlan layout, int output) {
+    BitMap map = plan.map();
+    int[] byOutput = map.byOutput();
+    List<Chip> chips = new ArrayList<>();
+    for (int chip = 0; chip < Math.min(MOST_CHIPS, map.chips()); chip++) {
+      chips.add(chip(plan, byOutput, chip));
+    }
+    List<Dot> dots = plan.emitters() <= MOST_DOTS ? dots(plan, layout) : List.of();
+    LayoutPlan.Box box = LayoutPlan.boxOf(plan.fixtures());
+    double side = Math.max(box.widthMm(), box.heightMm());
+    double radius =
+        Math.max(
+            side / 90,
+            plan.fixtures().stream().mapToDouble(Fixture::pitchMm).min().orElse(1) * 0.3);
+    double room = 2 * radius;
+    return new BitsPicture(
+        chips,
+        map.chips() - chips.size(),
+        dots,
+        phrase(
+            "%.2f %.2f %.2f %.2f",
+            box.leftMm() - room,
+            box.topMm() - room,
+            box.widthMm() + 2 * room,
+            box.heightMm() + 2 * room),
+        radius,
+        output >= 0 && output < byOutput.length
+            ? Optional.of(picked(plan, byOutput, output))
+            : Optional.empty());
+  }
+
+  private static Chip chip(SwitchedPlan plan, int[] byOutput, int chip) {
+    BitMap map = plan.map();
+    int first = chip * map.width();
+    int[] own = Arrays.copyOfRange(byOutput, first, first + map.width());
+    List<SwitchedChannel> lit =
+        Arrays.stream(own).filter(c -> c >= 0).mapToObj(map.channels()::get).toList();
+    String about = common(lit.stream().map(SwitchedChannel::name).toList());
+    List<Out> outs = new ArrayList<>();
+    for (int pin = 0; pin < own.length; pin++) {
+      SwitchedChannel channel = own[pin] < 0 ? null : map.channels().get(own[pin]);
+      String where = phrase("%s %d, output %d", plan.chipWord(), chip + 1, pin);
+      outs.add(
+          channel == null
+              ? new Out(first + pin, pin, -1, "", -1, "", where + ": free", -1)
+              : new Out(
+                  first + pin,
+                  pin,
+                  own[pin],
+                  channel.fixture().id(),
+                  channel.number(),
+                  channel.name().substring(about.length()).strip(),
+                  where + ": " + plan.nameOf(channel),
+                  plan.fixtures().indexOf(channel.fixture()) % 4));
+    }
+    return new Chip(chip + 1, about.strip(), outs);
+  }
+
+  /** The words that all names begin with, but for the last of each. */
+  private static String common(List<String> names) {
+    if (names.size() < 2) {
+      return "";
+    }
+    String common = names.get(0);
+    for (String name : names) {
+      while (!name.startsWith(common) || name.length() == common.length()) {
+        int space = common.stripTrailing().lastIndexOf(' ');
+        common = space < 0 ? "" : common.substring(0, space + 1);
+      }
+    }
+    return common.endsWith(" ") ? common : common.substring(0, common.lastIndexOf(' ') + 1);
+  }
+
+  private static List<Dot> dots(SwitchedPlan plan, LayoutPlan layout) {
+    List<Dot> dots = new ArrayList<>();
+    for (Stretch stretch : plan.stretches()) {
+      for (Emitter emitter : layout.emittersOf(stretch.fixture())) {
+        int unit = stretch.unit(emitter.index());
+        if (unit >= 0) {
+          int channel = stretch.firstChannel() + unit * stretch.channelsPerUnit();
+          Position at = emitter.position();
+          String name = plan.nameOf(plan.map().channels().get(channel));
+          dots.add(new Dot(at.xMm(), at.yMm(), channel, name));
+        }
+      }
+    }
+    return dots;
+  }
+
+  private static Picked picked(SwitchedPlan plan, int[] byOutput, int output) {
+    BitMap map = plan.map();
+    int channel = byOutput[output];
+    String where =
+        phrase("%s %d, output %d", plan.chipWord(), output / map.width() + 1, output % map.width());
+    if (channel < 0) {
+      return new Picked(output, -1, where + ": free", "", -1, "Nothing hangs on it.");
+    }
+    SwitchedChannel own = map.channels().get(channel);
+    return new Picked(
+        output,
+        channel,
+        plan.nameOf(own),
+        own.fixture().id(),
+        own.number(),
+        phrase(
+            "%s: byte %d, bit %d of what is sent; clocked out as number %d of %d.",
+            where,
+            map.place(channel) / 8,
+            map.place(channel) % 8,
+            map.turn(channel) + 1,
+            map.bytes() * 8));
+  }
+}

@@ -1,0 +1,117 @@
+package org.myrialith.web.circuits;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Stretch;
+import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+
+/**
+ * One circuit as its page shows it.
+ *
+ * @param kind of circuit, as in the format
+ * @param pins which pin does what, in a few words
+ * @param links its fixtures in their order
+ * @param bits its outputs; empty where each pixel keeps its own levels
+ */
+public record CircuitView(
+    CircuitPlan plan,
+    String kind,
+    String pins,
+    List<Link> links,
+    List<PartForm.Slot> pinSlots,
+    List<PartForm.Slot> slots,
+    FormValues form,
+    Optional<BitsPicture> bits) {
+
+  /**
+   * A fixture in a circuit.
+   *
+   * @param range of the wire that it takes, in words
+   * @param from where its part of the data begins, as a share of all
+   * @param share of the data
+   */
+  record Link(String id, String name, String what, String range, double from, double share) {}
+
+  static CircuitView of(CircuitPlan plan, LayoutPlan layout, FormValues typed, int output) {
+    PartForm<Circuit> part = new PartForm<>(CircuitKinds.ALL, plan.circuit());
+    FormValues form = typed != null ? typed : part.shown();
+    List<PartForm.Slot> all = part.slots(form);
+    List<PartForm.Slot> pins = all.stream().filter(s -> s.name().endsWith("Pin")).toList();
+    List<PartForm.Slot> rest =
+        all.stream()
+            .filter(s -> !s.name().endsWith("Pin"))
+            .filter(s -> !List.of("id", "fixtures", "moved").contains(s.name()))
+            .filter(s -> plan.circuit().minds(s.name()))
+            .toList();
+    return new CircuitView(
+        plan,
+        CircuitKinds.ALL.kindOf(plan.circuit()).key(),
+        pins(plan.circuit(), pins),
+        links(plan),
+        pins,
+        rest,
+        form,
+        plan instanceof SwitchedPlan switched && plan.channels() > 0
+            ? Optional.of(BitsPicture.of(switched, layout, output))
+            : Optional.empty());
+  }
+
+  /** Returns whether its outputs are on or off. */
+  public boolean switched() {
+    return plan instanceof SwitchedPlan;
+  }
+
+  /** Returns how many channels stand on another output than they would by themselves. */
+  public int moved() {
+    return plan instanceof SwitchedPlan switched ? switched.hookup().moved().size() : 0;
+  }
+
+  /** The pin that matters alone, several with what they do. */
+  private static String pins(Circuit circuit, List<PartForm.Slot> slots) {
+    List<String> pins = circuit.pins();
+    if (pins.size() == 1 || slots.size() != pins.size()) {
+      return (pins.size() == 1 ? "pin " : "pins ") + String.join(", ", pins);
+    }
+    List<String> told = new ArrayList<>();
+    for (int i = 0; i < pins.size(); i++) {
+      String label = slots.get(i).label().replace(" pin", "");
+      told.add(label.toLowerCase(Locale.ROOT) + " " + pins.get(i));
+    }
+    return String.join(", ", told);
+  }
+
+  private static List<Link> links(CircuitPlan plan) {
+    double all = Math.max(1, plan.channels());
+    return plan.stretches().stream()
+        .map(
+            s ->
+                new Link(
+                    s.fixture().id(),
+                    s.fixture().name(),
+                    s.fixture().describe(),
+                    range(plan, s),
+                    s.firstChannel() / all,
+                    s.channels() / all))
+        .collect(Collectors.toList());
+  }
+
+  private static String range(CircuitPlan plan, Stretch stretch) {
+    boolean pixels = plan.dims();
+    int first = pixels ? stretch.firstUnit() : stretch.firstChannel();
+    int count = pixels ? stretch.units() : stretch.channels();
+    return count == 0
+        ? "nothing that lights"
+        : phrase("%s %d to %d", pixels ? "pixels" : "channels", first, first + count - 1);
+  }
+}
