@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.myrialith.brief.Brief;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 
 /** Which pins circuits stand on. */
@@ -41,5 +43,20 @@ public final class CircuitPins {
       }
     }
     return fitted;
+  }
+
+  /** Returns a circuit of pins on as many as it has channels, as far as there are free ones. */
+  public static DirectPins enough(
+      DirectPins circuit, Circuits circuits, Layout layout, Brief brief) {
+    Set<String> taken = new HashSet<>();
+    circuits.circuits().forEach(c -> taken.addAll(c.pins()));
+    int channels = circuit.plan(layout, brief).channels();
+    List<String> pins = new ArrayList<>(circuit.pins());
+    for (String pin : brief.controller().pins()) {
+      if (pins.size() < channels && !taken.contains(pin)) {
+        pins.add(pin);
+      }
+    }
+    return circuit.onPins(pins);
   }
 }

@@ -17,8 +17,32 @@ public enum CircuitStart {
       "one-wire RGBW pixels",
       id -> OneWirePixels.usual(id, List.of()).inOrder(ColourOrder.GRBW).called("RGBW line")),
   CLOCKED_RGB("clocked-rgb", "clocked RGB pixels", id -> ClockedPixels.usual(id, List.of())),
+  DIRECT_PINS("direct-pins", "pins of the controller", id -> DirectPins.usual(id, List.of())),
   SHIFT_REGISTERS(
-      "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of()));
+      "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of())),
+  SINKS(
+      "sinks",
+      "16-channel sinks, on or off",
+      id ->
+          ShiftRegisters.usual(id, List.of())
+              .of(RegisterClass.SINK)
+              .with(Hookup.of(10, Side.TO_SUPPLY))
+              .called("Sinks")),
+  EXPANDERS("expanders", "16-bit port expanders", id -> Expanders.usual(id, List.of())),
+  SWITCHED_PINS(
+      "switched-pins",
+      "transistors on pins",
+      id ->
+          DirectPins.usual(id, List.of())
+              .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+              .called("Switches")),
+  SWITCHED_REGISTERS(
+      "switched-registers",
+      "transistors on shift registers",
+      id ->
+          ShiftRegisters.usual(id, List.of())
+              .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+              .called("Switches"));
 
   private final String key;
   private final String title;

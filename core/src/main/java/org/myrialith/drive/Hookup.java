@@ -6,6 +6,9 @@ import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.parts.EmitterKind;
+import org.myrialith.parts.OutputStage;
 import org.myrialith.parts.PreferredValues;
 
 /**
@@ -14,6 +17,8 @@ import org.myrialith.parts.PreferredValues;
  * @param milliamps wanted through an LED (mA)
  * @param resistors series that the resistors are of
  * @param spreadVolts that the forward volts of an LED may be off by, either way (V)
+ * @param through what stands between an output and its LEDs
+ * @param railVolts that the LEDs hang on; 0 for the supply of the gadget (V)
  * @param moved channels that the maker put on another output than the filling would
  */
 public record Hookup(
@@ -22,12 +27,20 @@ public record Hookup(
     PreferredValues resistors,
     double spreadVolts,
     Filling filling,
+    Through through,
+    double railVolts,
     List<Moved> moved) {
   /** Allowed current of an LED. */
   public static final Bounds CURRENT = Bounds.measure(0.1, 3000, "mA");
 
   /** Allowed spread of forward volts. */
   public static final Bounds SPREAD = Bounds.measure(0, 2, "V");
+
+  /** An output that carries lamps and high-power LEDs (mA). */
+  private static final double STRONG = 100;
+
+  /** Allowed rail of their own. */
+  public static final Bounds RAIL = Bounds.measure(0, 60, "V");
 
   /** Most channels that are moved by hand. */
   public static final int MOST_MOVED = 2000;
@@ -81,6 +94,14 @@ public record Hookup(
                   "Outputs",
                   Types.Choice.of(Filling.values(), Filling::key, Filling::title))
               .or(Filling.PACKED),
+          Field.of(
+                  "through",
+                  "Switched",
+                  Types.Choice.of(Through.values(), Through::key, Through::title))
+              .or(Through.NONE),
+          Field.measure("railVolts", "Own rail", RAIL)
+              .or(0.0)
+              .explained("that the LEDs hang on; 0 for the supply of the gadget"),
           Field.rows("moved", "Moved", Moved.DESCRIPTION, 0, MOST_MOVED)
               .or(List.of())
               .explained("channels put on another output by hand"));
@@ -91,26 +112,76 @@ public record Hookup(
     Objects.requireNonNull(resistors, "resistors");
     SPREAD.require("spreadVolts", spreadVolts);
     Objects.requireNonNull(filling, "filling");
+    Objects.requireNonNull(through, "through");
+    RAIL.require("railVolts", railVolts);
+    if (through != Through.NONE && side == Side.TO_GROUND) {
+      throw new InputException(
+          "side", side.title(), "anodes to the supply: a switch on the low side only sinks");
+    }
     moved = List.copyOf(moved);
   }
 
   /** Returns the usual with another current and side. */
   public static Hookup of(double milliamps, Side side) {
-    return new Hookup(milliamps, side, PreferredValues.E24, 0.2, Filling.PACKED, List.of());
+    return new Hookup(
+        milliamps, side, PreferredValues.E24, 0.2, Filling.PACKED, Through.NONE, 0, List.of());
   }
 
   /** Returns it with another current. */
   public Hookup withMilliamps(double other) {
-    return new Hookup(other, side, resistors, spreadVolts, filling, moved);
+    return new Hookup(other, side, resistors, spreadVolts, filling, through, railVolts, moved);
   }
 
   /** Returns it with outputs filled another way. */
   public Hookup filled(Filling other) {
-    return new Hookup(milliamps, side, resistors, spreadVolts, other, moved);
+    return new Hookup(milliamps, side, resistors, spreadVolts, other, through, railVolts, moved);
+  }
+
+  /** Returns it through a switch, the LEDs on a rail of their own. */
+  public Hookup through(Through other, double volts) {
+    return new Hookup(milliamps, side, resistors, spreadVolts, filling, other, volts, moved);
   }
 
   /** Returns it with other channels moved. */
   public Hookup withMoved(List<Moved> other) {
-    return new Hookup(milliamps, side, resistors, spreadVolts, filling, other);
+    return new Hookup(milliamps, side, resistors, spreadVolts, filling, through, railVolts, other);
+  }
+
+  /** Returns whether a low output lights. */
+  public boolean lowLights() {
+    return side == Side.TO_SUPPLY && through == Through.NONE;
+  }
+
+  /** Returns whether what it lights hangs on a rail of its own. */
+  public boolean ownRail() {
+    return railVolts > 0;
+  }
+
+  /** Returns what its LEDs hang on (V). */
+  public double volts(double supplyVolts) {
+    return ownRail() ? railVolts : supplyVolts;
+  }
+
+  /** Returns what switches the LEDs, given the outputs. */
+  public OutputStage stage(OutputStage outputs) {
+    return through == Through.NONE ? outputs : through.stage();
+  }
+
+  /** Returns whether outputs may switch emitters of a kind: strong ones need strong outputs. */
+  boolean carries(EmitterKind kind, OutputStage outputs) {
+    boolean strong = kind == EmitterKind.HIGH_POWER || kind == EmitterKind.LAMP;
+    return !kind.pixel() && (!strong || stage(outputs).planMilliamps() >= STRONG);
+  }
+
+  /**
+   * Checks that outputs can switch what hangs on them that way.
+   *
+   * @throws InputException when they only sink
+   */
+  void requireSide(OutputStage outputs) {
+    if (side == Side.TO_GROUND && !outputs.sources()) {
+      throw new InputException(
+          "side", side.title(), "anodes to the supply: these outputs only sink");
+    }
   }
 }

@@ -11,10 +11,10 @@ import org.myrialith.parts.EmitterClass;
  * @param emitter their class
  * @param die which of its dies it is
  * @param leds how many
- * @param resistor of each path
+ * @param path of each current
  */
 public record OutputLoad(
-    EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, SeriesResistor resistor) {
+    EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, Path path) {
 
   /** Returns the paths side by side, each with a resistor. */
   public int paths() {
@@ -23,12 +23,12 @@ public record OutputLoad(
 
   /** Returns the current of the output when lit, with typical LEDs (A). */
   public double amps() {
-    return paths() * resistor.amps();
+    return paths() * path.amps();
   }
 
   /** Returns the current of the output at the lower end of the spread (A). */
   public double mostAmps() {
-    return paths() * resistor.mostAmps();
+    return paths() * path.mostAmps();
   }
 
   /** Returns what it is, such as "2 red in series". */
@@ -36,5 +36,10 @@ public record OutputLoad(
     return leds == 1
         ? die.colour()
         : phrase("%d %s %s", leds, die.colour(), series ? "in series" : "side by side");
+  }
+
+  /** Returns what its path is called: "Resistor for red", "Current of warm white". */
+  public String pathTitle() {
+    return (path.part().isEmpty() ? "Current of " : "Resistor for ") + title();
   }
 }

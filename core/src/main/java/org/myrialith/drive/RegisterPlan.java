@@ -36,7 +36,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
-  public OutputStage stage() {
+  public OutputStage chipStage() {
     return circuit.sort().stage();
   }
 
@@ -62,9 +62,9 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         "Data of one frame",
         dataSeconds(),
         "s",
-        "chips × time of 8 bits",
+        "bytes × time of 8 bits",
         List.of(
-            given("chips", map.chips(), ""),
+            given("bytes", map.bytes(), ""),
             given("time of 8 bits", (double) BYTE_CYCLES / Controller.CLOCK_HZ, "s")),
         Source.partClass("clocked by the exported player, 13 cycles a bit"));
   }

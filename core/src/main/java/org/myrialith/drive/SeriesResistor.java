@@ -3,18 +3,20 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.PreferredValues;
 
 /**
- * The resistor before one LED or several in series: {@code R = (V − Vf) ÷ I − R inside}, the next
- * value of a series that is no less, and what flows then. Forward volts are taken as constant,
- * which holds near the current that they are given for (common practice).
+ * The resistor before one LED or several in series: {@code R = (V − Vf − V lost) ÷ I − R inside},
+ * the next value of a series that is no less, and what flows then. Forward volts are taken as
+ * constant, which holds near the current that they are given for (common practice).
  *
  * @param volts that they hang on
  * @param forwardVolts of all of them together, typical
  * @param spreadVolts that these may be off by, either way
+ * @param lostVolts in the switch besides what its ohms lose
  * @param insideOhms of the switch
  * @param wantedAmps through them
  */
@@ -22,9 +24,11 @@ public record SeriesResistor(
     double volts,
     double forwardVolts,
     double spreadVolts,
+    double lostVolts,
     double insideOhms,
     double wantedAmps,
-    PreferredValues values) {
+    PreferredValues values)
+    implements Path {
   /** Packages by what they may turn into heat (W), those that a hand solders kindly first. */
   private static final List<Package> PACKAGES =
       List.of(
@@ -39,14 +43,19 @@ public record SeriesResistor(
 
   private record Package(String name, double watts) {}
 
-  /** Returns whether any current flows. */
+  @Override
+  public double leastVolts() {
+    return forwardVolts + lostVolts;
+  }
+
+  @Override
   public boolean lights() {
-    return volts > forwardVolts;
+    return volts - lostVolts > forwardVolts;
   }
 
   /** Returns the resistor that would give just the wanted current (ohm); below 0 when none does. */
   public double exactOhms() {
-    return (volts - forwardVolts) / wantedAmps - insideOhms;
+    return (volts - lostVolts - forwardVolts) / wantedAmps - insideOhms;
   }
 
   /** Returns the resistor to take (ohm): no less than the exact one. */
@@ -60,10 +69,10 @@ public record SeriesResistor(
   }
 
   private double amps(double forward) {
-    return Math.max(0, (volts - forward) / (ohms() + insideOhms));
+    return Math.max(0, (volts - lostVolts - forward) / (ohms() + insideOhms));
   }
 
-  /** Returns what flows with typical LEDs (A). */
+  @Override
   public double amps() {
     return amps(forwardVolts);
   }
@@ -73,7 +82,7 @@ public record SeriesResistor(
     return amps(forwardVolts + spreadVolts);
   }
 
-  /** Returns what flows with LEDs at the lower end of the spread (A). */
+  @Override
   public double mostAmps() {
     return amps(Math.max(0, forwardVolts - spreadVolts));
   }
@@ -92,17 +101,27 @@ public record SeriesResistor(
         .orElse("none of the usual ones: use a driver of constant current");
   }
 
-  /** Returns the working. */
+  @Override
+  public String part() {
+    return ohms() >= 1e6
+        ? Quantity.number(ohms() / 1e6) + " Mohm"
+        : ohms() >= 1e3
+            ? Quantity.number(ohms() / 1e3) + " kohm"
+            : Quantity.number(ohms()) + " ohm";
+  }
+
+  @Override
   public Reckoning reckoning(String key, String name) {
     return new Reckoning(
         key,
         name,
         ohms(),
         "ohm",
-        "(supply − forward volts) ÷ current − inside the output, then the next value of the series",
+        "(supply − forward volts − lost in the switch) ÷ current − inside the output, then the next value of the series",
         List.of(
             given("supply", volts, "V"),
             given("forward volts", forwardVolts, "V"),
+            given("lost in the switch", lostVolts, "V"),
             given("current", wantedAmps, "A"),
             given("inside the output", insideOhms, "ohm"),
             given("exact", exactOhms(), "ohm"),

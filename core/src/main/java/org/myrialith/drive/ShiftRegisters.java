@@ -71,10 +71,11 @@ public record ShiftRegisters(
     Objects.requireNonNull(sort, "sort");
     WIRE.require("wireMm", wireMm);
     Objects.requireNonNull(hookup, "hookup");
-    if (hookup.side() == Side.TO_GROUND && !sort.stage().sources()) {
+    if (sort.stage().keeps() && hookup.through() != Through.NONE) {
       throw new InputException(
-          "side", hookup.side().title(), "anodes to the supply: these outputs only sink");
+          "through", hookup.through().title(), "straight: these outputs keep the current");
     }
+    hookup.requireSide(sort.stage());
     fixtures = Members.once(fixtures);
   }
 
@@ -119,19 +120,19 @@ public record ShiftRegisters(
 
   @Override
   public boolean drives(EmitterKind kind) {
-    return !kind.pixel() && kind != EmitterKind.HIGH_POWER && kind != EmitterKind.LAMP;
+    return hookup.carries(kind, sort.stage());
   }
 
   @Override
   public String drives() {
-    return "LEDs with pins of their own";
+    return "what has pins of its own";
   }
 
   @Override
   public RegisterPlan plan(Layout layout, Brief brief) {
     Switching switching =
         Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
-    BitMap map = BitMap.of(switching.channels(), hookup, RegisterClass.WIDTH, true, 1);
+    BitMap map = BitMap.of(switching.channels(), hookup, sort.width(), true, 1);
     return new RegisterPlan(this, brief, switching, map);
   }
 }

@@ -4,7 +4,8 @@ import org.myrialith.brief.Brief;
 import org.myrialith.layout.Layout;
 
 /** A circuit whose outputs are on or off. */
-public sealed interface SwitchedCircuit extends Circuit permits ShiftRegisters {
+public sealed interface SwitchedCircuit extends Circuit
+    permits DirectPins, ShiftRegisters, Expanders {
   /** Returns how the LEDs hang on its outputs. */
   Hookup hookup();
 

@@ -4,9 +4,11 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -17,6 +19,8 @@ import org.myrialith.parts.OutputStage;
 
 /** What is judged of outputs that are on or off, whatever has them. */
 record SwitchedFindings(SwitchedPlan plan) {
+  private static final double LAMP_TOLERANCE = 0.1;
+
   /** Below this share of what is wanted, an LED is seen to be dimmer (common practice). */
   private static final double DIM = 0.75;
 
@@ -25,13 +29,17 @@ record SwitchedFindings(SwitchedPlan plan) {
     all.add(outputs());
     clash().ifPresent(all::add);
     for (int load = 0; load < plan.switching().loads().size(); load++) {
-      resistor(load).ifPresent(all::add);
+      path(load).ifPresent(all::add);
     }
     if (all.stream().noneMatch(f -> f.verdict() == Verdict.BREAKS)) {
-      all.add(resistorsHold());
+      resistorsHold().ifPresent(all::add);
     }
     all.add(output());
     all.add(chip());
+    if (plan.stage().keeps()) {
+      all.add(chipHeat());
+    }
+    all.addAll(new SwitchFindings(plan).all());
     return all;
   }
 
@@ -72,31 +80,59 @@ record SwitchedFindings(SwitchedPlan plan) {
   private Reckoning working(int load) {
     OutputLoad one = plan.switching().loads().get(load);
     String key = plan.key("resistor") + (load == 0 ? "" : "-" + (load + 1));
-    return one.resistor().reckoning(key, "Resistor for " + one.title());
+    return one.path().reckoning(key, one.pathTitle());
   }
 
-  /** What is wrong with a resistor; empty when it holds. */
-  private Optional<Finding> resistor(int load) {
+  /** What is wrong with the current of a load; empty when it holds. */
+  private Optional<Finding> path(int load) {
     OutputLoad one = plan.switching().loads().get(load);
-    SeriesResistor resistor = one.resistor();
     String key = plan.key("forward-volts") + (load == 0 ? "" : "-" + (load + 1));
-    if (!resistor.lights()) {
-      return Optional.of(
-          Finding.of(
-                  Step.CIRCUITS,
-                  key,
-                  Verdict.BREAKS,
-                  phrase(
-                      "%s need %s; the supply gives %s: they stay dark.",
-                      one.title(),
-                      Quantity.text(resistor.forwardVolts(), "V"),
-                      Quantity.text(resistor.volts(), "V")))
-              .advising(
-                  one.leds() > 1
-                      ? "Wire them in parallel, each with a resistor of its own, or take a higher supply for them."
-                      : "Take a higher supply, or LEDs of a lower forward voltage.")
-              .restingOn(working(load)));
+    if (!one.path().lights()) {
+      return Optional.of(dark(one, load, key));
     }
+    if (one.path() instanceof SeriesResistor resistor) {
+      return resistor(resistor, load, key);
+    }
+    return one.path() instanceof Filament lamp ? lamp(lamp, load, key) : rated(one, load, key);
+  }
+
+  /** What is kept is what flows: only the rating of the LED can be passed. */
+  private Optional<Finding> rated(OutputLoad one, int load, String key) {
+    double rated = one.die().ratedMilliamps() * 1e-3;
+    return one.path().amps() <= rated
+        ? Optional.empty()
+        : Optional.of(
+            Finding.of(
+                    Step.CIRCUITS,
+                    key,
+                    Verdict.BREAKS,
+                    phrase(
+                        "%s: %s flows, and the class is rated for %s.",
+                        one.title(),
+                        Quantity.text(one.path().amps(), "A"),
+                        Quantity.text(rated, "A")))
+                .advising("Ask for less current.")
+                .restingOn(working(load)));
+  }
+
+  private Finding dark(OutputLoad one, int load, String key) {
+    double needs = one.path().leastVolts();
+    return Finding.of(
+            Step.CIRCUITS,
+            key,
+            Verdict.BREAKS,
+            phrase(
+                "%s: %s needed, %s are there: dark.",
+                one.title(), Quantity.text(needs, "V"), Quantity.text(one.path().volts(), "V")))
+        .advising(
+            one.leds() > 1
+                ? "Wire them in parallel, each with a resistor of its own, or take a higher supply for them."
+                : "Take a higher supply, or LEDs of a lower forward voltage.")
+        .restingOn(working(load));
+  }
+
+  private Optional<Finding> resistor(SeriesResistor resistor, int load, String key) {
+    OutputLoad one = plan.switching().loads().get(load);
     if (resistor.exactOhms() < 0 || resistor.amps() < DIM * resistor.wantedAmps()) {
       return Optional.of(
           Finding.of(
@@ -104,20 +140,42 @@ record SwitchedFindings(SwitchedPlan plan) {
                   key,
                   Verdict.TIGHT,
                   phrase(
-                      "%s get %s of the %s wanted, however small the resistor: the supply is too near to their forward volts.",
+                      "%s: %s flows of the %s wanted, however small the resistor: the supply is too near to the forward volts.",
                       one.title(),
                       Quantity.text(resistor.amps(), "A"),
                       Quantity.text(resistor.wantedAmps(), "A")))
               .advising("Ask for less current, or take a higher supply.")
               .restingOn(working(load)));
     }
-    return spread(load, key);
+    return spread(resistor, load, key);
+  }
+
+  /** A lamp wants its volts within a tenth: beyond, it lives for a fraction of its time. */
+  private Optional<Finding> lamp(Filament lamp, int load, String key) {
+    double share = lamp.across() / lamp.ratedVolts();
+    if (Math.abs(share - 1) <= LAMP_TOLERANCE) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Finding.of(
+                Step.CIRCUITS,
+                key,
+                share > 1 ? Verdict.BREAKS : Verdict.TIGHT,
+                phrase(
+                    "%s: %s across a lamp for %s.",
+                    plan.switching().loads().get(load).title(),
+                    Quantity.text(lamp.across(), "V"),
+                    Quantity.text(lamp.ratedVolts(), "V")))
+            .advising(
+                share > 1
+                    ? "It burns out soon: take a lower rail, or lamps for more volts."
+                    : "It glows dimly: take a rail of its own volts, or lamps for less.")
+            .restingOn(working(load)));
   }
 
   /** What an LED off its typical volts gets, and whether it may carry that. */
-  private Optional<Finding> spread(int load, String key) {
+  private Optional<Finding> spread(SeriesResistor resistor, int load, String key) {
     OutputLoad one = plan.switching().loads().get(load);
-    SeriesResistor resistor = one.resistor();
     double rated = one.die().ratedMilliamps() * 1e-3;
     if (resistor.mostAmps() > rated) {
       return Optional.of(
@@ -150,30 +208,35 @@ record SwitchedFindings(SwitchedPlan plan) {
     return Optional.empty();
   }
 
-  private Finding resistorsHold() {
+  private String setting() {
+    ConstantCurrent first = (ConstantCurrent) plan.switching().loads().get(0).path();
+    return phrase(
+        "One setting resistor of %s a chip: %s an output",
+        Quantity.text(first.settingOhms(), "ohm"), Quantity.text(first.amps(), "A"));
+  }
+
+  private Optional<Finding> resistorsHold() {
     List<String> each = new ArrayList<>();
     List<Reckoning> workings = new ArrayList<>();
     for (int load = 0; load < plan.switching().loads().size(); load++) {
       OutputLoad one = plan.switching().loads().get(load);
+      String flows = Quantity.text(one.path().amps(), "A");
       each.add(
-          phrase(
-              "%s for %s (%s)",
-              ohms(one.resistor().ohms()), one.title(), Quantity.text(one.resistor().amps(), "A")));
+          one.path().part().isEmpty()
+              ? phrase("none for %s (%s)", one.title(), flows)
+              : phrase("%s for %s (%s)", one.path().part(), one.title(), flows));
       workings.add(working(load));
     }
-    return Finding.of(
-            Step.CIRCUITS,
-            plan.key("resistors"),
-            Verdict.HOLDS,
-            "Resistors: " + String.join(", ", each) + ".")
-        .restingOn(workings.toArray(Reckoning[]::new));
-  }
-
-  /** Resistors as makers read them: 150 ohm, 4.7 kohm. */
-  static String ohms(double ohms) {
-    return ohms >= 1e6
-        ? Quantity.number(ohms / 1e6) + " Mohm"
-        : ohms >= 1e3 ? Quantity.number(ohms / 1e3) + " kohm" : Quantity.number(ohms) + " ohm";
+    return each.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Finding.of(
+                    Step.CIRCUITS,
+                    plan.key("resistors"),
+                    Verdict.HOLDS,
+                    (plan.stage().keeps() ? setting() : "Resistors: " + String.join(", ", each))
+                        + ".")
+                .restingOn(workings.toArray(Reckoning[]::new)));
   }
 
   private Finding output() {
@@ -201,7 +264,8 @@ record SwitchedFindings(SwitchedPlan plan) {
                 plan.key("output-current"),
                 verdict,
                 phrase(
-                    "An output carries up to %s; %s is planned with, %s is the very most.",
+                    "%s carries up to %s; %s is planned with, %s is the very most.",
+                    plan.hookup().through() == Through.NONE ? "An output" : "A switch",
                     Quantity.text(most * 1e-3, "A"),
                     Quantity.text(stage.planMilliamps() * 1e-3, "A"),
                     Quantity.text(stage.mostMilliamps() * 1e-3, "A")))
@@ -211,24 +275,66 @@ record SwitchedFindings(SwitchedPlan plan) {
         : finding.advising("Ask for less current, or take outputs that carry more.");
   }
 
+  /** What the output itself carries: the LEDs, or what drives the switch behind it (A). */
+  private double outputAmps(OutputLoad load) {
+    Through through = plan.hookup().through();
+    return through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
+  }
+
   /** Current of each chip with all its outputs lit (A). */
   private double[] chips() {
     double[] amps = new double[plan.map().chips()];
     for (int c = 0; c < plan.map().channels().size(); c++) {
       int load = plan.map().channels().get(c).load();
-      amps[plan.map().chip(c)] += plan.switching().loads().get(load).amps();
+      amps[plan.map().chip(c)] += outputAmps(plan.switching().loads().get(load));
     }
     return amps;
+  }
+
+  /** Heat that a package without a sink gets rid of (W), common practice. */
+  private static final double CHIP_WATTS = 1;
+
+  /** Outputs that keep a current turn what the LEDs leave into heat. */
+  private Finding chipHeat() {
+    double[] watts = new double[plan.map().chips()];
+    for (int c = 0; c < plan.map().channels().size(); c++) {
+      OutputLoad load = plan.switching().loads().get(plan.map().channels().get(c).load());
+      watts[plan.map().chip(c)] += load.paths() * ((ConstantCurrent) load.path()).watts();
+    }
+    double most = Arrays.stream(watts).max().orElse(0);
+    boolean cool = most <= CHIP_WATTS;
+    Reckoning working =
+        new Reckoning(
+            plan.key("chip-heat"),
+            "Heat of the hottest chip, all its outputs on",
+            most,
+            "W",
+            "sum over its outputs of current × (supply − forward volts)",
+            List.of(given("without a sink", CHIP_WATTS, "W")),
+            Source.COMMON_PRACTICE);
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                plan.key("chip-heat"),
+                cool ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
+                    Quantity.text(most, "W"), Quantity.text(CHIP_WATTS, "W")))
+            .restingOn(working);
+    return cool
+        ? finding
+        : finding.advising(
+            "Hang the LEDs on a supply nearer to their forward volts, or a resistor before them takes a part of it.");
   }
 
   private Finding chip() {
     double[] amps = chips();
     int at =
-        java.util.stream.IntStream.range(0, amps.length)
+        IntStream.range(0, amps.length)
             .boxed()
             .max(Comparator.comparingDouble(c -> amps[c]))
             .orElse(0);
-    double limit = plan.stage().chipMilliamps() * 1e-3;
+    double limit = plan.chipStage().chipMilliamps() * 1e-3;
     Reckoning working =
         new Reckoning(
             plan.key("chip-current"),
@@ -236,7 +342,7 @@ record SwitchedFindings(SwitchedPlan plan) {
             amps[at],
             "A",
             "sum of the currents of its outputs",
-            List.of(given("at the very most", plan.stage().chipMilliamps(), "mA")),
+            List.of(given("at the very most", plan.chipStage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
     boolean holds = amps[at] <= limit;
     Finding finding =

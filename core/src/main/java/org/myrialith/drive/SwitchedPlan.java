@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Reckoning;
@@ -13,7 +14,8 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.parts.OutputStage;
 
 /** A circuit whose outputs are on or off: what all ways of that have in common. */
-public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
+public sealed interface SwitchedPlan extends CircuitPlan
+    permits RegisterPlan, PinPlan, ExpanderPlan {
   /** Returns what it is planned for. */
   Brief brief();
 
@@ -26,15 +28,30 @@ public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
   /** Returns how the LEDs hang on its outputs. */
   Hookup hookup();
 
-  /** Returns what an output gives. */
-  OutputStage stage();
+  /** Returns what an output of a chip gives. */
+  OutputStage chipStage();
+
+  /** Returns what switches the LEDs: an output itself, or a transistor behind it. */
+  default OutputStage stage() {
+    return hookup().stage(chipStage());
+  }
 
   /** Returns what has the outputs, such as "chip". */
   String chipWord();
 
+  /** Returns what an output of a chip is called: its number there, or the name of a pin. */
+  default String outputName(int output) {
+    return Integer.toString(output % map().width());
+  }
+
   /** Returns whether chips can be added at its end. */
   default boolean grows() {
     return true;
+  }
+
+  /** Returns whether a bit has to go out low to light; a sink is on where its bit is set. */
+  default boolean lowLights() {
+    return hookup().lowLights() && !chipStage().keeps();
   }
 
   /** Returns the current of a chip with everything dark (A). */
@@ -87,14 +104,31 @@ public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
   default double litAmps(long[] sums) {
     double amps = 0;
     for (int load = 0; load < sums.length; load++) {
-      amps += sums[load] * switching().loads().get(load).amps();
+      amps += sums[load] * supplyAmps(switching().loads().get(load));
     }
     return amps;
   }
 
+  /** What one of them takes from the supply of the gadget when lit (A). */
+  private double supplyAmps(OutputLoad load) {
+    double carries = load.amps();
+    return (hookup().ownRail() ? 0 : carries) + hookup().through().driveAmps(carries);
+  }
+
+  private double sum(ToDoubleFunction<OutputLoad> of) {
+    return map().channels().stream()
+        .mapToDouble(c -> of.applyAsDouble(switching().loads().get(c.load())))
+        .sum();
+  }
+
   @Override
   default double mostLitAmps(double share) {
-    return switching().allAmps();
+    return sum(this::supplyAmps);
+  }
+
+  /** Returns what everything lit at once takes from what the LEDs hang on (A). */
+  default double railAmps() {
+    return sum(OutputLoad::amps);
   }
 
   @Override
@@ -105,7 +139,7 @@ public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
   @Override
   default List<Reckoning.Given> currentsGiven(String of) {
     return List.of(
-        given("all outputs" + of, switching().allAmps(), "A"), given("dark" + of, darkAmps(), "A"));
+        given("all outputs" + of, mostLitAmps(1), "A"), given("dark" + of, darkAmps(), "A"));
   }
 
   @Override
@@ -128,7 +162,7 @@ public sealed interface SwitchedPlan extends CircuitPlan permits RegisterPlan {
     for (int load = 0; load < switching().loads().size(); load++) {
       OutputLoad one = switching().loads().get(load);
       String key = key("resistor") + (load == 0 ? "" : "-" + (load + 1));
-      all.add(one.resistor().reckoning(key, "Resistor for " + one.title()));
+      all.add(one.path().reckoning(key, one.pathTitle()));
     }
     all.add(resistorCount());
     all.add(dataTime());

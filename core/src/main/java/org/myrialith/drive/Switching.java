@@ -39,11 +39,12 @@ public record Switching(
   /**
    * Takes fixtures apart.
    *
-   * @param volts that the LEDs hang on
+   * @param outputs of the chips
+   * @param supply of the gadget (V)
    */
   static Switching of(
-      List<Fixture> fixtures, Layout layout, Hookup hookup, OutputStage stage, double volts) {
-    return new Work(layout, hookup, stage, volts).of(fixtures);
+      List<Fixture> fixtures, Layout layout, Hookup hookup, OutputStage outputs, double supply) {
+    return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply)).of(fixtures);
   }
 
   /** What hangs on an output, to find it again. */
@@ -99,18 +100,38 @@ public record Switching(
           new LoadKey(emitter.id(), die, leds, series),
           key -> {
             EmitterClass.Die made = emitter.dies().get(die);
-            int inPath = series ? leds : 1;
-            SeriesResistor resistor =
-                new SeriesResistor(
-                    volts,
-                    inPath * made.forwardVolts(),
-                    inPath * hookup.spreadVolts(),
-                    hookup.side().ohms(stage),
-                    hookup.milliamps() * 1e-3,
-                    hookup.resistors());
-            loads.add(new OutputLoad(emitter, made, leds, series, resistor));
+            loads.add(
+                new OutputLoad(
+                    emitter, made, leds, series, path(emitter.kind(), made, series ? leds : 1)));
             return loads.size() - 1;
           });
+    }
+
+    private Path path(EmitterKind kind, EmitterClass.Die die, int inPath) {
+      double ohms = hookup.side().ohms(stage);
+      if (stage.keeps()) {
+        return new ConstantCurrent(
+            volts,
+            inPath * die.forwardVolts(),
+            inPath * hookup.spreadVolts(),
+            hookup.milliamps() * 1e-3,
+            hookup.resistors());
+      }
+      return kind == EmitterKind.LAMP
+          ? new Filament(
+              volts,
+              inPath * die.forwardVolts(),
+              die.ratedMilliamps() * 1e-3,
+              stage.lostVolts(),
+              ohms)
+          : new SeriesResistor(
+              volts,
+              inPath * die.forwardVolts(),
+              inPath * hookup.spreadVolts(),
+              stage.lostVolts(),
+              ohms,
+              hookup.milliamps() * 1e-3,
+              hookup.resistors());
     }
   }
 
@@ -195,10 +216,5 @@ public record Switching(
     private static String numbered(String part, int turn) {
       return turn == 1 ? part : phrase("%s %d", part, turn);
     }
-  }
-
-  /** Returns the current of everything at once, with typical LEDs (A). */
-  double allAmps() {
-    return channels.stream().mapToDouble(c -> loads.get(c.load()).amps()).sum();
   }
 }

@@ -33,6 +33,9 @@ public sealed interface Change {
     /** Takes a fixture out of a circuit. */
     R take(TakeOutOfCircuit change);
 
+    /** Gives a circuit of pins those that are free. */
+    R pins(TakePins change);
+
     /** Sets the current of a channel of a circuit. */
     R current(SetChannelCurrent change);
   }
@@ -138,6 +141,19 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.current(this);
+    }
+  }
+
+  /** Gives a circuit of pins as many of those that are free as it has channels. */
+  record TakePins(String circuit) implements Change {
+    @Override
+    public String key() {
+      return "take-pins";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.pins(this);
     }
   }
 }

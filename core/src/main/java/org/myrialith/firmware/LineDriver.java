@@ -6,12 +6,15 @@ import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedPlan;
+import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
+import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
-sealed interface LineDriver permits OneWireDriver, ClockedDriver, RegisterDriver {
+sealed interface LineDriver
+    permits OneWireDriver, ClockedDriver, RegisterDriver, PinDriver, ExpanderDriver {
   /** Returns the driver of a circuit. */
   static LineDriver of(CircuitPlan plan) {
     if (plan instanceof OneWirePlan line) {
@@ -22,6 +25,12 @@ sealed interface LineDriver permits OneWireDriver, ClockedDriver, RegisterDriver
     }
     if (plan instanceof RegisterPlan line) {
       return new RegisterDriver(line);
+    }
+    if (plan instanceof PinPlan line) {
+      return new PinDriver(line);
+    }
+    if (plan instanceof ExpanderPlan line) {
+      return new ExpanderDriver(line);
     }
     throw new IllegalArgumentException("no driver for " + plan.circuit().name());
   }
@@ -57,6 +66,11 @@ sealed interface LineDriver permits OneWireDriver, ClockedDriver, RegisterDriver
 
   /** Returns the names of its wires in a waveform, in the order of the circuit's pins. */
   List<String> wires();
+
+  /** Returns which of them rest high. */
+  default List<Boolean> rests() {
+    return wires().stream().map(wire -> false).toList();
+  }
 
   /**
    * Writes a frame as it looks on the wires.

@@ -5,49 +5,92 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.drive.BitMap;
+import org.myrialith.drive.ConstantCurrent;
 import org.myrialith.drive.OutputLoad;
+import org.myrialith.drive.SeriesResistor;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedChannel;
 import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.drive.Through;
 import org.myrialith.finding.Quantity;
+import org.myrialith.parts.Controller;
 
 /** What hangs on which output, in words. */
 record OutputsText(SwitchedPlan plan) {
   /** Writes the steps and returns the number of the next. */
   int write(StringBuilder out, int first) {
     int step = first;
-    boolean sinks = plan.hookup().side() == Side.TO_SUPPLY;
     for (OutputLoad load : plan.switching().loads()) {
-      out.append(
-          phrase(
-              "  %d. Each %s: %s through %s (%s, %s) to %s.\n",
-              step++,
-              load.title(),
-              sinks ? "anode to plus, cathode" : "cathode to ground, anode",
-              load.paths() > 1 ? phrase("%s for each", resistor(load)) : resistor(load),
-              load.resistor().values().title(),
-              load.resistor().packageName(),
-              "its output"));
+      out.append(phrase("  %d. Each %s: %s.\n", step++, load.title(), path(load)));
     }
-    out.append(phrase("  %d. Outputs, the first of a chip is 0:\n", step++));
+    if (plan.hookup().through() != Through.NONE) {
+      out.append(phrase("  %d. Each output: %s.\n", step++, behind()));
+    }
+    out.append(phrase("  %d. What hangs on which output:\n", step++));
     BitMap map = plan.map();
     int[] byOutput = map.byOutput();
     for (int chip = 0; chip < map.chips(); chip++) {
       List<String> each = new ArrayList<>();
       for (int output = 0; output < map.width(); output++) {
         int channel = byOutput[chip * map.width() + output];
-        each.add(output + " " + (channel < 0 ? "free" : name(map.channels().get(channel))));
+        each.add(
+            plan.outputName(chip * map.width() + output)
+                + " "
+                + (channel < 0 ? "free" : name(map.channels().get(channel))));
       }
-      out.append(phrase("       %s %d: ", plan.chipWord(), chip + 1))
+      out.append(
+              map.chips() == 1
+                  ? phrase("       %s: ", plan.chipWord())
+                  : phrase("       %s %d: ", plan.chipWord(), chip + 1))
           .append(String.join(", ", each))
           .append('\n');
     }
     return step;
   }
 
-  private static String resistor(OutputLoad load) {
-    double ohms = load.resistor().ohms();
-    return ohms >= 1000 ? Quantity.number(ohms / 1000) + " kohm" : Quantity.number(ohms) + " ohm";
+  private String path(OutputLoad load) {
+    String plus =
+        plan.hookup().ownRail()
+            ? phrase("plus of its rail of %s", Quantity.text(plan.hookup().railVolts(), "V"))
+            : "plus";
+    String switched = plan.hookup().through() == Through.NONE ? "its output" : "its switch";
+    if (load.path() instanceof ConstantCurrent kept) {
+      return phrase(
+          "anode to %s, cathode to its output; the setting resistor of each chip is %s ohm",
+          plus, Quantity.number(kept.settingOhms()));
+    }
+    if (!(load.path() instanceof SeriesResistor resistor)) {
+      return phrase("between %s and %s", plus, switched);
+    }
+    String through =
+        phrase(
+            "%s%s (%s, %s)",
+            resistor.part(),
+            load.paths() > 1 ? " for each" : "",
+            resistor.values().title(),
+            resistor.packageName());
+    return plan.hookup().side() == Side.TO_SUPPLY
+        ? phrase("anode to %s, cathode through %s to %s", plus, through, switched)
+        : phrase("cathode to ground, anode through %s to %s", through, switched);
+  }
+
+  /** What stands behind an output. */
+  private String behind() {
+    Through through = plan.hookup().through();
+    double carries =
+        plan.switching().loads().stream().mapToDouble(OutputLoad::amps).max().orElse(0);
+    double volts = Math.min(plan.brief().volts(), Controller.MOST_VOLTS);
+    double ohms = through.baseOhms(carries, volts, plan.hookup().resistors());
+    return switch (through) {
+      case BIPOLAR ->
+          phrase(
+              "through %s ohm to the base of its transistor, emitter to ground, collector to what it switches",
+              Quantity.number(ohms));
+      case DARLINGTON ->
+          "to an input of the array, its ground to ground, the output of that input to what it switches";
+      default ->
+          "to the gate of its MOSFET, 10 kohm from gate to ground, source to ground, drain to what it switches";
+    };
   }
 
   private String name(SwitchedChannel channel) {

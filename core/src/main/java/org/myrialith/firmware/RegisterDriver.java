@@ -6,7 +6,6 @@ import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.ShiftRegisters;
-import org.myrialith.drive.Side;
 import org.myrialith.formats.ValueChangeDump;
 
 /** Shifts a frame into registers and latches it. */
@@ -21,7 +20,7 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
   }
 
   private boolean inverted() {
-    return plan.hookup().side() == Side.TO_SUPPLY;
+    return plan.lowLights();
   }
 
   @Override

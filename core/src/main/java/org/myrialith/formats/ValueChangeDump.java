@@ -1,5 +1,6 @@
 package org.myrialith.formats;
 
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -16,8 +17,12 @@ public final class ValueChangeDump {
   private long last;
   private int edges;
 
-  /** Starts a dump of wires that are low at time 0. */
-  public ValueChangeDump(List<String> wires) {
+  /**
+   * Starts a dump.
+   *
+   * @param rests whether each wire is high at time 0
+   */
+  public ValueChangeDump(List<String> wires, List<Boolean> rests) {
     high = new boolean[wires.size()];
     text.append("$timescale 1 ns $end\n$scope module gadget $end\n");
     for (int w = 0; w < high.length; w++) {
@@ -26,9 +31,15 @@ public final class ValueChangeDump {
     }
     text.append("$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
     for (int w = 0; w < high.length; w++) {
-      text.append('0').append((char) (FIRST_ID + w)).append('\n');
+      high[w] = rests.get(w);
+      text.append(high[w] ? '1' : '0').append((char) (FIRST_ID + w)).append('\n');
     }
     text.append("$end\n");
+  }
+
+  /** Starts a dump of wires that are low at time 0. */
+  public ValueChangeDump(List<String> wires) {
+    this(wires, Collections.nCopies(wires.size(), false));
   }
 
   /** Sets a wire at a time (ns) after the last one. */

@@ -67,4 +67,9 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
         .map(circuit -> gadget.with(circuit.withChannelCurrent(change.milliamps())))
         .orElse(gadget);
   }
+
+  @Override
+  public Gadget pins(Change.TakePins change) {
+    return gadget.withPins(change.circuit());
+  }
 }

@@ -13,8 +13,10 @@ import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Part;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
+import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -264,7 +266,14 @@ public record Gadget(
   public Gadget with(CircuitStart start, String fixture) {
     String id = freeId("c");
     Gadget grown = with(start);
-    return grown.with(grown.circuits.withAtEnd(fixture, id));
+    return grown.with(grown.circuits.withAtEnd(fixture, id)).withPins(id);
+  }
+
+  /** Returns the gadget with a circuit of pins on as many free ones as it has channels. */
+  public Gadget withPins(String circuit) {
+    return circuits.circuit(circuit).orElse(null) instanceof DirectPins pins
+        ? with(CircuitPins.enough(pins, circuits, layout, brief))
+        : this;
   }
 
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */

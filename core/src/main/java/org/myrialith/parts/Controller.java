@@ -48,7 +48,7 @@ public enum Controller {
   public static final double MOST_VOLTS = 5.5;
 
   /** A pin: 0.8 V lost at 20 mA, which is planned with; 40 mA at the most, 200 mA the chip. */
-  private static final OutputStage STAGE = new OutputStage(35, 40, 20, 40, 200, MOST_VOLTS);
+  public static final OutputStage STAGE = new OutputStage(35, 40, 20, 40, 200, MOST_VOLTS);
 
   private final String key;
   private final String title;

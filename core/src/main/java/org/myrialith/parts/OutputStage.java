@@ -9,6 +9,7 @@ package org.myrialith.parts;
  * @param mostMilliamps at the very most (mA)
  * @param chipMilliamps all outputs of a chip together, through its supply pins (mA)
  * @param mostVolts that what it switches may hang on (V)
+ * @param lostVolts besides what its ohms lose (V)
  */
 public record OutputStage(
     double sinkOhms,
@@ -16,7 +17,39 @@ public record OutputStage(
     double planMilliamps,
     double mostMilliamps,
     double chipMilliamps,
-    double mostVolts) {
+    double mostVolts,
+    double lostVolts) {
+
+  /** A stage that loses only what its ohms do. */
+  public OutputStage(
+      double sinkOhms,
+      double sourceOhms,
+      double planMilliamps,
+      double mostMilliamps,
+      double chipMilliamps,
+      double mostVolts) {
+    this(sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, 0);
+  }
+
+  /** Returns the stage with volts lost besides. */
+  public OutputStage losing(double volts) {
+    return new OutputStage(
+        sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, volts);
+  }
+
+  /**
+   * Returns the stage of outputs that keep a current by themselves: they sink, and lose what is
+   * left.
+   */
+  public static OutputStage keeping(double planMilliamps, double chipMilliamps, double mostVolts) {
+    return new OutputStage(
+        0, Double.POSITIVE_INFINITY, planMilliamps, planMilliamps, chipMilliamps, mostVolts);
+  }
+
+  /** Returns whether it keeps a current by itself. */
+  public boolean keeps() {
+    return sinkOhms == 0 && lostVolts == 0;
+  }
 
   /** Returns whether it can pull what hangs on it to ground. */
   public boolean sinks() {

@@ -66,6 +66,12 @@ final class FirmwareScenarios {
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
         Named.of("registers beside pixels", GadgetPlan.of(SwitchedGadgets.beside(false))),
+        Named.of("bar on pins", GadgetPlan.of(SwitchedGadgets.bar())),
+        Named.of("five by eight RGB on sinks", GadgetPlan.of(SwitchedGadgets.sinks())),
+        Named.of("lamp digits on switches", GadgetPlan.of(SwitchedGadgets.lamps())),
+        Named.of("three digits on 8-bit expanders", GadgetPlan.of(SwitchedGadgets.quasi())),
+        Named.of("six digits of eleven on expanders", GadgetPlan.of(SwitchedGadgets.elevens())),
+        Named.of("three ways at once", GadgetPlan.of(SwitchedGadgets.threeWays())),
         Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
         Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))));
   }

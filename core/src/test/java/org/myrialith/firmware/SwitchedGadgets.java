@@ -5,19 +5,29 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.myrialith.colour.ColourSettings;
+import org.myrialith.drive.Circuit;
 import org.myrialith.drive.ClockedPixels;
+import org.myrialith.drive.DirectPins;
+import org.myrialith.drive.ExpanderClass;
+import org.myrialith.drive.Expanders;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
+import org.myrialith.drive.Through;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Bar;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.Segment;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Strip;
@@ -50,6 +60,17 @@ final class SwitchedGadgets {
           rgb[3 * cell + 2] = 0;
         }
       }
+      frames.add(new Frame(Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb), hold + f));
+    }
+    return frames;
+  }
+
+  /** One cell after the other: no frame is like the one before it. */
+  private static List<Frame> walk(Fixture fixture, int count, int hold) {
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < count; f++) {
+      byte[] rgb = new byte[3 * fixture.seenColumns() * fixture.seenRows()];
+      rgb[3 * f + 1] = (byte) 200;
       frames.add(new Frame(Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb), hold + f));
     }
     return frames;
@@ -146,5 +167,136 @@ final class SwitchedGadgets {
             new Clip("k1", "Strip", "f1", frames(strip, 4, 30, 5)),
             new Clip("k2", "Digits", "f2", frames(digits, 3, 24, 6)),
             new Clip("k3", "Lamps", "f3", frames(lamps, 5, 17, 7))));
+  }
+
+  private static Gadget one(Controller controller, Fixture fixture, Circuit circuit, long seed) {
+    return Gadgets.of(
+        fixture.name(),
+        "",
+        controller,
+        Optional.of(new Supply("supply", 5, 4)),
+        List.of(fixture),
+        List.of(circuit),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Clip", "f1", frames(fixture, 5, 18, seed))));
+  }
+
+  static Gadget bar() {
+    Fixture bar = of(Fixture.of("f1", "Bar", new Bar(12, 10, 0)), "single-amber");
+    List<String> pins =
+        List.of("B0", "B1", "B2", "B3", "B4", "B5", "D2", "D3", "D4", "C0", "C5", "D7");
+    return one(Controller.AVR8_32K, bar, DirectPins.usual("c1", List.of("f1")).onPins(pins), 41);
+  }
+
+  static Gadget sinks() {
+    Fixture grid =
+        of(
+            Fixture.of("f1", "Grid", new Panel(5, 8, 10, 10, Corner.TOP_LEFT, false, true, 0)),
+            "rgb-pins");
+    return one(
+        Controller.AVR8_32K,
+        grid,
+        ShiftRegisters.usual("c1", List.of("f1"))
+            .of(RegisterClass.SINK)
+            .with(Hookup.of(12, Side.TO_SUPPLY)),
+        42);
+  }
+
+  /** Three digits of 3 by 5 lamps, each lamp on a transistor behind a register. */
+  static Gadget lamps() {
+    List<String> mask = List.of("###", "###", "###", "###", "###");
+    Fixture digits = of(Fixture.of("f1", "Lamps", new LampDigits(mask, 3, 30, 30)), "lamp");
+    return one(
+        Controller.AVR8_32K,
+        digits,
+        ShiftRegisters.usual("c1", List.of("f1"))
+            .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6)),
+        43);
+  }
+
+  static Gadget quasi() {
+    SegmentDigits digits =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            56,
+            30,
+            8,
+            8,
+            List.of(new SegmentDigits.Module(3, "sum")),
+            50,
+            20,
+            1,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    return one(
+        Controller.AVR8_8K,
+        of(Fixture.of("f1", "Three", digits), "small-red"),
+        Expanders.usual("c1", List.of("f1")).of(ExpanderClass.QUASI_8).onPins(List.of("B0", "B2")),
+        44);
+  }
+
+  /** Six digits drawn by ourselves, of eleven segments each. */
+  static Gadget elevens() {
+    List<Segment> own = new ArrayList<>();
+    for (int i = 0; i < 11; i++) {
+      own.add(new Segment("s" + (i + 1), 2 * i, 0, 2 * i + 1, 40));
+    }
+    SegmentDigits digits =
+        new SegmentDigits(
+            SegmentStyle.CUSTOM,
+            40,
+            24,
+            0,
+            1,
+            List.of(new SegmentDigits.Module(6, "own")),
+            34,
+            0,
+            1,
+            true,
+            false,
+            List.of(),
+            own,
+            List.of());
+    return one(
+        Controller.AVR8_32K,
+        of(Fixture.of("f1", "Own", digits), "small-red"),
+        Expanders.usual("c1", List.of("f1")),
+        45);
+  }
+
+  /** One-wire pixels, expanders of the other register class, and switches on pins. */
+  static Gadget threeWays() {
+    Fixture strip =
+        Fixture.of("f1", "Strip", new Strip(9, 60, List.of(new Point(0, 0), new Point(150, 0))));
+    Fixture grid =
+        of(
+            Fixture.of(
+                "f2", "Grid", new Panel(6, 3, 10, 10, Corner.TOP_LEFT, false, true, 0), 0, 40),
+            "single-green");
+    Fixture bar = of(Fixture.of("f3", "Bar", new Bar(4, 20, 0), 0, 90), "high-power");
+    return Gadgets.of(
+        "Three ways",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("supply", 5, 4)),
+        List.of(strip, grid, bar),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1")).onPin("B1"),
+            Expanders.usual("c2", List.of("f2"))
+                .of(ExpanderClass.REGISTER_B)
+                .onPins(List.of("D0", "D1")),
+            DirectPins.usual("c3", List.of("f3"))
+                .with(Hookup.of(300, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                .onPins(List.of("C0", "C1", "C2", "C3"))),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(
+            new Clip("k1", "Strip", "f1", frames(strip, 4, 20, 51)),
+            new Clip("k2", "Grid", "f2", frames(grid, 4, 20, 52)),
+            new Clip("k3", "Bar", "f3", walk(bar, 4, 20))));
   }
 }

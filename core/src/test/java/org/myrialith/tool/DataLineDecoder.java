@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.myrialith.colour.Levels;
 
 /**
@@ -34,6 +35,35 @@ public final class DataLineDecoder {
       bytes.write(Integer.parseInt(line.substring(line.indexOf(':') + 1).strip(), 16));
     }
     return bytes.toByteArray();
+  }
+
+  /** Returns the bytes of each write on an I2C bus in hexadecimal, the address with its low bit. */
+  public static List<String> writes(Path folder, String dump, String data, String clock) {
+    OutsideTool.Output output =
+        OutsideTool.runClean(
+            folder,
+            "sigrok-cli",
+            "-i",
+            dump,
+            "-I",
+            "vcd:downsample=50:compress=200000",
+            "-P",
+            "i2c:scl=" + clock + ":sda=" + data + ":address_format=unshifted",
+            "-A",
+            "i2c=start:stop:address-write:data-write");
+    List<String> writes = new ArrayList<>();
+    StringBuilder bytes = new StringBuilder();
+    for (String line : output.text().split("\n")) {
+      String word = line.substring(line.indexOf(':') + 1).strip();
+      if (word.equals("Start")) {
+        bytes.setLength(0);
+      } else if (word.equals("Stop")) {
+        writes.add(bytes.toString());
+      } else if (!word.equals("Write")) {
+        bytes.append(word.substring(word.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT));
+      }
+    }
+    return writes;
   }
 
   /** Returns the levels of each frame that was latched on a wire. */

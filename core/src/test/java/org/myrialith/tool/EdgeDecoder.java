@@ -34,9 +34,11 @@ public final class EdgeDecoder {
    */
   public record Burst(long startNanos, long endNanos, long gapNanos, Levels levels) {}
 
-  record Change(long at, char wire, boolean high) {}
+  /** A wire that changed: its place among those asked for, as a digit from '0' on. */
+  public record Change(long at, char wire, boolean high) {}
 
-  static List<Change> changes(Path dump, List<String> wires) throws IOException {
+  /** Returns the changes of some wires in their order. */
+  public static List<Change> changes(Path dump, List<String> wires) throws IOException {
     List<Change> all = new ArrayList<>();
     Map<Character, Character> names = new HashMap<>();
     long at = 0;

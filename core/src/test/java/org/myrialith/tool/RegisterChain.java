@@ -13,8 +13,8 @@ import java.util.List;
 public final class RegisterChain {
   private final boolean[] stages;
 
-  private RegisterChain(int chips) {
-    this.stages = new boolean[8 * chips];
+  private RegisterChain(int stages) {
+    this.stages = new boolean[stages];
   }
 
   /**
@@ -35,8 +35,8 @@ public final class RegisterChain {
   }
 
   /** Returns everything that was latched, read from value changes of the three wires. */
-  public static List<Latched> read(Path dump, List<String> wires, int chips) throws IOException {
-    RegisterChain chain = new RegisterChain(chips);
+  public static List<Latched> read(Path dump, List<String> wires, int stages) throws IOException {
+    RegisterChain chain = new RegisterChain(stages);
     List<Latched> all = new ArrayList<>();
     boolean data = false;
     int clocks = 0;
@@ -59,8 +59,8 @@ public final class RegisterChain {
   }
 
   /** Returns what the outputs show after bytes were clocked in, the highest bit first. */
-  public static boolean[] after(byte[] bytes, int chips) {
-    RegisterChain chain = new RegisterChain(chips);
+  public static boolean[] after(byte[] bytes, int stages) {
+    RegisterChain chain = new RegisterChain(stages);
     for (byte one : bytes) {
       for (int bit = 7; bit >= 0; bit--) {
         chain.shift((one >> bit & 1) == 1);

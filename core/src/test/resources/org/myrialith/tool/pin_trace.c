@@ -1,5 +1,5 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
- * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0
+ * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, or B0+ with a pull-up
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_ioport.h>
 #include <simavr/sim_avr.h>
@@ -13,7 +13,9 @@
 
 static avr_t *avr;
 static FILE *out;
-static int level[8];
+#define MOST_PINS 64
+
+static int level[MOST_PINS];
 
 static unsigned long long nanos(void) {
   return (unsigned long long)((__uint128_t)avr->cycle * 1000000000u / HZ);
@@ -29,6 +31,17 @@ static void on_pin(struct avr_irq_t *irq, uint32_t value, void *param) {
   }
 }
 
+/* A pin that nobody drives is taken up by a resistor, beside those of its port that are already. */
+static void pull_up(const char *pin) {
+  static uint8_t up[26];
+  uint8_t *port = &up[pin[0] - 'A'];
+  avr_ioport_external_t external = {.name = (unsigned char)pin[0]};
+  *port |= (uint8_t)(1 << (pin[1] - '0'));
+  external.mask = *port;
+  external.value = *port;
+  avr_ioctl(avr, AVR_IOCTL_IOPORT_SET_EXTERNAL(pin[0]), &external);
+}
+
 static void no_sleep(avr_t *a, avr_cycle_count_t n) {
   (void)a;
   (void)n;
@@ -41,7 +54,7 @@ int main(int argc, char **argv) {
   int state = cpu_Running;
   int wire;
   memset(&firmware, 0, sizeof firmware);
-  if (argc < 6 || argc > 13 || elf_read_firmware(argv[3], &firmware)) {
+  if (argc < 6 || argc > 5 + MOST_PINS || elf_read_firmware(argv[3], &firmware)) {
     fprintf(stderr, "usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...\n");
     return 2;
   }
@@ -59,13 +72,17 @@ int main(int argc, char **argv) {
   fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n");
   for (wire = 0; wire < argc - 5; wire++) {
     const char *pin = argv[5 + wire];
+    if (pin[2] == '+') {
+      pull_up(pin);
+      level[wire] = 1;
+    }
     avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(pin[0]), pin[1] - '0'), on_pin,
                             (void *)(intptr_t)wire);
-    fprintf(out, "$var wire 1 %c %s $end\n", '!' + wire, pin);
+    fprintf(out, "$var wire 1 %c %.2s $end\n", '!' + wire, pin);
   }
   fprintf(out, "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
   for (wire = 0; wire < argc - 5; wire++) {
-    fprintf(out, "0%c\n", '!' + wire);
+    fprintf(out, "%d%c\n", level[wire], '!' + wire);
   }
   fprintf(out, "$end\n");
   end = strtoull(argv[2], 0, 10);

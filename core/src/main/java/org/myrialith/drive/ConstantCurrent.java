@@ -1,0 +1,86 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.List;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.parts.PreferredValues;
+
+/**
+ * LEDs on an output that keeps their current by itself: {@code I = 15 × 1.25 V ÷ R}, one setting
+ * resistor a chip. The output wants 0.4 to 0.8 V to itself; what is left of the supply becomes heat
+ * in the chip (data of the class, from memory).
+ *
+ * @param volts that they hang on
+ * @param forwardVolts of all of them together, typical
+ * @param spreadVolts that these may be off by, either way
+ * @param wantedAmps through them
+ */
+public record ConstantCurrent(
+    double volts,
+    double forwardVolts,
+    double spreadVolts,
+    double wantedAmps,
+    PreferredValues values)
+    implements Path {
+  /** Current through the setting resistor is repeated so many times, from so many volts. */
+  private static final double SETTING_VOLTS = 15 * 1.25;
+
+  /** What an output wants to itself (V). */
+  static final double HEADROOM = 0.8;
+
+  /** Returns the setting resistor to take (ohm): no less than the exact one. */
+  public double settingOhms() {
+    return values.atLeast(SETTING_VOLTS / wantedAmps);
+  }
+
+  @Override
+  public double leastVolts() {
+    return forwardVolts + spreadVolts + HEADROOM;
+  }
+
+  @Override
+  public boolean lights() {
+    return volts - HEADROOM >= forwardVolts + spreadVolts;
+  }
+
+  @Override
+  public double amps() {
+    return lights() ? SETTING_VOLTS / settingOhms() : 0;
+  }
+
+  @Override
+  public double mostAmps() {
+    return amps();
+  }
+
+  /** Returns the heat in the chip for each output, with LEDs at the lower end of the spread (W). */
+  public double watts() {
+    return amps() * (volts - forwardVolts + spreadVolts);
+  }
+
+  @Override
+  public String part() {
+    return "";
+  }
+
+  @Override
+  public Reckoning reckoning(String key, String name) {
+    return new Reckoning(
+        key,
+        name,
+        amps(),
+        "A",
+        "15 × 1.25 V ÷ setting resistor, as long as supply − forward volts leave 0.8 V",
+        List.of(
+            given("wanted", wantedAmps, "A"),
+            given("setting resistor", settingOhms(), "ohm"),
+            given("supply", volts, "V"),
+            given("forward volts", forwardVolts, "V"),
+            given("spread, either way", spreadVolts, "V"),
+            given("heat of an output", watts(), "W")),
+        Source.partClass(
+            "16-channel sink: 15 times the current of its setting resistor at 1.25 V"));
+  }
+}

@@ -1,0 +1,101 @@
+package org.myrialith.drive;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.brief.Brief;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Part;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.EmitterKind;
+
+/**
+ * Pins of the controller, one for each channel, on or off.
+ *
+ * @param pins of the controller in the order of the channels
+ * @param hookup how the LEDs hang on the pins
+ * @param fixtures identifiers in the order of the pins
+ */
+public record DirectPins(
+    String id, String name, List<String> pins, Hookup hookup, List<String> fixtures)
+    implements SwitchedCircuit {
+  /** Most pins of any controller. */
+  public static final int MOST_PINS = 64;
+
+  /** How it stands in the format. */
+  public static final Kind<DirectPins> KIND =
+      Kind.of(
+          "direct-pins",
+          "pins of the controller",
+          usual("c1", List.of()),
+          Field.id("id"),
+          Field.named("name", "Name"),
+          Field.rows("pins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, MOST_PINS)
+              .or(List.of())
+              .explained("port letter and bit of each, in the order of the channels"),
+          Part.of("hookup", Hookup.DESCRIPTION),
+          Members.field());
+
+  public DirectPins {
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
+    pins = List.copyOf(pins);
+    for (int i = 0; i < pins.size(); i++) {
+      PinName.require("pins[" + i + "]", pins.get(i));
+    }
+    if (new HashSet<>(pins).size() != pins.size()) {
+      throw new InputException("pins", String.join(", ", pins), "each pin once");
+    }
+    Objects.requireNonNull(hookup, "hookup");
+    fixtures = Members.once(fixtures);
+  }
+
+  /** Returns a circuit as a maker would start with: without a pin, until there are channels. */
+  public static DirectPins usual(String id, List<String> fixtures) {
+    return new DirectPins(id, "Pins", List.of(), Hookup.of(8, Side.TO_GROUND), fixtures);
+  }
+
+  @Override
+  public DirectPins with(Hookup other) {
+    return new DirectPins(id, name, pins, other, fixtures);
+  }
+
+  @Override
+  public DirectPins onPins(List<String> other) {
+    return new DirectPins(id, name, other, hookup, fixtures);
+  }
+
+  @Override
+  public DirectPins called(String other) {
+    return new DirectPins(id, other, pins, hookup, fixtures);
+  }
+
+  @Override
+  public DirectPins withFixtures(List<String> ids) {
+    return new DirectPins(id, name, pins, hookup, ids);
+  }
+
+  @Override
+  public boolean drives(EmitterKind kind) {
+    return hookup.carries(kind, Controller.STAGE);
+  }
+
+  @Override
+  public String drives() {
+    return "what has pins of its own";
+  }
+
+  @Override
+  public PinPlan plan(Layout layout, Brief brief) {
+    Switching switching =
+        Switching.of(members(layout), layout, hookup, brief.controller().stage(), brief.volts());
+    int width = Math.max(1, Math.max(pins.size(), switching.channels().size()));
+    BitMap map = BitMap.of(switching.channels(), hookup, width, false, 1);
+    return new PinPlan(this, brief, switching, map);
+  }
+}

@@ -1,0 +1,108 @@
+package org.myrialith.drive;
+
+import org.myrialith.parts.OutputStage;
+
+/**
+ * A class of port expanders on an I2C bus: how it is told what its outputs are. Data are those of
+ * the classes, from memory.
+ */
+public enum ExpanderClass {
+  /** One byte after the address; outputs only sink, what is high is a mere 0.1 mA. */
+  QUASI_8(
+      "quasi-8",
+      "8-bit expander, quasi-bidirectional",
+      8,
+      new OutputStage(40, Double.POSITIVE_INFINITY, 10, 25, 100, 5.5),
+      new Registers(-1, -1),
+      TwoWireSpeed.STANDARD),
+  /** Directions at 0 and 1, outputs from 12 hex, both ports in one write. */
+  REGISTER_A(
+      "register-a",
+      "16-bit expander, outputs from register 12 hex",
+      16,
+      new OutputStage(60, 60, 20, 25, 125, 5.5),
+      new Registers(0x12, 0x00),
+      TwoWireSpeed.FAST),
+  /** Outputs at 2 and 3, directions at 6 and 7. */
+  REGISTER_B(
+      "register-b",
+      "16-bit expander, outputs from register 2",
+      16,
+      new OutputStage(40, 100, 10, 25, 160, 5.5),
+      new Registers(0x02, 0x06),
+      TwoWireSpeed.FAST);
+
+  /** Address that a chip has with its address pins low. */
+  public static final int FIRST_ADDRESS = 0x20;
+
+  /** Chips that three address pins tell apart. */
+  public static final int MOST_CHIPS = 8;
+
+  /** Input capacitance of a bus pin (pF). */
+  static final double BUS_PF = 10;
+
+  /**
+   * Where a chip takes what.
+   *
+   * @param outputs register of the outputs, -1 when a byte behind the address is all
+   * @param directions register of the directions, 0 for an output; -1 when there is none
+   */
+  public record Registers(int outputs, int directions) {}
+
+  private final String key;
+  private final String title;
+  private final int width;
+  private final OutputStage stage;
+  private final Registers registers;
+  private final TwoWireSpeed speed;
+
+  ExpanderClass(
+      String key,
+      String title,
+      int width,
+      OutputStage stage,
+      Registers registers,
+      TwoWireSpeed speed) {
+    this.key = key;
+    this.title = title;
+    this.width = width;
+    this.stage = stage;
+    this.registers = registers;
+    this.speed = speed;
+  }
+
+  /** Returns the name used in the gadget format. */
+  public String key() {
+    return key;
+  }
+
+  /** Returns the name for people. */
+  public String title() {
+    return title;
+  }
+
+  /** Returns the outputs of a chip. */
+  public int width() {
+    return width;
+  }
+
+  /** Returns what an output gives. */
+  public OutputStage stage() {
+    return stage;
+  }
+
+  /** Returns where it takes what. */
+  public Registers registers() {
+    return registers;
+  }
+
+  /** Returns how fast its bus runs. */
+  public TwoWireSpeed speed() {
+    return speed;
+  }
+
+  /** Returns the bytes of a write to one chip, address and register among them. */
+  public int writeBytes() {
+    return 1 + (registers.outputs < 0 ? 0 : 1) + width / 8;
+  }
+}

@@ -1,0 +1,162 @@
+package org.myrialith.drive;
+
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.brief.Brief;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Part;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterKind;
+
+/**
+ * Port expanders on an I2C bus of their own: an output for each channel, on or off.
+ *
+ * @param dataPin of the controller, with a pull-up
+ * @param clockPin of the controller, with a pull-up
+ * @param sort class of the chips
+ * @param firstAddress of the nearest chip (seven bits); the others follow
+ * @param pullUpOhms of each of the two wires
+ * @param wireMm of the bus
+ * @param hookup how the LEDs hang on the outputs
+ * @param fixtures identifiers in the order of the outputs
+ */
+public record Expanders(
+    String id,
+    String name,
+    String dataPin,
+    String clockPin,
+    ExpanderClass sort,
+    int firstAddress,
+    double pullUpOhms,
+    double wireMm,
+    Hookup hookup,
+    List<String> fixtures)
+    implements SwitchedCircuit {
+  /** Allowed first address. */
+  public static final Bounds ADDRESS = Bounds.count(8, 119);
+
+  /** Allowed pull-up. */
+  public static final Bounds PULL_UP = Bounds.measure(100, 100_000, "ohm");
+
+  /** How it stands in the format. */
+  public static final Kind<Expanders> KIND =
+      Kind.of(
+          "expanders",
+          "port expanders",
+          usual("c1", List.of()),
+          Field.id("id"),
+          Field.named("name", "Name"),
+          PinName.field("dataPin", "Data pin"),
+          PinName.field("clockPin", "Clock pin"),
+          Field.of(
+                  "sort",
+                  "Class",
+                  Types.Choice.of(ExpanderClass.values(), ExpanderClass::key, ExpanderClass::title))
+              .or(ExpanderClass.REGISTER_A),
+          Field.count("firstAddress", "First address", ADDRESS)
+              .or(ExpanderClass.FIRST_ADDRESS)
+              .explained("seven bits, in decimal: 32 is 20 hex"),
+          Field.measure("pullUpOhms", "Pull-ups", PULL_UP).or(2200.0),
+          Field.measure("wireMm", "Wire of the bus", ShiftRegisters.WIRE).or(200.0),
+          Part.of("hookup", Hookup.DESCRIPTION),
+          Members.field());
+
+  public Expanders {
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
+    PinName.require("dataPin", dataPin);
+    PinName.require("clockPin", clockPin);
+    if (clockPin.equals(dataPin)) {
+      throw new InputException("clockPin", clockPin, "another pin than that of the data");
+    }
+    Objects.requireNonNull(sort, "sort");
+    ADDRESS.require("firstAddress", firstAddress);
+    PULL_UP.require("pullUpOhms", pullUpOhms);
+    ShiftRegisters.WIRE.require("wireMm", wireMm);
+    Objects.requireNonNull(hookup, "hookup");
+    hookup.requireSide(sort.stage());
+    fixtures = Members.once(fixtures);
+  }
+
+  /** Returns a circuit as a maker would start with. */
+  public static Expanders usual(String id, List<String> fixtures) {
+    return new Expanders(
+        id,
+        "Expanders",
+        "C4",
+        "C5",
+        ExpanderClass.REGISTER_A,
+        ExpanderClass.FIRST_ADDRESS,
+        2200,
+        200,
+        Hookup.USUAL,
+        fixtures);
+  }
+
+  /** Returns the chips of another class. */
+  public Expanders of(ExpanderClass other) {
+    return new Expanders(
+        id, name, dataPin, clockPin, other, firstAddress, pullUpOhms, wireMm, hookup, fixtures);
+  }
+
+  @Override
+  public Expanders with(Hookup other) {
+    return new Expanders(
+        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, other, fixtures);
+  }
+
+  @Override
+  public List<String> pins() {
+    return List.of(dataPin, clockPin);
+  }
+
+  @Override
+  public Expanders onPins(List<String> pins) {
+    return new Expanders(
+        id,
+        name,
+        pins.get(0),
+        pins.get(1),
+        sort,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        hookup,
+        fixtures);
+  }
+
+  @Override
+  public Expanders called(String other) {
+    return new Expanders(
+        id, other, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, hookup, fixtures);
+  }
+
+  @Override
+  public Expanders withFixtures(List<String> ids) {
+    return new Expanders(
+        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, hookup, ids);
+  }
+
+  @Override
+  public boolean drives(EmitterKind kind) {
+    return hookup.carries(kind, sort.stage());
+  }
+
+  @Override
+  public String drives() {
+    return "what has pins of its own";
+  }
+
+  @Override
+  public ExpanderPlan plan(Layout layout, Brief brief) {
+    Switching switching =
+        Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
+    BitMap map = BitMap.of(switching.channels(), hookup, sort.width(), false, 1);
+    return new ExpanderPlan(this, brief, switching, map);
+  }
+}

@@ -1,0 +1,64 @@
+package org.myrialith.drive;
+
+import org.myrialith.parts.Controller;
+
+/** How fast two open wires with pull-ups are clocked by the exported player. */
+public enum TwoWireSpeed {
+  /** I2C at 100 kHz: low 4.7 µs, high 4.0 µs, rise 1 µs at most (UM10204). */
+  STANDARD(26, 24, 1000e-9),
+  /** I2C at 400 kHz: low 1.3 µs, high 0.6 µs, rise 0.3 µs at most (UM10204). */
+  FAST(6, 4, 300e-9),
+  /** Display drivers: 250 kHz at most (data of the class). */
+  DISPLAY(9, 9, 1000e-9);
+
+  /** Cycles of a bit beside the two waits. */
+  private static final int BIT_CYCLES = 13;
+
+  private static final int WAIT_CYCLES = 3;
+
+  /** Cycles of a call of the byte routine, and of start and stop, beside the waits. */
+  private static final int BYTE_CYCLES = 13;
+
+  private static final int FRAME_CYCLES = 21;
+
+  private final int low;
+  private final int high;
+  private final double riseSeconds;
+
+  TwoWireSpeed(int low, int high, double riseSeconds) {
+    this.low = low;
+    this.high = high;
+    this.riseSeconds = riseSeconds;
+  }
+
+  /** Returns the turns of three cycles that the clock rests low. */
+  public int low() {
+    return low;
+  }
+
+  /** Returns the turns of three cycles that the clock rests high. */
+  public int high() {
+    return high;
+  }
+
+  /** Returns the longest rise that is allowed (s). */
+  public double riseSeconds() {
+    return riseSeconds;
+  }
+
+  /** Returns the time of a bit (s). */
+  public double bitSeconds() {
+    return (BIT_CYCLES + WAIT_CYCLES * (low + high)) / (double) Controller.CLOCK_HZ;
+  }
+
+  /** Returns the time of a write from its start to where the next may start (s). */
+  public double writeSeconds(int bytes) {
+    double cycles = bytes * BYTE_CYCLES + FRAME_CYCLES + 2 * WAIT_CYCLES * (low + high);
+    return bytes * 9 * bitSeconds() + cycles / Controller.CLOCK_HZ;
+  }
+
+  /** Returns the rest after a stop, which the last write of a frame need not wait for (s). */
+  public double restSeconds() {
+    return WAIT_CYCLES * low / (double) Controller.CLOCK_HZ;
+  }
+}

@@ -1,0 +1,106 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.finding.Quantity;
+import org.myrialith.formats.ValueChangeDump;
+import org.myrialith.parts.Controller;
+
+/** Sets pins, one after the other. */
+record PinDriver(PinPlan plan) implements LineDriver {
+  private List<String> pins() {
+    return plan.circuit().pins();
+  }
+
+  @Override
+  public String title() {
+    return phrase("%s as outputs", Quantity.text(pins().size(), "pins"));
+  }
+
+  @Override
+  public String source() {
+    StringBuilder text =
+        new StringBuilder(
+            """
+            /* @LINE@: a set bit lights, with a @HOW@ level. */
+            static void send_line_@N@(const uint8_t *levels, uint16_t count) {
+              (void)count;
+            """
+                .replace("@HOW@", plan.lowLights() ? "low" : "high"));
+    for (int i = 0; i < pins().size(); i++) {
+      text.append(
+          phrase(
+              "  if (levels[%d] & %du) {\n    %s\n  } else {\n    %s\n  }\n",
+              i / 8, 1 << i % 8, set(i, !plan.lowLights()), set(i, plan.lowLights())));
+    }
+    return text + "}\n\n";
+  }
+
+  private String set(int pin, boolean high) {
+    char port = pins().get(pin).charAt(0);
+    char bit = pins().get(pin).charAt(1);
+    return high
+        ? phrase("PORT%c |= (1 << %c);", port, bit)
+        : phrase("PORT%c &= (uint8_t) ~(1 << %c);", port, bit);
+  }
+
+  /** All dark before they become outputs. */
+  @Override
+  public String start() {
+    StringBuilder text = new StringBuilder("static void start_line_@N@(void) {\n");
+    for (int i = 0; i < pins().size(); i++) {
+      text.append("  ").append(set(i, plan.lowLights())).append('\n');
+    }
+    for (String pin : pins()) {
+      text.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
+    }
+    return text + "}\n\n";
+  }
+
+  @Override
+  public int sendCount() {
+    return plan.bufferBytes();
+  }
+
+  @Override
+  public int codeBytes() {
+    return 10 + 17 * pins().size();
+  }
+
+  @Override
+  public double sendCycles() {
+    return 60;
+  }
+
+  @Override
+  public List<String> wires() {
+    return pins();
+  }
+
+  @Override
+  public List<Boolean> rests() {
+    return pins().stream().map(pin -> plan.lowLights()).toList();
+  }
+
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    byte[] buffer = plan.buffer(levels);
+    List<Long> ends = new ArrayList<>(List.of(start));
+    for (int i = 0; i < pins().size(); i++) {
+      boolean lit = (buffer[i / 8] >> i % 8 & 1) == 1;
+      long at = start + Math.round(i * PinPlan.PIN_CYCLES * 1e9 / Controller.CLOCK_HZ);
+      dump.set(first + i, at, lit != plan.lowLights());
+      ends.add(at);
+    }
+    return ends.get(ends.size() - 1);
+  }
+
+  @Override
+  public List<String> wiring() {
+    return List.of();
+  }
+}

@@ -1,0 +1,69 @@
+package org.myrialith.firmware;
+
+import org.myrialith.drive.TwoWireSpeed;
+import org.myrialith.formats.ValueChangeDump;
+
+/**
+ * Bytes on two open wires with pull-ups: start, bytes of eight bits and a ninth on which the chip
+ * answers, stop. Mutable, lives within one frame.
+ */
+final class TwoWire {
+  private static final int DATA = 0;
+  private static final int CLOCK = 1;
+
+  private final ValueChangeDump dump;
+  private final int first;
+  private final TwoWireSpeed speed;
+  private final boolean lowestFirst;
+  private double now;
+
+  /**
+   * Begins a frame.
+   *
+   * @param first wire of the dump: the data, the clock after it
+   * @param start when it begins (ns)
+   */
+  TwoWire(ValueChangeDump dump, int first, TwoWireSpeed speed, boolean lowestFirst, long start) {
+    this.dump = dump;
+    this.first = first;
+    this.speed = speed;
+    this.lowestFirst = lowestFirst;
+    this.now = start;
+  }
+
+  /** Returns the C that starts, sends a byte and stops, and that makes the wires ready. */
+  static String source(String data, String clock, TwoWireSpeed speed, boolean lowestFirst) {
+    return ShiftOut.pins(SourceText.read("two_wire.c"), data, clock)
+        .replace("@LOW@", Integer.toString(speed.low()))
+        .replace("@HIGH@", Integer.toString(speed.high()))
+        .replace("@TURN@", lowestFirst ? "ror" : "rol")
+        .replace("@FIRST@", lowestFirst ? "lowest" : "highest");
+  }
+
+  private void set(int wire, boolean high, double waits) {
+    dump.set(first + wire, Math.round(now), high);
+    now += waits * speed.bitSeconds() * 1e9;
+  }
+
+  /** Writes some bytes from start to stop. */
+  void write(int... bytes) {
+    set(DATA, false, 0.4);
+    set(CLOCK, false, 0.1);
+    for (int one : bytes) {
+      for (int bit = 0; bit < 9; bit++) {
+        boolean high = bit == 8 || (one >> (lowestFirst ? bit : 7 - bit) & 1) == 1;
+        set(DATA, high, 0.5);
+        set(CLOCK, true, 0.4);
+        set(CLOCK, false, 0.1);
+      }
+    }
+    set(DATA, false, 0.4);
+    set(CLOCK, true, 0.4);
+    set(DATA, true, 0.4);
+  }
+
+  /** Returns when it ends (ns). */
+  long end() {
+    return Math.round(now);
+  }
+}

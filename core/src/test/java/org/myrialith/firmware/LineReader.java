@@ -1,0 +1,198 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.BitRate;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ClockedClass;
+import org.myrialith.drive.ClockedPixels;
+import org.myrialith.drive.ExpanderClass;
+import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.Side;
+import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.drive.Through;
+import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.RegisterChain;
+import org.myrialith.tool.TwoWireBus;
+
+/**
+ * What a circuit lights, read from its wires: chips as their data sheets have them, wired as the
+ * exported table says.
+ *
+ * @param dump value changes, beside the exported files
+ * @param wires in the order of the circuit's pins
+ */
+record LineReader(Path dump, CircuitPlan line, List<String> wires) {
+  /** Between two frames on pins. */
+  private static final long PAUSE_NANOS = 15_000;
+
+  /** Returns the frames as they were shown. */
+  List<EdgeDecoder.Burst> read() throws IOException {
+    if (line instanceof RegisterPlan registers) {
+      return registers(registers);
+    }
+    if (line instanceof ExpanderPlan expanders) {
+      return expanders(expanders);
+    }
+    if (line instanceof PinPlan pins) {
+      return pins(pins);
+    }
+    if (line.circuit() instanceof ClockedPixels clocked) {
+      return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
+    }
+    boolean fast = ((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800;
+    return fast
+        ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 812.5, 1250)
+        : EdgeDecoder.oneWire(dump, wires.get(0), 500, 1187.5, 2500);
+  }
+
+  static int field(ClockedPixels line) {
+    return line.sort() == ClockedClass.FRAME_STARTED ? line.brightnessField() : 0;
+  }
+
+  /** Whether a low output lights: current flows from the supply into it, unless it is a sink. */
+  static boolean low(SwitchedPlan line) {
+    boolean sink =
+        line instanceof RegisterPlan registers && registers.circuit().sort() == RegisterClass.SINK;
+    return !sink
+        && line.hookup().side() == Side.TO_SUPPLY
+        && line.hookup().through() == Through.NONE;
+  }
+
+  private List<EdgeDecoder.Burst> registers(RegisterPlan registers) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), registers);
+    int width = registers.circuit().sort() == RegisterClass.SINK ? 16 : 8;
+    return RegisterChain.read(dump, wires, width * wired.chips()).stream()
+        .map(
+            l -> {
+              assertThat(l.clocks()).isEqualTo(width * wired.chips());
+              Levels lit = wired.lit(l.outputs(), width, low(registers));
+              return new EdgeDecoder.Burst(l.startNanos(), l.endNanos(), l.gapNanos(), lit);
+            })
+        .toList();
+  }
+
+  private List<EdgeDecoder.Burst> expanders(ExpanderPlan expanders) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), expanders);
+    ExpanderClass sort = expanders.circuit().sort();
+    boolean fast = sort != ExpanderClass.QUASI_8;
+    List<TwoWireBus.Write> writes =
+        TwoWireBus.read(dump, wires, false, fast ? 1300 : 4700, fast ? 600 : 4000);
+    ExpanderModel model =
+        new ExpanderModel(sort, expanders.circuit().firstAddress(), wired.chips());
+    boolean simulated = !dump.endsWith("waveform.vcd");
+    int first = simulated ? wired.chips() * (sort == ExpanderClass.QUASI_8 ? 1 : 2) : 0;
+    writes.subList(0, first).forEach(model::take);
+    if (simulated) {
+      assertThat(wired.lit(model.outputs(), sort.width(), low(expanders)).sum())
+          .as("dark before the show")
+          .isZero();
+    } else {
+      model.assumeOutputs();
+    }
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long before = -1;
+    for (int at = first; at + wired.chips() <= writes.size(); at += wired.chips()) {
+      List<TwoWireBus.Write> frame = writes.subList(at, at + wired.chips());
+      frame.forEach(model::take);
+      long start = frame.get(0).startNanos();
+      long end = frame.get(frame.size() - 1).endNanos();
+      Levels lit = wired.lit(model.outputs(), sort.width(), low(expanders));
+      all.add(new EdgeDecoder.Burst(start, end, before < 0 ? -1 : start - before, lit));
+      before = end;
+    }
+    return all;
+  }
+
+  /** Port expanders by the registers of their class. Mutable, lives within one reading. */
+  private static final class ExpanderModel {
+    private final ExpanderClass sort;
+    private final int firstAddress;
+    private final byte[][] outputs;
+    private final byte[][] directions;
+
+    ExpanderModel(ExpanderClass sort, int firstAddress, int chips) {
+      this.sort = sort;
+      this.firstAddress = firstAddress;
+      this.outputs = new byte[chips][sort.width() / 8];
+      this.directions = new byte[chips][sort.width() / 8];
+      for (byte[] each : directions) {
+        Arrays.fill(each, (byte) (sort == ExpanderClass.QUASI_8 ? 0 : 0xff));
+      }
+    }
+
+    /** In a waveform of frames only, the directions were set before. */
+    void assumeOutputs() {
+      for (byte[] each : directions) {
+        Arrays.fill(each, (byte) 0);
+      }
+    }
+
+    void take(TwoWireBus.Write write) {
+      byte[] bytes = write.bytes();
+      assertThat(bytes[0] & 1).as("a write").isZero();
+      int chip = ((bytes[0] & 0xff) >> 1) - firstAddress;
+      if (sort == ExpanderClass.QUASI_8) {
+        assertThat(bytes).hasSize(2);
+        outputs[chip][0] = bytes[1];
+        return;
+      }
+      int outputRegister = sort == ExpanderClass.REGISTER_A ? 0x12 : 2;
+      int directionRegister = sort == ExpanderClass.REGISTER_A ? 0 : 6;
+      assertThat((int) bytes[1]).isIn(outputRegister, directionRegister);
+      assertThat(bytes).hasSize(4);
+      System.arraycopy(
+          bytes, 2, bytes[1] == outputRegister ? outputs[chip] : directions[chip], 0, 2);
+    }
+
+    boolean[] outputs() {
+      boolean[] all = new boolean[outputs.length * sort.width()];
+      for (int i = 0; i < all.length; i++) {
+        int chip = i / sort.width();
+        int port = i % sort.width() / 8;
+        assertThat(directions[chip][port]).as("directions of chip %d", chip).isZero();
+        all[i] = (outputs[chip][port] >> i % 8 & 1) == 1;
+      }
+      return all;
+    }
+  }
+
+  private List<EdgeDecoder.Burst> pins(PinPlan pins) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), pins);
+    boolean[] state = new boolean[wires.size()];
+    Arrays.fill(state, low(pins));
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long start = -1;
+    long last = -1;
+    long before = -1;
+    for (EdgeDecoder.Change change : EdgeDecoder.changes(dump, wires)) {
+      if (last >= 0 && change.at() - last > PAUSE_NANOS) {
+        all.add(shown(wired, pins, state, start, last, before));
+        before = last;
+        start = -1;
+      }
+      start = start < 0 ? change.at() : start;
+      last = change.at();
+      state[change.wire() - '0'] = change.high();
+    }
+    all.add(shown(wired, pins, state, start, last, before));
+    // getting ready is no frame
+    return all.get(0).levels().sum() == 0 ? all.subList(1, all.size()) : all;
+  }
+
+  private static EdgeDecoder.Burst shown(
+      Wired wired, PinPlan pins, boolean[] state, long start, long last, long before) {
+    Levels lit = wired.lit(state, state.length, low(pins));
+    return new EdgeDecoder.Burst(start, last, before < 0 ? -1 : start - before, lit);
+  }
+}
