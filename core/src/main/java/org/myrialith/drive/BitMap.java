@@ -14,9 +14,16 @@ import java.util.Map;
  * @param width outputs of a chip
  * @param chips that it takes
  * @param farFirst whether what is sent first goes to the farthest chip
+ * @param segmentsFromTop whether the first seven outputs of a byte are its bits 6 to 0, the eighth
+ *     bit 7; else outputs are bits from 0
  */
 public record BitMap(
-    List<SwitchedChannel> channels, List<Integer> outputs, int width, int chips, boolean farFirst) {
+    List<SwitchedChannel> channels,
+    List<Integer> outputs,
+    int width,
+    int chips,
+    boolean farFirst,
+    boolean segmentsFromTop) {
   private static final int BYTE = 8;
 
   public BitMap {
@@ -42,7 +49,12 @@ public record BitMap(
       next++;
     }
     int chips = Math.max(leastChips, (last + width) / width);
-    return new BitMap(channels, outputs, width, chips, farFirst);
+    return new BitMap(channels, outputs, width, chips, farFirst, false);
+  }
+
+  /** Returns the map for chips that take the segments of a digit from the highest bit down. */
+  BitMap withSegmentsFromTop(boolean so) {
+    return new BitMap(channels, outputs, width, chips, farFirst, so);
   }
 
   /** Returns the bytes that are sent. */
@@ -65,6 +77,10 @@ public record BitMap(
     return outputs.get(channel) % width;
   }
 
+  private int bit(int output) {
+    return segmentsFromTop && output < BYTE - 1 ? BYTE - 2 - output : output;
+  }
+
   /**
    * Returns where its bit stands in what is sent: eight times the byte, plus the bit (0 the
    * lowest).
@@ -72,7 +88,7 @@ public record BitMap(
   public int place(int channel) {
     int output = outputs.get(channel);
     int inOrder = output / BYTE;
-    return BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + output % BYTE;
+    return BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + bit(output % BYTE);
   }
 
   /**

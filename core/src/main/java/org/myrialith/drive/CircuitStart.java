@@ -29,6 +29,12 @@ public enum CircuitStart {
               .with(Hookup.of(10, Side.TO_SUPPLY))
               .called("Sinks")),
   EXPANDERS("expanders", "16-bit port expanders", id -> Expanders.usual(id, List.of())),
+  DISPLAY_DRIVERS(
+      "display-drivers", "three-wire display drivers", id -> DisplayDrivers.usual(id, List.of())),
+  TWO_WIRE_DRIVER(
+      "two-wire-driver",
+      "a two-wire display driver",
+      id -> DisplayDrivers.usual(id, List.of()).of(DisplayClass.TWO_WIRE)),
   SWITCHED_PINS(
       "switched-pins",
       "transistors on pins",

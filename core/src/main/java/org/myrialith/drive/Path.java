@@ -3,7 +3,7 @@ package org.myrialith.drive;
 import org.myrialith.finding.Reckoning;
 
 /** What stands between a supply and an output, and the current through it. */
-public sealed interface Path permits SeriesResistor, Filament, ConstantCurrent {
+public sealed interface Path permits SeriesResistor, Filament, ConstantCurrent, ScannedCurrent {
   /** Returns the volts that it hangs on (V). */
   double volts();
 

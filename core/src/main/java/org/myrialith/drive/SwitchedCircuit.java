@@ -5,7 +5,7 @@ import org.myrialith.layout.Layout;
 
 /** A circuit whose outputs are on or off. */
 public sealed interface SwitchedCircuit extends Circuit
-    permits DirectPins, ShiftRegisters, Expanders {
+    permits DirectPins, ShiftRegisters, Expanders, DisplayDrivers {
   /** Returns how the LEDs hang on its outputs. */
   Hookup hookup();
 

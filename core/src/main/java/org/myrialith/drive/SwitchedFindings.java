@@ -36,7 +36,7 @@ record SwitchedFindings(SwitchedPlan plan) {
     }
     all.add(output());
     all.add(chip());
-    if (plan.stage().keeps()) {
+    if (plan instanceof RegisterPlan && plan.stage().keeps()) {
       all.add(chipHeat());
     }
     all.addAll(new SwitchFindings(plan).all());
@@ -98,8 +98,9 @@ record SwitchedFindings(SwitchedPlan plan) {
 
   /** What is kept is what flows: only the rating of the LED can be passed. */
   private Optional<Finding> rated(OutputLoad one, int load, String key) {
-    double rated = one.die().ratedMilliamps() * 1e-3;
-    return one.path().amps() <= rated
+    boolean byTurns = one.path() instanceof ScannedCurrent;
+    double rated = (byTurns ? one.die().pulseMilliamps() : one.die().ratedMilliamps()) * 1e-3;
+    return one.path().mostAmps() <= rated
         ? Optional.empty()
         : Optional.of(
             Finding.of(
@@ -107,9 +108,10 @@ record SwitchedFindings(SwitchedPlan plan) {
                     key,
                     Verdict.BREAKS,
                     phrase(
-                        "%s: %s flows, and the class is rated for %s.",
+                        "%s: %s flows%s, and the class is rated for %s.",
                         one.title(),
-                        Quantity.text(one.path().amps(), "A"),
+                        Quantity.text(one.path().mostAmps(), "A"),
+                        byTurns ? " in its turn" : "",
                         Quantity.text(rated, "A")))
                 .advising("Ask for less current.")
                 .restingOn(working(load)));
@@ -222,9 +224,11 @@ record SwitchedFindings(SwitchedPlan plan) {
       OutputLoad one = plan.switching().loads().get(load);
       String flows = Quantity.text(one.path().amps(), "A");
       each.add(
-          one.path().part().isEmpty()
-              ? phrase("none for %s (%s)", one.title(), flows)
-              : phrase("%s for %s (%s)", one.path().part(), one.title(), flows));
+          one.path() instanceof ScannedCurrent
+              ? phrase("%s for %s", flows, one.title())
+              : one.path().part().isEmpty()
+                  ? phrase("none for %s (%s)", one.title(), flows)
+                  : phrase("%s for %s (%s)", one.path().part(), one.title(), flows));
       workings.add(working(load));
     }
     return each.isEmpty()
@@ -234,7 +238,10 @@ record SwitchedFindings(SwitchedPlan plan) {
                     Step.CIRCUITS,
                     plan.key("resistors"),
                     Verdict.HOLDS,
-                    (plan.stage().keeps() ? setting() : "Resistors: " + String.join(", ", each))
+                    (plan instanceof RegisterPlan && plan.stage().keeps()
+                            ? setting()
+                            : (plan instanceof DisplayPlan ? "Mean currents: " : "Resistors: ")
+                                + String.join(", ", each))
                         + ".")
                 .restingOn(workings.toArray(Reckoning[]::new)));
   }

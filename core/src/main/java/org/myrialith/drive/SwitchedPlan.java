@@ -15,7 +15,7 @@ import org.myrialith.parts.OutputStage;
 
 /** A circuit whose outputs are on or off: what all ways of that have in common. */
 public sealed interface SwitchedPlan extends CircuitPlan
-    permits RegisterPlan, PinPlan, ExpanderPlan {
+    permits RegisterPlan, PinPlan, ExpanderPlan, DisplayPlan {
   /** Returns what it is planned for. */
   Brief brief();
 

@@ -44,7 +44,22 @@ public record Switching(
    */
   static Switching of(
       List<Fixture> fixtures, Layout layout, Hookup hookup, OutputStage outputs, double supply) {
-    return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply)).of(fixtures);
+    return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply), 1).of(fixtures);
+  }
+
+  /**
+   * Takes fixtures apart that a chip feeds by turns.
+   *
+   * @param duty share of the time that each is fed
+   */
+  static Switching scanned(
+      List<Fixture> fixtures,
+      Layout layout,
+      Hookup hookup,
+      OutputStage outputs,
+      double supply,
+      double duty) {
+    return new Work(layout, hookup, outputs, supply, duty).of(fixtures);
   }
 
   /** What hangs on an output, to find it again. */
@@ -56,17 +71,19 @@ public record Switching(
     private final Hookup hookup;
     private final OutputStage stage;
     private final double volts;
+    private final double duty;
     private final List<Stretch> stretches = new ArrayList<>();
     private final List<SwitchedChannel> channels = new ArrayList<>();
     private final List<OutputLoad> loads = new ArrayList<>();
     private final Map<LoadKey, Integer> known = new HashMap<>();
     private int units;
 
-    Work(Layout layout, Hookup hookup, OutputStage stage, double volts) {
+    Work(Layout layout, Hookup hookup, OutputStage stage, double volts, double duty) {
       this.layout = layout;
       this.hookup = hookup;
       this.stage = stage;
       this.volts = volts;
+      this.duty = duty;
     }
 
     Switching of(List<Fixture> fixtures) {
@@ -109,6 +126,10 @@ public record Switching(
 
     private Path path(EmitterKind kind, EmitterClass.Die die, int inPath) {
       double ohms = hookup.side().ohms(stage);
+      if (duty < 1) {
+        return new ScannedCurrent(
+            volts, inPath * die.forwardVolts(), hookup.milliamps() * 1e-3, duty);
+      }
       if (stage.keeps()) {
         return new ConstantCurrent(
             volts,

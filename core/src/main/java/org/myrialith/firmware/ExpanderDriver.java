@@ -84,7 +84,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return wide() ? 260 : 190;
+    return wide() ? 241 : 181;
   }
 
   @Override

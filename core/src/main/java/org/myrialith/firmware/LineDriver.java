@@ -6,6 +6,7 @@ import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedPlan;
+import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
@@ -14,7 +15,7 @@ import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
 sealed interface LineDriver
-    permits OneWireDriver, ClockedDriver, RegisterDriver, PinDriver, ExpanderDriver {
+    permits OneWireDriver, ClockedDriver, RegisterDriver, PinDriver, ExpanderDriver, DisplayDriver {
   /** Returns the driver of a circuit. */
   static LineDriver of(CircuitPlan plan) {
     if (plan instanceof OneWirePlan line) {
@@ -32,6 +33,9 @@ sealed interface LineDriver
     if (plan instanceof ExpanderPlan line) {
       return new ExpanderDriver(line);
     }
+    if (plan instanceof DisplayPlan line) {
+      return new DisplayDriver(line);
+    }
     throw new IllegalArgumentException("no driver for " + plan.circuit().name());
   }
 
@@ -46,13 +50,18 @@ sealed interface LineDriver
 
   /** Returns the C that starts it: its pins low, unless it says otherwise. */
   default String start() {
+    return "static void start_line_@N@(void) {\n" + low(plan().circuit().pins()) + "}\n\n";
+  }
+
+  /** Returns the C that makes pins outputs, low. */
+  static String low(List<String> pins) {
     StringBuilder lows = new StringBuilder();
     StringBuilder outputs = new StringBuilder();
-    for (String pin : plan().circuit().pins()) {
+    for (String pin : pins) {
       lows.append(phrase("  PORT%c &= (uint8_t) ~(1 << %c);\n", pin.charAt(0), pin.charAt(1)));
       outputs.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
     }
-    return "static void start_line_@N@(void) {\n" + lows + outputs + "}\n\n";
+    return lows.append(outputs).toString();
   }
 
   /** Returns what the send function is told to send: bytes or pixels. */

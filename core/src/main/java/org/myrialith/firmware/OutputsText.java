@@ -7,6 +7,7 @@ import java.util.List;
 import org.myrialith.drive.BitMap;
 import org.myrialith.drive.ConstantCurrent;
 import org.myrialith.drive.OutputLoad;
+import org.myrialith.drive.ScannedCurrent;
 import org.myrialith.drive.SeriesResistor;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedChannel;
@@ -54,6 +55,9 @@ record OutputsText(SwitchedPlan plan) {
             ? phrase("plus of its rail of %s", Quantity.text(plan.hookup().railVolts(), "V"))
             : "plus";
     String switched = plan.hookup().through() == Through.NONE ? "its output" : "its switch";
+    if (load.path() instanceof ScannedCurrent) {
+      return "between the two lines of its output, without a resistor";
+    }
     if (load.path() instanceof ConstantCurrent kept) {
       return phrase(
           "anode to %s, cathode to its output; the setting resistor of each chip is %s ohm",

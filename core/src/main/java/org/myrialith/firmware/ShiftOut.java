@@ -64,6 +64,11 @@ final class ShiftOut {
     return start + Math.round((cycles + further) * NANOS_A_CYCLE);
   }
 
+  /** Waits so many cycles. */
+  void pause(int further) {
+    cycles += further;
+  }
+
   void zeros(int count) {
     for (int i = 0; i < count; i++) {
       send(0);

@@ -81,7 +81,12 @@ class FirmwareOutsideTest {
     return lines(plan).stream()
         .flatMap(
             p ->
-                p.circuit().pins().stream().map(pin -> p instanceof ExpanderPlan ? pin + "+" : pin))
+                p.circuit().pins().stream()
+                    .map(
+                        pin ->
+                            LineDriver.of(p).rests().get(0) && !(p instanceof PinPlan)
+                                ? pin + "+"
+                                : pin))
         .toList();
   }
 

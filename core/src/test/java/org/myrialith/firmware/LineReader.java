@@ -12,6 +12,8 @@ import org.myrialith.drive.BitRate;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
+import org.myrialith.drive.DisplayClass;
+import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePixels;
@@ -46,6 +48,11 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     }
     if (line instanceof PinPlan pins) {
       return pins(pins);
+    }
+    if (line instanceof DisplayPlan display) {
+      return display.circuit().sort() == DisplayClass.TWO_WIRE
+          ? twoWire(display)
+          : threeWire(display);
     }
     if (line.circuit() instanceof ClockedPixels clocked) {
       return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
@@ -165,6 +172,85 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       }
       return all;
     }
+  }
+
+  /** A command, the digits from the first, then on and how bright. */
+  private List<EdgeDecoder.Burst> twoWire(DisplayPlan display) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), display);
+    List<TwoWireBus.Write> writes = TwoWireBus.read(dump, wires, true, 1700, 1500);
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long before = -1;
+    for (int at = 0; at + 3 <= writes.size(); at += 3) {
+      assertThat(writes.get(at).bytes()).containsExactly(0x40);
+      byte[] digits = writes.get(at + 1).bytes();
+      assertThat(digits).hasSize(7).startsWith(0xc0);
+      assertThat(writes.get(at + 2).bytes()).containsExactly(0x88 + display.circuit().brightness());
+      boolean[] outputs = new boolean[48];
+      for (int i = 0; i < outputs.length; i++) {
+        outputs[i] = (digits[1 + i / 8] >> i % 8 & 1) == 1;
+      }
+      long start = writes.get(at).startNanos();
+      long end = writes.get(at + 2).endNanos();
+      Levels lit = wired.lit(outputs, outputs.length, false);
+      all.add(new EdgeDecoder.Burst(start, end, before < 0 ? -1 : start - before, lit));
+      before = end;
+    }
+    return all;
+  }
+
+  /** Registers of chips in a chain: sixteen stages each, the register in bits 8 to 11. */
+  private List<EdgeDecoder.Burst> threeWire(DisplayPlan display) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), display);
+    int[][] registers = new int[wired.chips()][16];
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    boolean running = dump.endsWith("waveform.vcd");
+    long start = -1;
+    long before = -1;
+    for (RegisterChain.Latched latched : RegisterChain.read(dump, wires, 16 * wired.chips())) {
+      assertThat(latched.clocks()).isEqualTo(16 * wired.chips());
+      int last = take(registers, latched.outputs());
+      start = last == 1 ? latched.startNanos() : start;
+      if (last == 8 && running) {
+        long gap = before < 0 ? -1 : start - before;
+        all.add(new EdgeDecoder.Burst(start, latched.endNanos(), gap, lit(wired, registers)));
+        before = latched.endNanos();
+      }
+      if (last == 12) {
+        for (int[] chip : registers) {
+          assertThat(chip[12]).as("run").isEqualTo(1);
+          assertThat(chip[11]).as("all digits").isEqualTo(7);
+          assertThat(chip[9] | chip[15]).as("bits as they are, no test").isZero();
+          assertThat(chip[10]).as("step").isEqualTo(display.circuit().brightness());
+        }
+        assertThat(lit(wired, registers).sum()).as("dark before the show").isZero();
+        running = true;
+      }
+    }
+    return all;
+  }
+
+  private static int take(int[][] registers, boolean[] stages) {
+    int register = 0;
+    for (int chip = 0; chip < registers.length; chip++) {
+      int word = 0;
+      for (int bit = 0; bit < 16; bit++) {
+        word |= stages[16 * chip + bit] ? 1 << bit : 0;
+      }
+      register = word >> 8 & 15;
+      registers[chip][register] = word & 255;
+    }
+    return register;
+  }
+
+  /** Bit 7 is the point, bits 6 to 0 are segments a to g: outputs 0 to 6, the point output 7. */
+  private static Levels lit(Wired wired, int[][] registers) {
+    boolean[] outputs = new boolean[64 * registers.length];
+    for (int i = 0; i < outputs.length; i++) {
+      int segment = i % 8;
+      int bit = segment == 7 ? 7 : 6 - segment;
+      outputs[i] = (registers[i / 64][1 + i % 64 / 8] >> bit & 1) == 1;
+    }
+    return wired.lit(outputs, 64, false);
   }
 
   private List<EdgeDecoder.Burst> pins(PinPlan pins) throws IOException {

@@ -8,6 +8,8 @@ import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.DirectPins;
+import org.myrialith.drive.DisplayClass;
+import org.myrialith.drive.DisplayDrivers;
 import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.Expanders;
 import org.myrialith.drive.Filling;
@@ -298,5 +300,31 @@ final class SwitchedGadgets {
             new Clip("k1", "Strip", "f1", frames(strip, 4, 20, 51)),
             new Clip("k2", "Grid", "f2", frames(grid, 4, 20, 52)),
             new Clip("k3", "Bar", "f3", walk(bar, 4, 20))));
+  }
+
+  /** Six digits with points and two colons on one chip; or nine digits on two in a chain. */
+  static Gadget clock(boolean twoWire) {
+    SegmentDigits digits =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            20,
+            12,
+            6,
+            1,
+            twoWire
+                ? List.of(new SegmentDigits.Module(6, "time"))
+                : List.of(new SegmentDigits.Module(8, "sum"), new SegmentDigits.Module(1, "unit")),
+            15,
+            0,
+            1,
+            true,
+            !twoWire,
+            twoWire ? List.of(2, 4) : List.of(),
+            List.of(),
+            List.of());
+    Fixture clock = of(Fixture.of("f1", "Clock", digits), "small-red");
+    DisplayDrivers drivers = DisplayDrivers.usual("c1", List.of("f1"));
+    return one(
+        Controller.AVR8_32K, clock, twoWire ? drivers.of(DisplayClass.TWO_WIRE) : drivers, 47);
   }
 }

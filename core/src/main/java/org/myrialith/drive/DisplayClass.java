@@ -1,0 +1,76 @@
+package org.myrialith.drive;
+
+import java.util.List;
+
+/** A class of chips that scan digits by themselves. Data are those of the classes, from memory. */
+public enum DisplayClass {
+  /** Six digits of eight segments, common anode; eight steps; no address: a pair of pins a chip. */
+  TWO_WIRE(
+      "two-wire",
+      "two-wire display driver, 6 digits of 8",
+      6,
+      List.of(1, 2, 4, 10, 11, 12, 13, 14),
+      16),
+  /** Eight digits of eight segments, common cathode; sixteen steps; chips in a chain. */
+  THREE_WIRE(
+      "three-wire",
+      "three-wire display driver, 8 digits of 8",
+      8,
+      List.of(1, 3, 5, 7, 9, 11, 13, 15, 17, 19, 21, 23, 25, 27, 29, 31),
+      32);
+
+  /** Segments of a digit. */
+  public static final int SEGMENTS = 8;
+
+  /** Current of an idle chip (A). */
+  static final double IDLE_AMPS = 1e-3;
+
+  private final String key;
+  private final String title;
+  private final int digits;
+  private final List<Integer> steps;
+  private final int whole;
+
+  DisplayClass(String key, String title, int digits, List<Integer> steps, int whole) {
+    this.key = key;
+    this.title = title;
+    this.digits = digits;
+    this.steps = steps;
+    this.whole = whole;
+  }
+
+  /** Returns the name used in the gadget format. */
+  public String key() {
+    return key;
+  }
+
+  /** Returns the name for people. */
+  public String title() {
+    return title;
+  }
+
+  /** Returns the digits of a chip. */
+  public int digits() {
+    return digits;
+  }
+
+  /** Returns the outputs of a chip: digits times segments. */
+  public int width() {
+    return digits * SEGMENTS;
+  }
+
+  /** Returns the steps of brightness. */
+  public int steps() {
+    return steps.size();
+  }
+
+  /** Returns the share of the time that a segment is fed at a step, its digit's turn counted in. */
+  public double duty(int step) {
+    return (double) steps.get(step) / whole / digits;
+  }
+
+  /** Returns whether chips stand in a chain. */
+  public boolean chained() {
+    return this == THREE_WIRE;
+  }
+}

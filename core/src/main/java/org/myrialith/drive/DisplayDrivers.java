@@ -1,0 +1,175 @@
+package org.myrialith.drive;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.brief.Brief;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Part;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterKind;
+import org.myrialith.parts.OutputStage;
+
+/**
+ * Display-driver chips that scan digits by themselves: told once, they show it until they are told
+ * otherwise, all of it as bright.
+ *
+ * @param loadPin takes over what was clocked in; without meaning for chips of two wires
+ * @param brightness step, 0 the lowest
+ * @param hookup current of a segment in its turn, and which output is which
+ * @param fixtures identifiers in the order of the digits
+ */
+public record DisplayDrivers(
+    String id,
+    String name,
+    String dataPin,
+    String clockPin,
+    String loadPin,
+    DisplayClass sort,
+    int brightness,
+    Hookup hookup,
+    List<String> fixtures)
+    implements SwitchedCircuit {
+  /** Allowed step of brightness. */
+  public static final Bounds STEP = Bounds.count(0, 15);
+
+  /** Chips that a chain may have. */
+  static final int MOST_CHIPS = 16;
+
+  /** How it stands in the format. */
+  public static final Kind<DisplayDrivers> KIND =
+      Kind.of(
+          "display-drivers",
+          "display drivers",
+          usual("c1", List.of()),
+          Field.id("id"),
+          Field.named("name", "Name"),
+          PinName.field("dataPin", "Data pin"),
+          PinName.field("clockPin", "Clock pin"),
+          PinName.field("loadPin", "Load pin"),
+          Field.of(
+                  "sort",
+                  "Class",
+                  Types.Choice.of(DisplayClass.values(), DisplayClass::key, DisplayClass::title))
+              .or(DisplayClass.THREE_WIRE),
+          Field.count("brightness", "Brightness step", STEP)
+              .or(7)
+              .explained("0 to 7 for two wires, 0 to 15 for three"),
+          Part.of("hookup", Hookup.DESCRIPTION),
+          Members.field());
+
+  public DisplayDrivers {
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
+    PinName.require("dataPin", dataPin);
+    PinName.require("clockPin", clockPin);
+    PinName.require("loadPin", loadPin);
+    if (new HashSet<>(List.of(dataPin, clockPin, loadPin)).size() < 3) {
+      throw new InputException("loadPin", loadPin, "three different pins");
+    }
+    Objects.requireNonNull(sort, "sort");
+    Bounds.count(0, sort.steps() - 1).require("brightness", brightness);
+    Objects.requireNonNull(hookup, "hookup");
+    fixtures = Members.once(fixtures);
+  }
+
+  /** Returns a circuit as a maker would start with. */
+  public static DisplayDrivers usual(String id, List<String> fixtures) {
+    return new DisplayDrivers(
+        id,
+        "Display",
+        "D7",
+        "D5",
+        "D6",
+        DisplayClass.THREE_WIRE,
+        7,
+        Hookup.of(20, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
+        fixtures);
+  }
+
+  /** Returns the chips of another class, at a step that it has. */
+  public DisplayDrivers of(DisplayClass other) {
+    return new DisplayDrivers(
+        id,
+        name,
+        dataPin,
+        clockPin,
+        loadPin,
+        other,
+        Math.min(brightness, other.steps() - 1),
+        hookup,
+        fixtures);
+  }
+
+  @Override
+  public boolean minds(String field) {
+    return switch (field) {
+      case "side", "spreadVolts", "through", "railVolts" -> false;
+      case "loadPin", "resistors" -> sort.chained();
+      default -> true;
+    };
+  }
+
+  @Override
+  public DisplayDrivers with(Hookup other) {
+    return new DisplayDrivers(
+        id, name, dataPin, clockPin, loadPin, sort, brightness, other, fixtures);
+  }
+
+  @Override
+  public List<String> pins() {
+    return sort.chained() ? List.of(dataPin, clockPin, loadPin) : List.of(dataPin, clockPin);
+  }
+
+  /** A pin that has no meaning keeps out of the way of the others. */
+  @Override
+  public DisplayDrivers onPins(List<String> pins) {
+    String load =
+        pins.size() > 2
+            ? pins.get(2)
+            : pins.contains(loadPin) ? (pins.contains(dataPin) ? clockPin : dataPin) : loadPin;
+    return new DisplayDrivers(
+        id, name, pins.get(0), pins.get(1), load, sort, brightness, hookup, fixtures);
+  }
+
+  @Override
+  public DisplayDrivers called(String other) {
+    return new DisplayDrivers(
+        id, other, dataPin, clockPin, loadPin, sort, brightness, hookup, fixtures);
+  }
+
+  @Override
+  public DisplayDrivers withFixtures(List<String> ids) {
+    return new DisplayDrivers(id, name, dataPin, clockPin, loadPin, sort, brightness, hookup, ids);
+  }
+
+  @Override
+  public boolean drives(EmitterKind kind) {
+    return switch (kind) {
+      case SINGLE, TWO_COLOUR, RGB_PINS, RGBW_PINS -> true;
+      default -> false;
+    };
+  }
+
+  @Override
+  public String drives() {
+    return "LEDs with pins of their own";
+  }
+
+  @Override
+  public DisplayPlan plan(Layout layout, Brief brief) {
+    OutputStage stage = DisplayPlan.stage(hookup.milliamps());
+    double duty = sort.duty(brightness);
+    Switching switching =
+        Switching.scanned(members(layout), layout, hookup, stage, brief.volts(), duty);
+    BitMap map =
+        BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
+            .withSegmentsFromTop(sort.chained());
+    return new DisplayPlan(this, brief, switching, map);
+  }
+}

@@ -1,0 +1,205 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.OutputStage;
+
+/** What display-driver chips take of time, memory and current. */
+public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switching, BitMap map)
+    implements SwitchedPlan {
+  /** Segments of a digit by the letters of data sheets, the point last. */
+  private static final String LETTERS = "abcdefgp";
+
+  /** Cycles of a chip's sixteen bits, and of the rest of a turn, as the exported player sends. */
+  public static final double CHIP_CYCLES = 227;
+
+  public static final double TURN_CYCLES = 15;
+
+  /** Setting resistors of the three-wire class (kohm) for 40, 30, 20 and 10 mA. */
+  private static final double[] SET_MILLIAMPS = {40, 30, 20, 10};
+
+  private static final double[] SET_AT_2_VOLTS = {11.8, 17.1, 28, 63.7};
+  private static final double[] SET_AT_3_5_VOLTS = {9.7, 14, 22.6, 51.2};
+
+  /** What a chip of the class gives a segment. */
+  static OutputStage stage(double milliamps) {
+    return new OutputStage(0, Double.POSITIVE_INFINITY, 40, 40, 330, 5.5);
+  }
+
+  @Override
+  public Hookup hookup() {
+    return circuit.hookup();
+  }
+
+  @Override
+  public OutputStage chipStage() {
+    return stage(circuit.hookup().milliamps());
+  }
+
+  @Override
+  public boolean lowLights() {
+    return false;
+  }
+
+  @Override
+  public String chipWord() {
+    return "driver";
+  }
+
+  @Override
+  public boolean grows() {
+    return circuit.sort().chained();
+  }
+
+  @Override
+  public String outputName(int output) {
+    int own = output % circuit.sort().width();
+    return (own / DisplayClass.SEGMENTS + 1) + LETTERS.substring(own % 8, own % 8 + 1);
+  }
+
+  @Override
+  public double chipIdleAmps() {
+    return DisplayClass.IDLE_AMPS;
+  }
+
+  @Override
+  public double dataSeconds() {
+    if (circuit.sort().chained()) {
+      return circuit.sort().digits()
+          * (map.chips() * CHIP_CYCLES + TURN_CYCLES)
+          / Controller.CLOCK_HZ;
+    }
+    TwoWireSpeed speed = TwoWireSpeed.DISPLAY;
+    return speed.writeSeconds(1)
+        + speed.writeSeconds(1 + circuit.sort().digits())
+        + speed.writeSeconds(1)
+        - speed.restSeconds();
+  }
+
+  @Override
+  public Reckoning dataTime() {
+    return circuit.sort().chained()
+        ? new Reckoning(
+            key("data-time"),
+            "Data of one frame",
+            dataSeconds(),
+            "s",
+            "digits × (chips × time of 16 bits + load)",
+            List.of(
+                given("digits", circuit.sort().digits(), ""),
+                given("chips", map.chips(), ""),
+                given("time of 16 bits", CHIP_CYCLES / Controller.CLOCK_HZ, "s")),
+            Source.partClass("clocked by the exported player"))
+        : new Reckoning(
+            key("data-time"),
+            "Data of one frame",
+            dataSeconds(),
+            "s",
+            "a command, the address with all digits, the brightness: each from start to stop",
+            List.of(
+                given("digits", circuit.sort().digits(), ""),
+                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(), "s")),
+            Source.partClass("clocked by the exported player, 250 kHz at most"));
+  }
+
+  /** Returns the setting resistor of a chip of the chained class, between the table's (ohm). */
+  double settingOhms(double forwardVolts) {
+    double milliamps = Math.max(10, Math.min(40, circuit.hookup().milliamps()));
+    double at2 = between(milliamps, SET_AT_2_VOLTS);
+    double at35 = between(milliamps, SET_AT_3_5_VOLTS);
+    double share = Math.max(0, Math.min(1, (forwardVolts - 2) / 1.5));
+    return circuit.hookup().resistors().atLeast((at2 + share * (at35 - at2)) * 1000);
+  }
+
+  /** A current is nearly inverse to its resistor: straight between in those terms. */
+  private static double between(double milliamps, double[] kohms) {
+    int row = 0;
+    while (row < SET_MILLIAMPS.length - 2 && milliamps < SET_MILLIAMPS[row + 1]) {
+      row++;
+    }
+    double share = (SET_MILLIAMPS[row] - milliamps) / (SET_MILLIAMPS[row] - SET_MILLIAMPS[row + 1]);
+    return 1 / ((1 - share) / kohms[row] + share / kohms[row + 1]);
+  }
+
+  private double forwardVolts() {
+    return switching().loads().stream()
+        .mapToDouble(load -> ((ScannedCurrent) load.path()).forwardVolts())
+        .min()
+        .orElse(2);
+  }
+
+  private Reckoning setting() {
+    return new Reckoning(
+        key("setting-resistor"),
+        "Setting resistor of a chip",
+        settingOhms(forwardVolts()),
+        "ohm",
+        "between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V; then the next of the series",
+        List.of(
+            given("current in its turn", circuit.hookup().milliamps(), "mA"),
+            given("forward volts", forwardVolts(), "V")),
+        Source.partClass("three-wire display driver"));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    if (map.channels().isEmpty()) {
+      return List.of();
+    }
+    List<Reckoning> all = new ArrayList<>(SwitchedPlan.super.reckonings());
+    if (circuit.sort().chained()) {
+      all.add(setting());
+    }
+    return List.copyOf(all);
+  }
+
+  @Override
+  public List<Finding> findings() {
+    if (map.channels().isEmpty()) {
+      return List.of();
+    }
+    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
+    int most = circuit.sort().chained() ? DisplayDrivers.MOST_CHIPS : 1;
+    if (map.chips() > most) {
+      all.add(
+          Finding.of(
+                  Step.CIRCUITS,
+                  key("chips"),
+                  Verdict.BREAKS,
+                  phrase(
+                      "%s are needed; %s.",
+                      Quantity.text(map.chips(), "chips"),
+                      most == 1
+                          ? "two wires reach one, as it has no address"
+                          : phrase("a chain has %d at most", most)))
+              .advising("Put some fixtures on a circuit of their own."));
+    }
+    all.add(brightness());
+    return List.copyOf(all);
+  }
+
+  private Finding brightness() {
+    Finding finding =
+        Finding.of(
+            Step.CIRCUITS,
+            key("brightness"),
+            Verdict.HOLDS,
+            phrase(
+                "Step %d of %d: each segment is fed %s of the time.",
+                circuit.brightness(),
+                circuit.sort().steps() - 1,
+                Quantity.text(circuit.sort().duty(circuit.brightness()) * 100, "%")));
+    return circuit.sort().chained() ? finding.restingOn(setting()) : finding;
+  }
+}

@@ -1,0 +1,129 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.DisplayDrivers;
+import org.myrialith.drive.DisplayPlan;
+import org.myrialith.drive.TwoWireSpeed;
+import org.myrialith.finding.Quantity;
+import org.myrialith.formats.ValueChangeDump;
+
+/** Tells display-driver chips all their digits. */
+record DisplayDriver(DisplayPlan plan) implements LineDriver {
+  private static final int WRITE = 0x40;
+  private static final int FIRST_DIGIT = 0xc0;
+  private static final int ON = 0x88;
+
+  private DisplayDrivers circuit() {
+    return plan.circuit();
+  }
+
+  private boolean chained() {
+    return circuit().sort().chained();
+  }
+
+  @Override
+  public String title() {
+    return phrase("display drivers on %s", String.join(", ", circuit().pins()));
+  }
+
+  @Override
+  public String source() {
+    if (!chained()) {
+      return TwoWire.source(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.DISPLAY, true)
+          + SourceText.read("two_wire_display.c")
+              .replace("@ON@", phrase("0x%x", ON + circuit().brightness()));
+    }
+    char port = circuit().loadPin().charAt(0);
+    char bit = circuit().loadPin().charAt(1);
+    return ShiftOut.pins(SourceText.read("three_wire.c"), circuit().dataPin(), circuit().clockPin())
+        .replace("@LOADUP@", phrase("PORT%c |= (1 << %c);", port, bit))
+        .replace("@LOADDOWN@", phrase("PORT%c &= (uint8_t) ~(1 << %c);", port, bit))
+        .replace("@CHIPS@", Integer.toString(plan.map().chips()))
+        .replace("@STEP@", Integer.toString(circuit().brightness()))
+        .replace("@PINS@\n", LineDriver.low(circuit().pins()));
+  }
+
+  /** Its C starts it. */
+  @Override
+  public String start() {
+    return "";
+  }
+
+  @Override
+  public int sendCount() {
+    return plan.bufferBytes();
+  }
+
+  @Override
+  public int codeBytes() {
+    return chained() ? 211 : 176;
+  }
+
+  @Override
+  public double sendCycles() {
+    return chained() ? 60 : 60 + 3 * TwoWireSpeed.DISPLAY.low();
+  }
+
+  @Override
+  public List<String> wires() {
+    return chained() ? List.of("DATA", "CLOCK", "LOAD") : List.of("DATA", "CLOCK");
+  }
+
+  @Override
+  public List<Boolean> rests() {
+    return chained() ? List.of(false, false, false) : List.of(true, true);
+  }
+
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    byte[] buffer = plan.buffer(levels);
+    if (!chained()) {
+      TwoWire wire = new TwoWire(dump, first, TwoWireSpeed.DISPLAY, true, start);
+      int[] digits = new int[1 + buffer.length];
+      digits[0] = FIRST_DIGIT;
+      for (int i = 0; i < buffer.length; i++) {
+        digits[1 + i] = buffer[i] & 0xff;
+      }
+      wire.write(WRITE);
+      wire.write(digits);
+      wire.write(ON + circuit().brightness());
+      return wire.end();
+    }
+    ShiftOut out = new ShiftOut(dump, first, start);
+    for (int digit = 1; digit <= circuit().sort().digits(); digit++) {
+      for (int chip = plan.map().chips() - 1; chip >= 0; chip--) {
+        out.send(digit);
+        out.send(buffer[chip * circuit().sort().digits() + digit - 1] & 0xff);
+      }
+      dump.set(first + 2, out.time(8), true);
+      dump.set(first + 2, out.time(10), false);
+      out.pause((int) DisplayPlan.TURN_CYCLES);
+    }
+    return out.time(0);
+  }
+
+  @Override
+  public List<String> wiring() {
+    String setting =
+        plan.reckonings().stream()
+            .filter(n -> n.key().startsWith("setting-resistor"))
+            .findFirst()
+            .map(
+                n -> phrase("; its setting resistor, %s, to plus", Quantity.text(n.value(), "ohm")))
+            .orElse("");
+    return List.of(
+        chained()
+            ? phrase(
+                "Data: pin %s to data-in of driver 1, data-out of each to data-in of the next; clock: pin %s and load: pin %s to all.",
+                circuit().dataPin(), circuit().clockPin(), circuit().loadPin())
+            : phrase(
+                "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two to plus.",
+                circuit().dataPin(), circuit().clockPin()),
+        phrase(
+            "Each driver: 100 nF and 10 uF across its supply%s. Output 3c is segment c of its third digit, p the point; %s.",
+            setting, chained() ? "digits are cathodes" : "digits are anodes"));
+  }
+}

@@ -1,0 +1,63 @@
+/* @LINE@: sixteen bits for each chip of a chain, a register and what goes into it, the farthest chip first; all take them at the rise
+ * of load. 13 cycles a bit, the data set before the clock rises. */
+static void shift_@N@(uint8_t byte) {
+  uint8_t bits;
+  __asm__ volatile(
+      "ldi  %[bits], 8        \n\t"
+      "1:                     \n\t" /* a bit: five cycles to set it, whatever it is */
+      "sbrc %[byte], 7        \n\t"
+      "sbi  %[dport], %[dbit] \n\t"
+      "sbrs %[byte], 7        \n\t"
+      "cbi  %[dport], %[dbit] \n\t"
+      "sbi  %[cport], %[cbit] \n\t" /* rise */
+      "lsl  %[byte]           \n\t"
+      "cbi  %[cport], %[cbit] \n\t" /* fall */
+      "dec  %[bits]           \n\t"
+      "brne 1b                \n\t"
+      : [byte] "+r"(byte), [bits] "=&d"(bits)
+      : [dport] "I"(_SFR_IO_ADDR(PORT@DATAPORT@)), [dbit] "I"(@DATABIT@), [cport] "I"(_SFR_IO_ADDR(PORT@CLOCKPORT@)),
+        [cbit] "I"(@CLOCKBIT@));
+}
+
+static void load_@N@(void) {
+  @LOADUP@
+  @LOADDOWN@
+}
+
+/* the same into all chips */
+static void tell_all_@N@(uint8_t where, uint8_t what) {
+  uint8_t chip;
+  for (chip = 0; chip < @CHIPS@u; chip++) {
+    shift_@N@(where);
+    shift_@N@(what);
+  }
+  load_@N@();
+}
+
+static void send_line_@N@(const uint8_t *levels, uint16_t count) {
+  uint8_t digit;
+  for (digit = 1; digit <= 8u; digit++) {
+    const uint8_t *from = levels + count;
+    uint8_t chip;
+    for (chip = 0; chip < @CHIPS@u; chip++) {
+      from -= 8;
+      shift_@N@(digit);
+      shift_@N@(from[digit - 1u]);
+    }
+    load_@N@();
+  }
+}
+
+static void start_line_@N@(void) {
+  uint8_t digit;
+@PINS@
+  tell_all_@N@(15, 0); /* no test */
+  tell_all_@N@(9, 0); /* bits as they are */
+  tell_all_@N@(11, 7); /* all digits by turns */
+  tell_all_@N@(10, @STEP@); /* brightness */
+  for (digit = 1; digit <= 8u; digit++) {
+    tell_all_@N@(digit, 0);
+  }
+  tell_all_@N@(12, 1); /* run */
+}
+
