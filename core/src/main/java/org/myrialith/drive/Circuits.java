@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -12,13 +13,16 @@ import org.myrialith.finding.InputException;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
+import org.myrialith.parts.PriceList;
 
 /**
  * The circuits of a gadget. Immutable; a fixture is in one at most.
  *
  * @param circuits in the order they were added
+ * @param chosen why some of them are the way they are
+ * @param prices that ways are compared by
  */
-public record Circuits(List<Circuit> circuits) {
+public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList prices) {
   /** Most circuits of a gadget. */
   public static final int MOST = 8;
 
@@ -26,10 +30,21 @@ public record Circuits(List<Circuit> circuits) {
   public static final Description<Circuits> DESCRIPTION =
       Description.of(
           Circuits.class,
-          Field.rows("circuits", "Circuits", CircuitKinds.ALL, 0, MOST).or(List.of()));
+          Field.rows("circuits", "Circuits", CircuitKinds.ALL, 0, MOST).or(List.of()),
+          Field.rows("chosen", "Chosen", Chosen.DESCRIPTION, 0, MOST)
+              .or(List.of())
+              .explained("why circuits are the way they are"),
+          Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL));
+
+  /** Circuits without reasons, and the usual prices. */
+  public Circuits(List<Circuit> circuits) {
+    this(circuits, List.of(), PriceList.USUAL);
+  }
 
   public Circuits {
     circuits = List.copyOf(circuits);
+    chosen = List.copyOf(chosen);
+    Objects.requireNonNull(prices, "prices");
     Layout.requireUnique("circuits", circuits, Circuit::id);
     if (circuits.size() > MOST) {
       throw new InputException("circuits", circuits.size() + " circuits", "at most " + MOST);
@@ -77,7 +92,7 @@ public record Circuits(List<Circuit> circuits) {
   }
 
   private Circuits each(UnaryOperator<Circuit> change) {
-    return new Circuits(circuits.stream().map(change).toList());
+    return new Circuits(circuits.stream().map(change).toList(), chosen, prices);
   }
 
   /** Returns the circuits with one in place of that of the same identifier, or added. */
@@ -87,12 +102,15 @@ public record Circuits(List<Circuit> circuits) {
     }
     List<Circuit> all = new ArrayList<>(circuits);
     all.add(circuit);
-    return new Circuits(all);
+    return new Circuits(all, chosen, prices);
   }
 
   /** Returns the circuits without one. */
   public Circuits withoutCircuit(String id) {
-    return new Circuits(circuits.stream().filter(c -> !c.id().equals(id)).toList());
+    return new Circuits(
+        circuits.stream().filter(c -> !c.id().equals(id)).toList(),
+        chosen.stream().filter(c -> !c.circuit().equals(id)).toList(),
+        prices);
   }
 
   /** Returns the circuits without a fixture. */
@@ -103,5 +121,29 @@ public record Circuits(List<Circuit> circuits) {
   /** Returns the circuits with a fixture at the end of one, taken out of any other. */
   public Circuits withAtEnd(String fixture, String circuit) {
     return without(fixture).each(c -> c.id().equals(circuit) ? c.withAtEnd(fixture) : c);
+  }
+
+  /** Returns the circuits with the reason for one of them. */
+  public Circuits because(String id, String why) {
+    List<Chosen> all = new ArrayList<>(chosen);
+    all.removeIf(c -> c.circuit().equals(id));
+    if (!why.isBlank()) {
+      all.add(new Chosen(id, why));
+    }
+    return new Circuits(circuits, all, prices);
+  }
+
+  /** Returns why a circuit is the way it is; empty when nobody said. */
+  public String why(String id) {
+    return chosen.stream()
+        .filter(c -> c.circuit().equals(id))
+        .map(Chosen::why)
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Returns the circuits with other prices. */
+  public Circuits with(PriceList other) {
+    return new Circuits(circuits, chosen, other);
   }
 }

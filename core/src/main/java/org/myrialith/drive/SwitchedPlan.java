@@ -164,7 +164,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
       String key = key("resistor") + (load == 0 ? "" : "-" + (load + 1));
       all.add(one.path().reckoning(key, one.pathTitle()));
     }
-    all.add(resistorCount());
+    all.add(resistorNumber());
     all.add(dataTime());
     all.add(buffer());
     return all;
@@ -185,13 +185,19 @@ public sealed interface SwitchedPlan extends CircuitPlan
         Source.ARITHMETIC);
   }
 
-  private Reckoning resistorCount() {
-    int count =
-        map().channels().stream().mapToInt(c -> switching().loads().get(c.load()).paths()).sum();
+  /** Returns the resistors that stand before LEDs. */
+  default int resistorCount() {
+    return map().channels().stream()
+        .map(c -> switching().loads().get(c.load()))
+        .mapToInt(load -> load.path().part().isEmpty() ? 0 : load.paths())
+        .sum();
+  }
+
+  private Reckoning resistorNumber() {
     return new Reckoning(
         key("resistors"),
         "Resistors",
-        count,
+        resistorCount(),
         "resistors",
         "one for each path of LEDs",
         List.of(given("channels", map().channels().size(), "")),

@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -202,9 +203,10 @@ public record Switching(
       int[] unitOf = new int[switches.length];
       int[] number = new int[switches.length];
       Arrays.fill(number, -1);
+      BitSet never = fixture.dark();
       int count = 0;
       for (int i = 0; i < switches.length; i++) {
-        boolean dark = fixture.dark().get(i);
+        boolean dark = never.get(i);
         if (!dark && number[switches[i]] < 0) {
           number[switches[i]] = count++;
         }

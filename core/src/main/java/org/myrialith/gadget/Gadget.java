@@ -269,6 +269,26 @@ public record Gadget(
     return grown.with(grown.circuits.withAtEnd(fixture, id)).withPins(id);
   }
 
+  /**
+   * Returns the gadget with fixtures on a circuit of their own, one way, and why. Circuits that
+   * drove nothing else go.
+   */
+  public Gadget drivenBy(CircuitStart start, List<String> fixtures, String why) {
+    Circuits left = circuits;
+    for (String fixture : fixtures) {
+      left = left.without(fixture);
+    }
+    for (Circuit circuit : circuits.circuits()) {
+      if (!circuit.fixtures().isEmpty() && fixtures.containsAll(circuit.fixtures())) {
+        left = left.withoutCircuit(circuit.id());
+      }
+    }
+    Gadget cleared = with(left);
+    String id = cleared.freeId("c");
+    Circuit fresh = start.beside(left, brief.controller(), id).withFixtures(fixtures);
+    return cleared.with(left.with(fresh).because(id, why)).withPins(id);
+  }
+
   /** Returns the gadget with a circuit of pins on as many free ones as it has channels. */
   public Gadget withPins(String circuit) {
     return circuits.circuit(circuit).orElse(null) instanceof DirectPins pins

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.myrialith.build.WayColumn;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
@@ -16,6 +17,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.firmware.BitMapFile;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
+import org.myrialith.parts.PriceList;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
 import org.myrialith.web.pages.ProjectPages;
@@ -46,8 +48,83 @@ class CircuitsController {
   ModelAndView show(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String circuit,
-      @RequestParam(defaultValue = "-1") int output) {
-    return page(id, circuit, null, output);
+      @RequestParam(defaultValue = "-1") int output,
+      @RequestParam(defaultValue = "") String ways,
+      @RequestParam(defaultValue = "") String sort) {
+    ModelAndView page = page(id, circuit, null, output);
+    return compared(page, pages.open(id).plan().gadget(), ways, sort, null);
+  }
+
+  /** Ways for fixtures that were asked for, else for the first that has none and a choice. */
+  private static ModelAndView compared(
+      ModelAndView page, Gadget gadget, String ways, String sort, FormValues typed) {
+    List<String> asked =
+        Arrays.stream(ways.split(",")).filter(id -> gadget.fixture(id).isPresent()).toList();
+    List<String> fixtures =
+        asked.isEmpty()
+            ? gadget.fixtures().stream()
+                .filter(f -> gadget.circuits().of(f).isEmpty())
+                .filter(f -> !gadget.layout().emitterOf(f).kind().pixel())
+                .limit(1)
+                .map(Fixture::id)
+                .toList()
+            : asked;
+    if (!fixtures.isEmpty()) {
+      page.addObject("ways", WaysView.of(gadget, fixtures, WayColumn.of(sort), typed));
+    }
+    return page;
+  }
+
+  /** Makes a circuit of the way that was chosen, and keeps why. */
+  @PostMapping("/choose")
+  ModelAndView choose(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String fixtures,
+      @RequestParam String way,
+      @RequestParam(defaultValue = "") String why) {
+    CircuitStart start = CircuitStart.of(way).orElseThrow(NotThereException::new);
+    List<String> ids = List.of(fixtures.split(","));
+    return pages.edit(
+        id,
+        base,
+        "Chose " + start.title() + (why.isBlank() ? "" : ": " + why),
+        g -> {
+          ids.forEach(f -> g.fixture(f).orElseThrow(NotThereException::new));
+          return g.drivenBy(start, ids, why);
+        },
+        "circuits/of?fixture=" + ProjectPages.inQuery(ids.get(0)),
+        errors -> page(id, "", null));
+  }
+
+  /** Goes to the circuit of a fixture. */
+  @GetMapping("/of")
+  ModelAndView of(@PathVariable UUID id, @RequestParam String fixture) {
+    Gadget gadget = pages.open(id).plan().gadget();
+    String circuit =
+        gadget.fixture(fixture).flatMap(gadget.circuits()::of).map(Circuit::id).orElse("");
+    return ProjectPages.redirect("/gadgets/" + id + "/" + there(circuit));
+  }
+
+  /** Sets the prices that ways are compared by. */
+  @PostMapping("/prices")
+  ModelAndView prices(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam(defaultValue = "") String ways,
+      @RequestParam(defaultValue = "") String sort,
+      @RequestParam Map<String, String> form) {
+    return pages.edit(
+        id,
+        base,
+        "Changed prices",
+        g ->
+            g.with(
+                g.circuits()
+                    .with(new PartForm<>(PriceList.DESCRIPTION, g.circuits().prices()).read(form))),
+        "circuits?ways=" + ProjectPages.inQuery(ways) + "&sort=" + ProjectPages.inQuery(sort),
+        form,
+        typed -> compared(page(id, "", null), pages.open(id).plan().gadget(), ways, sort, typed));
   }
 
   private ModelAndView page(UUID id, String circuit, FormValues typed) {
@@ -73,6 +150,7 @@ class CircuitsController {
         gadget.fixtures().stream().filter(f -> gadget.circuits().of(f).isEmpty()).toList());
     page.addObject(
         "view", plan == null ? null : CircuitView.of(plan, opened.plan().layout(), typed, output));
+    page.addObject("why", plan == null ? "" : gadget.circuits().why(plan.circuit().id()));
     page.addObject("pins", gadget.brief().controller().pins());
     return page;
   }

@@ -1,0 +1,118 @@
+package org.myrialith.build;
+
+import java.util.EnumMap;
+import java.util.Map;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.DisplayClass;
+import org.myrialith.drive.DisplayPlan;
+import org.myrialith.drive.ExpanderClass;
+import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.drive.Through;
+import org.myrialith.parts.PartSort;
+import org.myrialith.parts.PriceList;
+
+/**
+ * The parts that a circuit takes beside controller and lights, counted from its plan.
+ *
+ * @param counts of each sort
+ */
+public record BillOfParts(Map<PartSort, Integer> counts) {
+  public BillOfParts {
+    counts = Map.copyOf(counts);
+  }
+
+  /** Counts the parts of a circuit. */
+  public static BillOfParts of(CircuitPlan plan) {
+    Map<PartSort, Integer> counts = new EnumMap<>(PartSort.class);
+    if (plan instanceof SwitchedPlan switched) {
+      count(switched, counts);
+    } else {
+      counts.put(PartSort.RESISTOR, plan.circuit().pins().size());
+    }
+    counts.values().removeIf(count -> count == 0);
+    return new BillOfParts(counts);
+  }
+
+  private static void count(SwitchedPlan plan, Map<PartSort, Integer> counts) {
+    int chips = plan instanceof PinPlan ? 0 : plan.map().chips();
+    if (chips > 0) {
+      counts.put(chip(plan), chips);
+      counts.put(PartSort.CAPACITOR, chips);
+    }
+    int resistors = plan.resistorCount() + chipResistors(plan);
+    Through through = plan.hookup().through();
+    int channels = plan.map().channels().size();
+    switch (through) {
+      case NONE -> {}
+      case BIPOLAR -> {
+        counts.put(PartSort.TRANSISTOR, channels);
+        resistors += channels;
+      }
+      case DARLINGTON -> {
+        int each = through.in().switches();
+        counts.put(PartSort.DARLINGTON_ARRAY, (channels + each - 1) / each);
+      }
+      default -> {
+        counts.put(PartSort.MOSFET, channels);
+        resistors += channels;
+      }
+    }
+    counts.put(PartSort.RESISTOR, resistors);
+  }
+
+  /** Setting resistors, pull-ups, and those in series with clock and latch. */
+  private static int chipResistors(SwitchedPlan plan) {
+    if (plan instanceof RegisterPlan registers) {
+      return 2 + (registers.circuit().sort() == RegisterClass.SINK ? plan.map().chips() : 0);
+    }
+    if (plan instanceof DisplayPlan display) {
+      return display.circuit().sort().chained() ? plan.map().chips() : 2;
+    }
+    return plan instanceof ExpanderPlan ? 2 : 0;
+  }
+
+  private static PartSort chip(SwitchedPlan plan) {
+    if (plan instanceof RegisterPlan registers) {
+      return switch (registers.circuit().sort()) {
+        case HC, HCT -> PartSort.REGISTER;
+        case POWER -> PartSort.POWER_REGISTER;
+        case SINK -> PartSort.SINK;
+      };
+    }
+    if (plan instanceof ExpanderPlan expanders) {
+      return expanders.circuit().sort() == ExpanderClass.QUASI_8
+          ? PartSort.EXPANDER_8
+          : PartSort.EXPANDER_16;
+    }
+    return ((DisplayPlan) plan).circuit().sort() == DisplayClass.TWO_WIRE
+        ? PartSort.TWO_WIRE_DRIVER
+        : PartSort.THREE_WIRE_DRIVER;
+  }
+
+  /** Returns how many of a sort there are. */
+  public int count(PartSort part) {
+    return counts.getOrDefault(part, 0);
+  }
+
+  /** Returns the switches: transistors and MOSFETs, arrays by what they switch. */
+  public int switches() {
+    return count(PartSort.TRANSISTOR) + count(PartSort.MOSFET) + count(PartSort.DARLINGTON_ARRAY);
+  }
+
+  /** Returns the leads that are soldered. */
+  public int leads() {
+    return counts.entrySet().stream().mapToInt(e -> e.getKey().leads() * e.getValue()).sum();
+  }
+
+  /** Returns what they cost; no number when one of them has no price. */
+  public double cost(PriceList prices) {
+    if (!counts.keySet().stream().allMatch(prices::has)) {
+      return Double.NaN;
+    }
+    return counts.entrySet().stream().mapToDouble(e -> prices.cost(e.getKey(), e.getValue())).sum();
+  }
+}

@@ -1,0 +1,198 @@
+package org.myrialith.build;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.myrialith.brief.Brief;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitPins;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.Circuits;
+import org.myrialith.drive.ClockedPlan;
+import org.myrialith.drive.DirectPins;
+import org.myrialith.drive.DisplayPlan;
+import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.OneWirePlan;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Verdict;
+import org.myrialith.firmware.DriverCode;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterClass;
+import org.myrialith.parts.PartSort;
+
+/**
+ * All ways to drive some fixtures, side by side: each is planned as it would be built.
+ *
+ * @param ways in the order of the ways
+ */
+public record WayTable(List<Way> ways) {
+  /** What the share of the controller's time is told for. */
+  public static final int FRAMES_A_SECOND = 50;
+
+  public WayTable {
+    ways = List.copyOf(ways);
+  }
+
+  /**
+   * Compares.
+   *
+   * @param circuits of the gadget: their pins are taken, unless they drive nothing but these
+   *     fixtures
+   * @param fixtures identifiers
+   */
+  public static WayTable of(Layout layout, Circuits circuits, Brief brief, List<String> fixtures) {
+    Circuits others = circuits;
+    for (Circuit circuit : circuits.circuits()) {
+      if (fixtures.containsAll(circuit.fixtures()) && !circuit.fixtures().isEmpty()) {
+        others = others.withoutCircuit(circuit.id());
+      }
+    }
+    return new Work(layout, others, brief, fixtures).table();
+  }
+
+  /** Returns the ways, the best by a column first. */
+  public List<Way> by(WayColumn column) {
+    return ways.stream().sorted(column.best()).toList();
+  }
+
+  private record Work(Layout layout, Circuits others, Brief brief, List<String> fixtures) {
+    private List<Fixture> members() {
+      return fixtures.stream().map(id -> layout.fixture(id).orElseThrow()).toList();
+    }
+
+    WayTable table() {
+      List<Way> ways = new ArrayList<>();
+      for (CircuitStart start : CircuitStart.values()) {
+        ways.add(way(start));
+      }
+      int channels = channels();
+      if (members().stream().noneMatch(f -> layout.emitterOf(f).kind().pixel())) {
+        ways.addAll(new ScanWays(channels, lightJoints()).all());
+      }
+      return new WayTable(ways);
+    }
+
+    /** Things that are on or off by themselves. */
+    private int channels() {
+      return members().stream()
+          .mapToInt(f -> f.shape().switched() * layout.emitterOf(f).dies().size())
+          .sum();
+    }
+
+    private Set<String> taken() {
+      Set<String> taken = new HashSet<>();
+      others.circuits().forEach(c -> taken.addAll(c.pins()));
+      return taken;
+    }
+
+    private Way way(CircuitStart start) {
+      Circuit circuit = start.beside(others, brief.controller(), "way").withFixtures(fixtures);
+      if (circuit instanceof DirectPins pins) {
+        circuit = CircuitPins.enough(pins, others, layout, brief);
+      }
+      Optional<EmitterClass> wrong = wrong(circuit);
+      if (wrong.isPresent()) {
+        String why = phrase("does not drive: %s", wrong.get().kind().title());
+        return new Way(start.key(), start.title(), Optional.of(why), NOTHING);
+      }
+      CircuitPlan plan = circuit.plan(layout, brief);
+      return new Way(start.key(), start.title(), whyNot(circuit, plan), numbers(plan));
+    }
+
+    private static final Way.Numbers NOTHING =
+        new Way.Numbers(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+
+    private Optional<EmitterClass> wrong(Circuit circuit) {
+      return members().stream()
+          .map(layout::emitterOf)
+          .filter(e -> !circuit.drives(e.kind()))
+          .findFirst();
+    }
+
+    private Optional<String> whyNot(Circuit circuit, CircuitPlan plan) {
+      int free = (int) brief.controller().pins().stream().filter(p -> !taken().contains(p)).count();
+      int wants = plan instanceof PinPlan ? plan.channels() : circuit.pins().size();
+      if (wants > free) {
+        return Optional.of(phrase("wants %d pins; %d are free", wants, free));
+      }
+      if (plan.bufferBytes() > brief.controller().ramBytes()) {
+        return Optional.of(
+            phrase(
+                "a frame of %d bytes; the controller has %d",
+                plan.bufferBytes(), brief.controller().ramBytes()));
+      }
+      return plan.findings().stream()
+          .filter(f -> f.verdict() == Verdict.BREAKS)
+          .map(Finding::says)
+          .findFirst();
+    }
+
+    private Way.Numbers numbers(CircuitPlan plan) {
+      BillOfParts parts = BillOfParts.of(plan);
+      SwitchedPlan switched = plan instanceof SwitchedPlan s ? s : null;
+      int pins = plan instanceof PinPlan ? plan.channels() : plan.circuit().pins().size();
+      int chips = switched == null || plan instanceof PinPlan ? 0 : switched.map().chips();
+      int wires = wires(plan, pins);
+      return new Way.Numbers(
+          pins,
+          chips,
+          chips == 0 ? 0 : switched.map().spare(),
+          parts.count(PartSort.RESISTOR),
+          parts.switches(),
+          wires,
+          bits(plan),
+          plan.frameSeconds(),
+          plan.levelBits(),
+          plan.dataSeconds() * FRAMES_A_SECOND,
+          plan.bufferBytes(),
+          DriverCode.bytes(plan),
+          parts.leads() + 2 * wires + (switched == null ? 0 : lightJoints()),
+          parts.cost(others.prices()),
+          plan instanceof DisplayPlan display
+              ? display.circuit().sort().duty(display.circuit().brightness())
+              : 1);
+    }
+
+    /** Leads of the lights themselves: two for each die, one shared by several of a package. */
+    private int lightJoints() {
+      return members().stream()
+          .mapToInt(
+              f -> {
+                int dies = layout.emitterOf(f).dies().size();
+                return f.count() * (dies == 1 ? 2 : dies + 1);
+              })
+          .sum();
+    }
+
+    /** Signals with plus and ground to each fixture; pins have a wire for each channel. */
+    private int wires(CircuitPlan plan, int pins) {
+      return plan instanceof PinPlan
+          ? pins + fixtures.size()
+          : fixtures.size() * (plan.circuit().pins().size() + 2);
+    }
+
+    private static long bits(CircuitPlan plan) {
+      if (plan instanceof ExpanderPlan expanders) {
+        return 9L * expanders.map().chips() * expanders.circuit().sort().writeBytes();
+      }
+      if (plan instanceof DisplayPlan display) {
+        int digits = display.circuit().sort().digits();
+        return display.circuit().sort().chained()
+            ? 16L * display.map().chips() * digits
+            : 9L * (digits + 3);
+      }
+      if (plan instanceof ClockedPlan || plan instanceof OneWirePlan) {
+        return (long) plan.channels() * plan.levelBits();
+      }
+      return plan instanceof PinPlan ? plan.channels() : 8L * plan.bufferBytes();
+    }
+  }
+}

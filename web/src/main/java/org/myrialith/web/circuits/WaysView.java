@@ -1,0 +1,108 @@
+package org.myrialith.web.circuits;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.myrialith.build.Way;
+import org.myrialith.build.WayColumn;
+import org.myrialith.build.WayTable;
+import org.myrialith.finding.Quantity;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.parts.PriceList;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.PartForm;
+
+/**
+ * All ways to drive some fixtures, as a table.
+ *
+ * @param fixtures identifiers, as a request names them
+ * @param names what they are called
+ * @param heads columns
+ * @param rows the best by the chosen column first
+ * @param sort key of that column
+ * @param prices form of the price list
+ */
+public record WaysView(
+    String fixtures,
+    String names,
+    List<Head> heads,
+    List<Row> rows,
+    String sort,
+    FormValues prices,
+    List<PartForm.Slot> priceSlots) {
+
+  /** A column. */
+  record Head(String key, String title, boolean here) {}
+
+  /**
+   * A way.
+   *
+   * @param whyNot empty when it can work
+   * @param why what speaks for it, as a reason to keep
+   */
+  record Row(
+      String key, String title, String whyNot, boolean buildable, List<String> cells, String why) {}
+
+  static WaysView of(Gadget gadget, List<String> ids, Optional<WayColumn> sort, FormValues typed) {
+    WayTable table = WayTable.of(gadget.layout(), gadget.circuits(), gadget.brief(), ids);
+    List<Way> ways = sort.map(table::by).orElse(byWorking(table.ways()));
+    PriceList list = gadget.circuits().prices();
+    PartForm<PriceList> form = new PartForm<>(PriceList.DESCRIPTION, list);
+    FormValues prices = typed != null ? typed : form.shown();
+    return new WaysView(
+        String.join(",", ids),
+        String.join(
+            ", ",
+            ids.stream().map(id -> gadget.fixture(id).map(Fixture::name).orElse(id)).toList()),
+        Arrays.stream(WayColumn.values())
+            .map(c -> new Head(c.key(), c.title(), sort.isPresent() && sort.get() == c))
+            .toList(),
+        ways.stream().map(way -> row(way, table, list.currency(), sort)).toList(),
+        sort.map(WayColumn::key).orElse(""),
+        prices,
+        form.slots(prices));
+  }
+
+  private static List<Way> byWorking(List<Way> ways) {
+    return ways.stream().sorted(Comparator.comparing(way -> !way.whyNot().isEmpty())).toList();
+  }
+
+  private static Row row(Way way, WayTable table, String currency, Optional<WayColumn> sort) {
+    List<String> cells = new ArrayList<>();
+    boolean told = way.whyNot().isEmpty() || way.numbers().pins() > 0;
+    for (WayColumn column : WayColumn.values()) {
+      cells.add(told ? text(column, way, currency) : "");
+    }
+    return new Row(
+        way.key(),
+        way.title(),
+        way.whyNot().orElse(""),
+        way.buildable(),
+        cells,
+        sort.map(c -> reason(c, way, table, currency)).orElse(""));
+  }
+
+  private static String reason(WayColumn column, Way way, WayTable table, String currency) {
+    boolean first = table.by(column).get(0).key().equals(way.key());
+    String figure = column.title() + ": " + text(column, way, currency);
+    return first ? "best of all by " + figure : figure;
+  }
+
+  private static String text(WayColumn column, Way way, String currency) {
+    double figure = column.figure(way);
+    if (Double.isNaN(figure)) {
+      return "open";
+    }
+    return switch (column) {
+      case REFRESH -> Double.isInfinite(figure) ? "any" : Quantity.text(figure, "Hz");
+      case SHARE, BRIGHTNESS -> Quantity.text(100 * figure, "%");
+      case RAM, FLASH -> Quantity.text(figure, "bytes");
+      case COST -> String.format(Locale.ROOT, "%.2f %s", figure, currency);
+      default -> Quantity.number(figure);
+    };
+  }
+}
