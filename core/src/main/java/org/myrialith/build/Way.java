@@ -51,6 +51,11 @@ public record Way(String key, String title, Optional<String> whyNot, Numbers num
     }
   }
 
+  /** Returns whether it drives lights of that sort at all. */
+  public boolean fits() {
+    return numbers.pins() > 0;
+  }
+
   /** Returns whether a circuit can be made of it. */
   public boolean buildable() {
     return !key.isEmpty() && whyNot.isEmpty();

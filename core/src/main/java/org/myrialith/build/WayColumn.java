@@ -59,6 +59,7 @@ public enum WayColumn {
   public Comparator<Way> best() {
     Comparator<Way> byFigure = Comparator.comparingDouble(this::figure);
     return Comparator.comparing((Way way) -> !way.whyNot().isEmpty())
+        .thenComparing(way -> !way.fits())
         .thenComparing(fewIsGood ? byFigure : byFigure.reversed());
   }
 }

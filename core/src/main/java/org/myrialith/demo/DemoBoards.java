@@ -6,18 +6,25 @@ import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuits;
+import org.myrialith.drive.DisplayClass;
+import org.myrialith.drive.DisplayDrivers;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
+import org.myrialith.drive.Through;
 import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Programme;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.Panel;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 import org.myrialith.parts.Controller;
@@ -94,5 +101,134 @@ final class DemoBoards {
         ColourSettings.USUAL,
         PowerSettings.USUAL,
         new Programme(List.of(new Clip("k1", "An evening", "f1", frames))));
+  }
+
+  private static final int COLUMNS = 5;
+  private static final int ROWS = 8;
+
+  /** A three-by-five picture of a digit, a bit a lamp from the top left. */
+  private static final int[] LAMPS = {
+    0b111101101101111, 0b010110010010111, 0b111001111100111, 0b111001111001111, 0b101101111001001,
+    0b111100111001111, 0b111100111101111, 0b111001010010010, 0b111101111101111, 0b111101111001111
+  };
+
+  private static Frame lamps(int number, int hold) {
+    int across = 3 * 3;
+    byte[] rgb = new byte[across * 5 * 3];
+    String text = Integer.toString(1000 + number).substring(1);
+    for (int digit = 0; digit < 3; digit++) {
+      int picture = LAMPS[text.charAt(digit) - '0'];
+      for (int lamp = 0; lamp < 15; lamp++) {
+        if ((picture >> 14 - lamp & 1) == 1) {
+          DemoGadgets.put(rgb, lamp / 3 * across + digit * 3 + lamp % 3, 0xffd090);
+        }
+      }
+    }
+    return new Frame(Picture.of(across, 5, rgb), hold);
+  }
+
+  /** Berths of the harbour: free, taken, asked for. */
+  private static Frame berths(int step, int hold) {
+    int[] colours = {0x00ff00, 0xff0000, 0xffff00, 0x0000ff};
+    byte[] rgb = new byte[COLUMNS * ROWS * 3];
+    for (int cell = 0; cell < COLUMNS * ROWS; cell++) {
+      int state = (cell * 7 + (cell % 11 == step % 11 ? step : 0)) % 4;
+      DemoGadgets.put(rgb, cell, colours[state]);
+    }
+    return new Frame(Picture.of(COLUMNS, ROWS, rgb), hold);
+  }
+
+  /**
+   * Returns the desk: a clock, a number of lamps and a chart of berths, each driven another way.
+   */
+  static Gadget pilotDesk() {
+    SegmentDigits clock =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            20,
+            12,
+            6,
+            1,
+            List.of(
+                new SegmentDigits.Module(2, "hours"),
+                new SegmentDigits.Module(2, "minutes"),
+                new SegmentDigits.Module(2, "seconds")),
+            16,
+            6,
+            1,
+            true,
+            false,
+            List.of(2, 4),
+            List.of(),
+            List.of());
+    List<Fixture> fixtures =
+        List.of(
+            DemoShapes.fixture("f1", "Clock", clock, 0, 0, "small-red"),
+            DemoShapes.fixture(
+                "f2",
+                "Draught",
+                new LampDigits(List.of("###", "###", "###", "###", "###"), 3, 14, 12),
+                0,
+                50,
+                "lamp"),
+            DemoShapes.fixture(
+                "f3",
+                "Berths",
+                new Panel(COLUMNS, ROWS, 12, 12, Corner.TOP_LEFT, false, true, 0),
+                190,
+                0,
+                "rgb-pins"));
+    List<Frame> times = new ArrayList<>();
+    List<Frame> draughts = new ArrayList<>();
+    List<Frame> charts = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      times.add(colons(clock, text(clock, "22471" + i, 1000)));
+      draughts.add(lamps(314 + i, 1000));
+      charts.add(berths(i, 1000));
+    }
+    return new Gadget(
+        new Brief(
+            "Pilot desk",
+            "Stands before the pilot: the time, the draught in centimetres by lamps, the berths by colour.",
+            Controller.AVR8_32K,
+            Optional.of(Supply.CLASSES.get(4))),
+        Layout.EMPTY.withFixtures(fixtures),
+        new Circuits(
+                List.of(
+                    DisplayDrivers.usual("c1", List.of("f1"))
+                        .of(DisplayClass.TWO_WIRE)
+                        .called("Clock driver"),
+                    ShiftRegisters.usual("c2", List.of("f2"))
+                        .with(Hookup.of(150, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6))
+                        .onPins(List.of("B0", "B1", "B2"))
+                        .called("Lamp switches"),
+                    ShiftRegisters.usual("c3", List.of("f3"))
+                        .of(RegisterClass.SINK)
+                        .with(Hookup.of(6, Side.TO_SUPPLY))
+                        .onPins(List.of("C0", "C1", "C2"))
+                        .called("Berth sinks")))
+            .because("c1", "fewest parts for six digits")
+            .because("c3", "one resistor a chip in place of one a channel"),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        new Programme(
+            List.of(
+                new Clip("k1", "Evening", "f1", times),
+                new Clip("k2", "Rising", "f2", draughts),
+                new Clip("k3", "Traffic", "f3", charts))));
+  }
+
+  /** Lights the colons of a clock. */
+  private static Frame colons(SegmentDigits clock, Frame frame) {
+    Picture picture = frame.picture();
+    byte[] rgb = new byte[picture.columns() * picture.rows() * 3];
+    for (int row = 0; row < picture.rows(); row++) {
+      for (int column = 0; column < picture.columns(); column++) {
+        boolean colon = row == picture.rows() - 1 && clock.colonsAfter().contains(column + 1);
+        int colour = colon ? LIT : picture.colour(column, row);
+        DemoGadgets.put(rgb, row * picture.columns() + column, colour);
+      }
+    }
+    return new Frame(Picture.of(picture.columns(), picture.rows(), rgb), frame.holdMillis());
   }
 }

@@ -165,6 +165,11 @@ public final class DemoGadgets {
     return DemoBoards.ferryBoard();
   }
 
+  /** Returns a desk with a clock, lamps and a chart, each driven another way. */
+  public static Gadget pilotDesk() {
+    return DemoBoards.pilotDesk();
+  }
+
   /** Returns a small lamp on a strip round a doorway that holds on a charging port. */
   public static Gadget porchBuoy() {
     Fixture strip =

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
@@ -97,6 +98,15 @@ public enum CircuitStart {
     Set<String> taken = new HashSet<>();
     others.circuits().forEach(c -> taken.addAll(c.pins()));
     return CircuitPins.free(circuit, taken, controller).called(name(circuit, others));
+  }
+
+  /** Returns the same for fixtures that it is to drive, with currents that they can carry. */
+  public Circuit beside(
+      Circuits others, Controller controller, String id, Layout layout, List<String> fixtures) {
+    Circuit circuit = beside(others, controller, id).withFixtures(fixtures);
+    return circuit instanceof SwitchedCircuit switched
+        ? switched.suited(switched.members(layout).stream().map(layout::emitterOf).toList())
+        : circuit;
   }
 
   private static String name(Circuit circuit, Circuits others) {

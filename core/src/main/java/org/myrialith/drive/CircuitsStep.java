@@ -37,6 +37,9 @@ public record CircuitsStep(
    */
   private static final double ROOMY_SHARE = 0.75;
 
+  /** More ways than these are compared in a table, not offered as remedies. */
+  private static final int FEW_WAYS = 2;
+
   @Override
   public Step step() {
     return Step.CIRCUITS;
@@ -212,8 +215,11 @@ public record CircuitsStep(
                   "unchained-" + fixture.id(),
                   Verdict.TIGHT,
                   fixture.name() + " is in no circuit and stays dark.")
-              .advising("None of the circuits drives its emitters: " + kind.title() + ".")
-              .mendedBy(own));
+              .advising(
+                  own.size() > FEW_WAYS
+                      ? phrase("It can be driven in %d ways: choose one in the table.", own.size())
+                      : "None of the circuits drives its emitters: " + kind.title() + ".")
+              .mendedBy(own.size() > FEW_WAYS ? List.of() : own));
     }
     return Optional.of(
         Finding.of(
@@ -239,7 +245,8 @@ public record CircuitsStep(
   }
 
   private Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
-    List<Remedy> remedies = new ArrayList<>(own(fixture, kind));
+    List<Remedy> own = own(fixture, kind);
+    List<Remedy> remedies = new ArrayList<>(own.size() > FEW_WAYS ? List.of() : own);
     remedies.add(
         new Remedy("Remove it from " + circuit.name(), new Change.TakeOutOfCircuit(fixture.id())));
     return Finding.of(

@@ -69,6 +69,19 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
+  public int groupWidth() {
+    return DisplayClass.SEGMENTS;
+  }
+
+  @Override
+  public String groupName(int group) {
+    int digits = circuit.sort().digits();
+    return map.chips() == 1
+        ? phrase("digit %d", group + 1)
+        : phrase("driver %d, digit %d", group / digits + 1, group % digits + 1);
+  }
+
+  @Override
   public double chipIdleAmps() {
     return DisplayClass.IDLE_AMPS;
   }

@@ -104,6 +104,12 @@ public record Expanders(
         id, name, dataPin, clockPin, other, firstAddress, pullUpOhms, wireMm, hookup, fixtures);
   }
 
+  /** Returns the bus with other pull-ups and wire. */
+  public Expanders withPullUps(double ohms, double mm) {
+    return new Expanders(
+        id, name, dataPin, clockPin, sort, firstAddress, ohms, mm, hookup, fixtures);
+  }
+
   @Override
   public Expanders with(Hookup other) {
     return new Expanders(

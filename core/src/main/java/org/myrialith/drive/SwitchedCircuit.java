@@ -1,11 +1,16 @@
 package org.myrialith.drive;
 
+import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterClass;
 
 /** A circuit whose outputs are on or off. */
 public sealed interface SwitchedCircuit extends Circuit
     permits DirectPins, ShiftRegisters, Expanders, DisplayDrivers {
+  /** Of what an LED is rated for, so that one of lower volts stays within (common practice). */
+  double CAREFUL = 0.75;
+
   /** Returns how the LEDs hang on its outputs. */
   Hookup hookup();
 
@@ -18,5 +23,21 @@ public sealed interface SwitchedCircuit extends Circuit
   @Override
   default Circuit withChannelCurrent(double milliamps) {
     return with(hookup().withMilliamps(milliamps));
+  }
+
+  /**
+   * Returns the circuit with a current that its LEDs can carry: no more than the weakest die is
+   * rated for, less what its forward volts may be off; strong ones as much as that.
+   */
+  default SwitchedCircuit suited(List<EmitterClass> emitters) {
+    double least =
+        emitters.stream()
+            .flatMap(e -> e.dies().stream())
+            .mapToDouble(EmitterClass.Die::ratedMilliamps)
+            .min()
+            .orElse(hookup().milliamps());
+    double may = Math.rint(least * CAREFUL * 10) / 10;
+    boolean strong = hookup().through() != Through.NONE;
+    return with(hookup().withMilliamps(strong ? may : Math.min(hookup().milliamps(), may)));
   }
 }

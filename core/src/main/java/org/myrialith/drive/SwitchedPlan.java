@@ -44,6 +44,16 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return Integer.toString(output % map().width());
   }
 
+  /** Returns the outputs that are shown together: those of a chip, or of a digit. */
+  default int groupWidth() {
+    return map().width();
+  }
+
+  /** Returns what such a group is called. */
+  default String groupName(int group) {
+    return phrase("%s %d", chipWord(), group + 1);
+  }
+
   /** Returns whether chips can be added at its end. */
   default boolean grows() {
     return true;

@@ -6,8 +6,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
@@ -219,6 +221,7 @@ public record Switching(
 
     private void tell(List<Placement> placements) {
       Map<String, Integer> ofPart = new HashMap<>();
+      Set<String> several = several(placements);
       boolean begins = true;
       for (int i = 0; i < unitOf.length; i++) {
         int unit = unitOf[i];
@@ -229,15 +232,28 @@ public record Switching(
           if (leds[unit] == 1) {
             String part = placements.get(i).part();
             int turn = ofPart.merge(part, 1, Integer::sum);
-            names[unit] = part.isEmpty() ? phrase("LED %d", i + 1) : numbered(part, turn);
+            names[unit] =
+                part.isEmpty()
+                    ? phrase("LED %d", i + 1)
+                    : several.contains(part) ? phrase("%s (%d)", part, turn) : part;
           }
         }
         begins |= placements.get(i).endsPiece();
       }
     }
 
-    private static String numbered(String part, int turn) {
-      return turn == 1 ? part : phrase("%s %d", part, turn);
+    /** Parts that have more than one thing that is on or off. */
+    private Set<String> several(List<Placement> placements) {
+      Map<String, Integer> unitOfPart = new HashMap<>();
+      Set<String> several = new HashSet<>();
+      for (int i = 0; i < unitOf.length; i++) {
+        String part = placements.get(i).part();
+        Integer other = unitOf[i] < 0 ? null : unitOfPart.putIfAbsent(part, unitOf[i]);
+        if (other != null && other != unitOf[i]) {
+          several.add(part);
+        }
+      }
+      return several;
     }
   }
 }

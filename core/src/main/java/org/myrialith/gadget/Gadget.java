@@ -265,8 +265,9 @@ public record Gadget(
   /** Returns the gadget with a circuit to begin with, and a fixture moved to it. */
   public Gadget with(CircuitStart start, String fixture) {
     String id = freeId("c");
-    Gadget grown = with(start);
-    return grown.with(grown.circuits.withAtEnd(fixture, id)).withPins(id);
+    Circuits left = circuits.without(fixture);
+    Circuit fresh = start.beside(left, brief.controller(), id, layout, List.of(fixture));
+    return with(left.with(fresh)).withPins(id);
   }
 
   /**
@@ -285,7 +286,7 @@ public record Gadget(
     }
     Gadget cleared = with(left);
     String id = cleared.freeId("c");
-    Circuit fresh = start.beside(left, brief.controller(), id).withFixtures(fixtures);
+    Circuit fresh = start.beside(left, brief.controller(), id, layout, fixtures);
     return cleared.with(left.with(fresh).because(id, why)).withPins(id);
   }
 

@@ -92,14 +92,15 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
     return shape.describe();
   }
 
-  private int own(int index) {
-    Objects.checkIndex(index, count());
-    return mount.reversed() ? count() - 1 - index : index;
+  /** Index in the shape's own order, of so many: shapes count anew each time they are asked. */
+  private int own(int index, int count) {
+    Objects.checkIndex(index, count);
+    return mount.reversed() ? count - 1 - index : index;
   }
 
   /** Returns the flat place of the emitter with that index in data order. */
   public Position position(int index) {
-    return new Frame(this).position(shape.position(own(index)));
+    return new Frame(this).position(shape.position(own(index, count())));
   }
 
   /** Returns all emitters on the bench, in data order. */
@@ -108,9 +109,10 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
     List<Placement> own = shape.placements();
     List<Placement> all = new ArrayList<>(own.size());
     for (int i = 0; i < own.size(); i++) {
-      Placement placement = own.get(own(i));
+      int at = own(i, own.size());
+      Placement placement = own.get(at);
       boolean ends =
-          mount.reversed() ? own(i) > 0 && own.get(own(i) - 1).endsPiece() : placement.endsPiece();
+          mount.reversed() ? at > 0 && own.get(at - 1).endsPiece() : placement.endsPiece();
       all.add(
           new Placement(
               frame.position(placement.position()),
@@ -132,7 +134,7 @@ public record Fixture(String id, String name, Shape shape, Mount mount) {
     Arrays.fill(number, -1);
     int next = 0;
     for (int i = 0; i < all.length; i++) {
-      int one = own[own(i)];
+      int one = own[own(i, own.length)];
       if (number[one] < 0) {
         number[one] = next++;
       }

@@ -285,28 +285,30 @@ public record SegmentDigits(
 
   private List<Part> parts() {
     List<Part> parts = new ArrayList<>();
+    List<Segment> segments = segments();
     int digit = 0;
     for (Module module : modules) {
       for (int in = 1; in <= module.digits(); in++, digit++) {
         String name = module.name() + (module.digits() == 1 ? "" : " " + in);
-        addDigit(parts, name, digit);
+        addDigit(parts, segments, name, digit);
       }
     }
+    int firstRow = indicatorRow();
     for (int i = 0; i < indicators.size(); i++) {
       Indicator one = indicators.get(i);
       parts.add(
           new Part(
               one.name(),
-              i % digits(),
-              indicatorRow() + i / digits(),
+              i % digit,
+              firstRow + i / digit,
               List.of(new Point(one.xMm(), one.yMm()))));
     }
     return parts;
   }
 
-  private void addDigit(List<Part> parts, String name, int digit) {
+  private void addDigit(List<Part> parts, List<Segment> segments, String name, int digit) {
     double left = leftOf(digit);
-    List<Segment> segments = segments();
+    int pointRow = segments.size();
     for (int s = 0; s < segments.size(); s++) {
       Segment segment = segments.get(s);
       parts.add(new Part(name + " " + segment.name(), digit, s, along(segment, left)));
@@ -315,10 +317,7 @@ public record SegmentDigits(
     if (decimalPoint) {
       parts.add(
           new Part(
-              name + " point",
-              digit,
-              pointRow(),
-              List.of(slanted(left + 1.2 * widthMm, heightMm))));
+              name + " point", digit, pointRow, List.of(slanted(left + 1.2 * widthMm, heightMm))));
     }
     if (colonsAfter.contains(digit + 1)) {
       double x = left + (widthMm + Math.max(digitPitchMm, widthMm)) / 2;
@@ -326,7 +325,7 @@ public record SegmentDigits(
           new Part(
               name + " colon",
               digit,
-              colonRow(),
+              pointRow + (decimalPoint ? 1 : 0),
               List.of(slanted(x, heightMm / 3), slanted(x, 2 * heightMm / 3))));
     }
   }

@@ -48,10 +48,21 @@ class CircuitStartTest {
     // plain LEDs can be driven several ways: the maker chooses
     Gadget plain = Gadget.blank("Trial").with(ring("single-red"));
     assertThat(plain.circuits().of(ring("single-red"))).isEmpty();
-    Gadget chosen =
-        GadgetPlan.of(plain).mended("unchained-f1", "drive-by-shift-registers").orElseThrow();
+    assertThat(GadgetPlan.of(plain).findings(Step.CIRCUITS))
+        .filteredOn(f -> f.key().equals("unchained-f1"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.advice()).contains("choose one in the table"));
+    Gadget chosen = plain.drivenBy(CircuitStart.SHIFT_REGISTERS, List.of("f1"), "few pins");
     assertThat(chosen.circuits().of(ring("single-red")).orElseThrow())
         .isInstanceOf(ShiftRegisters.class);
+    assertThat(chosen.circuits().why(chosen.circuits().circuits().get(1).id()))
+        .isEqualTo("few pins");
+    // a lamp wants a transistor, on pins or on registers: both are offered
+    Gadget lamp = Gadget.blank("Trial").with(ring("lamp"));
+    Gadget switched =
+        GadgetPlan.of(lamp).mended("unchained-f1", "drive-by-switched-registers").orElseThrow();
+    ShiftRegisters registers = (ShiftRegisters) switched.circuits().of(ring("lamp")).orElseThrow();
+    assertThat(registers.hookup().through()).isEqualTo(Through.MOSFET_LOGIC);
   }
 
   @Test

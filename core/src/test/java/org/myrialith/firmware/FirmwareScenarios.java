@@ -46,6 +46,7 @@ final class FirmwareScenarios {
         Named.of("lantern, by palette", GadgetPlan.of(DemoGadgets.tideLantern())),
         Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
         Named.of("post, three classes", GadgetPlan.of(DemoGadgets.mooringPost())),
+        Named.of("pilot desk, three ways", GadgetPlan.of(DemoGadgets.pilotDesk())),
         Named.of("noise, raw, with limiter", GadgetPlan.of(noise())),
         Named.of("bars, by runs, turned panel", GadgetPlan.of(bars())),
         Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())),

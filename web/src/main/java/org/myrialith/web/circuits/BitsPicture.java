@@ -35,24 +35,24 @@ public record BitsPicture(
   private static final int MOST_DOTS = 1500;
 
   /**
-   * A chip.
+   * A chip, or a digit of one.
    *
    * @param about what all its channels have in common, may be empty
    */
-  public record Chip(int number, String about, List<Out> outs) {}
+  public record Chip(String name, String about, List<Out> outs) {}
 
   /**
    * An output.
    *
    * @param output of the circuit
-   * @param pin of the chip
+   * @param pin what it is called on the chip
    * @param channel of the circuit, -1 when it is free
    * @param fixture and number of the channel, as a move names it
    * @param shade which fixture it is of, to tell neighbours apart
    */
   public record Out(
       int output,
-      int pin,
+      String pin,
       int channel,
       String fixture,
       int number,
@@ -82,8 +82,9 @@ public record BitsPicture(
     BitMap map = plan.map();
     int[] byOutput = map.byOutput();
     List<Chip> chips = new ArrayList<>();
-    for (int chip = 0; chip < Math.min(MOST_CHIPS, map.chips()); chip++) {
-      chips.add(chip(plan, byOutput, chip));
+    int groups = byOutput.length / plan.groupWidth();
+    for (int group = 0; group < Math.min(MOST_CHIPS, groups); group++) {
+      chips.add(chip(plan, byOutput, group));
     }
     List<Dot> dots = plan.emitters() <= MOST_DOTS ? dots(plan, layout) : List.of();
     LayoutPlan.Box box = LayoutPlan.boxOf(plan.fixtures());
@@ -95,7 +96,7 @@ public record BitsPicture(
     double room = 2 * radius;
     return new BitsPicture(
         chips,
-        map.chips() - chips.size(),
+        groups - chips.size(),
         dots,
         phrase(
             "%.2f %.2f %.2f %.2f",
@@ -109,23 +110,24 @@ public record BitsPicture(
             : Optional.empty());
   }
 
-  private static Chip chip(SwitchedPlan plan, int[] byOutput, int chip) {
+  private static Chip chip(SwitchedPlan plan, int[] byOutput, int group) {
     BitMap map = plan.map();
-    int first = chip * map.width();
-    int[] own = Arrays.copyOfRange(byOutput, first, first + map.width());
+    int first = group * plan.groupWidth();
+    int[] own = Arrays.copyOfRange(byOutput, first, first + plan.groupWidth());
     List<SwitchedChannel> lit =
         Arrays.stream(own).filter(c -> c >= 0).mapToObj(map.channels()::get).toList();
     String about = common(lit.stream().map(SwitchedChannel::name).toList());
     List<Out> outs = new ArrayList<>();
     for (int pin = 0; pin < own.length; pin++) {
       SwitchedChannel channel = own[pin] < 0 ? null : map.channels().get(own[pin]);
-      String where = phrase("%s %d, output %d", plan.chipWord(), chip + 1, pin);
+      String called = plan.outputName(first + pin);
+      String where = phrase("%s %d, output %s", plan.chipWord(), first / map.width() + 1, called);
       outs.add(
           channel == null
-              ? new Out(first + pin, pin, -1, "", -1, "", where + ": free", -1)
+              ? new Out(first + pin, called, -1, "", -1, "", where + ": free", -1)
               : new Out(
                   first + pin,
-                  pin,
+                  called,
                   own[pin],
                   channel.fixture().id(),
                   channel.number(),
@@ -133,7 +135,7 @@ public record BitsPicture(
                   where + ": " + plan.nameOf(channel),
                   plan.fixtures().indexOf(channel.fixture()) % 4));
     }
-    return new Chip(chip + 1, about.strip(), outs);
+    return new Chip(plan.groupName(group), about.strip(), outs);
   }
 
   /** The words that all names begin with, but for the last of each. */
@@ -171,7 +173,8 @@ public record BitsPicture(
     BitMap map = plan.map();
     int channel = byOutput[output];
     String where =
-        phrase("%s %d, output %d", plan.chipWord(), output / map.width() + 1, output % map.width());
+        phrase(
+            "%s %d, output %s", plan.chipWord(), output / map.width() + 1, plan.outputName(output));
     if (channel < 0) {
       return new Picked(output, -1, where + ": free", "", -1, "Nothing hangs on it.");
     }

@@ -12,6 +12,7 @@ import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.drive.Through;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -47,13 +48,13 @@ public record CircuitView(
     PartForm<Circuit> part = new PartForm<>(CircuitKinds.ALL, plan.circuit());
     FormValues form = typed != null ? typed : part.shown();
     List<PartForm.Slot> all = part.slots(form);
-    List<PartForm.Slot> pins = all.stream().filter(s -> s.name().endsWith("Pin")).toList();
-    List<PartForm.Slot> rest =
+    List<PartForm.Slot> asked =
         all.stream()
-            .filter(s -> !s.name().endsWith("Pin"))
             .filter(s -> !List.of("id", "fixtures", "moved").contains(s.name()))
             .filter(s -> plan.circuit().minds(s.name()))
             .toList();
+    List<PartForm.Slot> pins = asked.stream().filter(s -> s.name().endsWith("Pin")).toList();
+    List<PartForm.Slot> rest = asked.stream().filter(s -> !s.name().endsWith("Pin")).toList();
     return new CircuitView(
         plan,
         CircuitKinds.ALL.kindOf(plan.circuit()).key(),
@@ -70,6 +71,12 @@ public record CircuitView(
   /** Returns whether its outputs are on or off. */
   public boolean switched() {
     return plan instanceof SwitchedPlan;
+  }
+
+  /** Returns whether it switches what gets hot or blinds. */
+  public boolean strong() {
+    return plan instanceof SwitchedPlan switched
+        && (switched.hookup().through() != Through.NONE || switched.hookup().ownRail());
   }
 
   /** Returns how many channels stand on another output than they would by themselves. */

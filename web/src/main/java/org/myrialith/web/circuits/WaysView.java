@@ -58,7 +58,7 @@ public record WaysView(
         String.join(
             ", ",
             ids.stream().map(id -> gadget.fixture(id).map(Fixture::name).orElse(id)).toList()),
-        Arrays.stream(WayColumn.values())
+        columns(sort).stream()
             .map(c -> new Head(c.key(), c.title(), sort.isPresent() && sort.get() == c))
             .toList(),
         ways.stream().map(way -> row(way, table, list.currency(), sort)).toList(),
@@ -67,15 +67,29 @@ public record WaysView(
         form.slots(prices));
   }
 
+  /** The one that is sorted by comes first, in sight. */
+  private static List<WayColumn> columns(Optional<WayColumn> sort) {
+    List<WayColumn> all = new ArrayList<>(Arrays.asList(WayColumn.values()));
+    sort.ifPresent(
+        column -> {
+          all.remove(column);
+          all.add(0, column);
+        });
+    return all;
+  }
+
   private static List<Way> byWorking(List<Way> ways) {
-    return ways.stream().sorted(Comparator.comparing(way -> !way.whyNot().isEmpty())).toList();
+    return ways.stream()
+        .sorted(
+            Comparator.comparing((Way way) -> !way.whyNot().isEmpty())
+                .thenComparing(way -> !way.fits()))
+        .toList();
   }
 
   private static Row row(Way way, WayTable table, String currency, Optional<WayColumn> sort) {
     List<String> cells = new ArrayList<>();
-    boolean told = way.whyNot().isEmpty() || way.numbers().pins() > 0;
-    for (WayColumn column : WayColumn.values()) {
-      cells.add(told ? text(column, way, currency) : "");
+    for (WayColumn column : columns(sort)) {
+      cells.add(way.fits() ? text(column, way, currency) : "");
     }
     return new Row(
         way.key(),

@@ -1,0 +1,205 @@
+package org.myrialith.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.myrialith.brief.Brief;
+import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.Circuits;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Bar;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.PartSort;
+import org.myrialith.parts.PriceList;
+import org.myrialith.parts.Supply;
+
+/** The ways to drive some lights, counted by hand. */
+class WayTableTest {
+  private static Brief brief(Controller controller) {
+    return new Brief("B", "", controller, Optional.of(new Supply("s", 5, 5)));
+  }
+
+  private static Fixture bar(int count, String emitter) {
+    Fixture bar = Fixture.of("f1", "Bar", new Bar(count, 10, 0));
+    return bar.with(bar.mount().withEmitter(emitter));
+  }
+
+  private static WayTable table(Fixture fixture, Controller controller) {
+    return WayTable.of(
+        Layout.EMPTY.withFixtures(List.of(fixture)),
+        new Circuits(List.of()),
+        brief(controller),
+        List.of("f1"));
+  }
+
+  private static Way way(WayTable table, String title) {
+    return table.ways().stream().filter(w -> w.title().equals(title)).findFirst().orElseThrow();
+  }
+
+  /** 12 LEDs: 3 x 4 on 7 pins, or 4 pins charlieplexed (common practice). */
+  @Test
+  void twelveLedsByTurns() {
+    WayTable table = table(bar(12, "single-red"), Controller.AVR8_32K);
+    assertThat(way(table, "rows and columns on pins").numbers().pins()).isEqualTo(7);
+    assertThat(way(table, "charlieplex").numbers().pins()).isEqualTo(4);
+    assertThat(way(table, "charlieplex").numbers().brightness()).isCloseTo(0.25, within(1e-9));
+    assertThat(way(table, "charlieplex").buildable()).isFalse();
+  }
+
+  @Test
+  void twelveLedsOnPinsAndRegisters() {
+    WayTable table = table(bar(12, "single-red"), Controller.AVR8_32K);
+    Way.Numbers pins = way(table, "pins of the controller").numbers();
+    assertThat(pins.pins()).isEqualTo(12);
+    assertThat(pins.chips()).isZero();
+    assertThat(pins.resistors()).isEqualTo(12);
+    assertThat(pins.wires()).isEqualTo(13);
+    // 12 LEDs and 12 resistors of two leads, 13 wires of two ends
+    assertThat(pins.joints()).isEqualTo(24 + 24 + 26);
+    Way.Numbers registers = way(table, "8-bit shift registers").numbers();
+    assertThat(registers.pins()).isEqualTo(3);
+    assertThat(registers.chips()).isEqualTo(2);
+    assertThat(registers.spare()).isEqualTo(4);
+    // one a channel, and two in series with clock and latch
+    assertThat(registers.resistors()).isEqualTo(14);
+    assertThat(registers.bits()).isEqualTo(16);
+    assertThat(registers.ramBytes()).isEqualTo(2);
+    // 14 resistors at 0.05, two chips at 0.4, two capacitors at 0.05
+    assertThat(registers.cost()).isCloseTo(0.7 + 0.8 + 0.1, within(1e-9));
+    assertThat(way(table, "16-channel sinks, on or off").numbers().chips()).isEqualTo(1);
+    assertThat(way(table, "16-bit port expanders").numbers().bits()).isEqualTo(36);
+    assertThat(way(table, "one-wire RGB pixels").whyNot())
+        .contains("does not drive: single colour");
+  }
+
+  @Test
+  void whatCantWorkSaysWhyAndStandsLast() {
+    WayTable table = table(bar(12, "single-red"), Controller.AVR8_8K);
+    assertThat(way(table, "pins of the controller").whyNot()).contains("wants 12 pins; 5 are free");
+    for (WayColumn column : WayColumn.values()) {
+      List<Way> sorted = table.by(column);
+      long working = sorted.stream().filter(w -> w.whyNot().isEmpty()).count();
+      assertThat(working).isPositive();
+      assertThat(sorted.subList(0, (int) working)).allMatch(w -> w.whyNot().isEmpty());
+      assertThat(sorted).containsExactlyInAnyOrderElementsOf(table.ways());
+    }
+    List<Way> byPins = table.by(WayColumn.PINS);
+    assertThat(byPins.get(0).numbers().pins()).isEqualTo(2);
+  }
+
+  /** The table tells what is there once the way is taken. */
+  @Test
+  void theFiguresAreThoseOfWhatIsBuilt() {
+    Gadget gadget = Gadget.blank("G").with(bar(12, "single-red"));
+    WayTable table = WayTable.of(gadget.layout(), gadget.circuits(), gadget.brief(), List.of("f1"));
+    for (Way way : table.ways()) {
+      if (way.buildable()) {
+        Gadget taken =
+            gadget.drivenBy(CircuitStart.of(way.key()).orElseThrow(), List.of("f1"), "a reason");
+        var circuit = taken.circuits().of(bar(12, "single-red")).orElseThrow();
+        var plan =
+            GadgetPlan.of(taken).wiring().plans().stream()
+                .filter(p -> p.circuit().equals(circuit))
+                .findFirst()
+                .orElseThrow();
+        assertThat(circuit.pins()).as(way.title()).hasSize(way.numbers().pins());
+        assertThat(plan.frameSeconds()).isEqualTo(way.numbers().busSeconds());
+        assertThat(plan.bufferBytes()).isEqualTo(way.numbers().ramBytes());
+        assertThat(taken.circuits().why(circuit.id())).isEqualTo("a reason");
+        // comparing again, its own pins are free
+        assertThat(
+                WayTable.of(taken.layout(), taken.circuits(), taken.brief(), List.of("f1")).ways())
+            .filteredOn(w -> w.key().equals(way.key()))
+            .allMatch(Way::buildable);
+      }
+    }
+  }
+
+  @Test
+  void pixelsSayByThemselvesHowTheyAreDriven() {
+    WayTable table = table(bar(9, "clocked-rgb"), Controller.AVR8_32K);
+    assertThat(table.ways())
+        .filteredOn(Way::buildable)
+        .extracting(Way::key)
+        .containsExactly("clocked-rgb");
+    assertThat(table.ways()).noneMatch(w -> w.title().equals("charlieplex"));
+  }
+
+  /** More lights than any class can drive: every way says why not. */
+  @Test
+  void fiveThousandChannelsAreComparedAtOnce() {
+    List<SegmentDigits.Module> modules =
+        java.util.Collections.nCopies(16, new SegmentDigits.Module(8, "m"));
+    SegmentDigits digits =
+        new SegmentDigits(
+            SegmentStyle.SIXTEEN,
+            20,
+            12,
+            0,
+            1,
+            modules,
+            15,
+            0,
+            2,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    Fixture wall = Fixture.of("f1", "Wall", digits);
+    WayTable table = table(wall.with(wall.mount().withEmitter("small-red")), Controller.AVR8_256K);
+    Way.Numbers registers = way(table, "8-bit shift registers").numbers();
+    assertThat(registers.chips()).isEqualTo(128 * 17 / 8);
+    assertThat(way(table, "16-bit port expanders").whyNot().orElseThrow())
+        .startsWith("136")
+        .contains("expanders at addresses");
+  }
+
+  @Test
+  void pricesByTheNumberThatIsBought() {
+    PriceList list =
+        new PriceList(
+            "shells",
+            List.of(
+                new PriceList.Price(PartSort.RESISTOR, 100, 0.01),
+                new PriceList.Price(PartSort.RESISTOR, 1, 0.05)));
+    assertThat(list.cost(PartSort.RESISTOR, 99)).isCloseTo(4.95, within(1e-9));
+    assertThat(list.cost(PartSort.RESISTOR, 100)).isCloseTo(1.0, within(1e-9));
+    assertThat(list.has(PartSort.MOSFET)).isFalse();
+    WayTable table =
+        WayTable.of(
+            Layout.EMPTY.withFixtures(List.of(bar(12, "single-red"))),
+            new Circuits(List.of()).with(list),
+            brief(Controller.AVR8_32K),
+            List.of("f1"));
+    assertThat(way(table, "pins of the controller").numbers().cost()).isCloseTo(0.6, within(1e-9));
+    assertThat(way(table, "8-bit shift registers").numbers().cost()).isNaN();
+    assertThatThrownBy(() -> new PriceList.Price(PartSort.MOSFET, 1, Double.NaN))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("each");
+  }
+
+  /** A circuit that drives something else keeps its pins. */
+  @Test
+  void pinsOfOthersAreTaken() {
+    WayTable table =
+        WayTable.of(
+            Layout.EMPTY.withFixtures(List.of(bar(20, "single-red"))),
+            new Circuits(List.of(OneWirePixels.usual("c9", List.of()))),
+            brief(Controller.AVR8_32K),
+            List.of("f1"));
+    assertThat(way(table, "pins of the controller").whyNot())
+        .contains("wants 20 pins; 19 are free");
+  }
+}
