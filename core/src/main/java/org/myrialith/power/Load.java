@@ -33,10 +33,11 @@ public record Load(Wiring wiring, double controllerMilliamps) {
 
   /** Returns in words what draws most: white, unless a white die takes over from the others. */
   public String most() {
-    boolean allWhite = plans().stream().allMatch(p -> p.dims() && !p.whiteTakesOver());
+    List<CircuitPlan> driving = plans().stream().filter(p -> p.emitters() > 0).toList();
+    boolean allWhite = driving.stream().allMatch(p -> p.dims() && !p.whiteTakesOver());
     return allWhite
         ? "All white"
-        : plans().stream().noneMatch(CircuitPlan::dims)
+        : driving.stream().noneMatch(CircuitPlan::dims)
             ? "Everything lit"
             : "Everything at its most";
   }
@@ -97,6 +98,14 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return plans().stream()
         .map(p -> p.dims() ? (int) Math.ceil(stepAmps(p) / unit - 1e-9) : 0)
         .toList();
+  }
+
+  /**
+   * Returns the current of a gadget in which all that can't be dimmed is lit, the rest dark (A).
+   */
+  public double undimmedAmps() {
+    return darkAmps()
+        + plans().stream().filter(p -> !p.dims()).mapToDouble(p -> p.mostLitAmps(1)).sum();
   }
 
   /** Returns the most that is drawn by what can't be dimmed, all its clips at their most (A). */

@@ -345,8 +345,7 @@ public record PowerPlan(
     return verdict == Verdict.HOLDS
         ? finding
         : finding
-            .advising(
-                "Lower the brightness limit, paint these frames darker, or use a stronger supply.")
+            .advising(advice("paint these frames darker"))
             .mendedBy(remedies(peakAmps(), trial()));
   }
 
@@ -362,8 +361,7 @@ public record PowerPlan(
                 Quantity.text(peakAmps(), "A"));
     return Finding.of(
             Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
-        .advising(
-            "Lower the brightness limit, paint these frames darker, or use a stronger supply.")
+        .advising(advice("paint these frames darker"))
         .restingOn(peak(), budget(supply.orElseThrow()), mean())
         .mendedBy(remedies(askedPeakAmps(), trial()));
   }
@@ -390,8 +388,8 @@ public record PowerPlan(
   }
 
   private Finding worstFinding() {
-    boolean limited = settings.basis() == PlanningBasis.THESE_FRAMES;
-    Verdict verdict = limited ? judge(load.darkAmps()) : judge(worstAmps());
+    boolean limited = limiter().isPresent();
+    Verdict verdict = judge(limited ? load.undimmedAmps() : worstAmps());
     String says =
         phrase("%s would draw %s. %s", load.most(), Quantity.text(worstAmps(), "A"), gives());
     if (limited && judge(worstAmps()) != Verdict.HOLDS) {
@@ -399,8 +397,9 @@ public record PowerPlan(
           verdict == Verdict.HOLDS
               ? " The limiter in the firmware keeps it within the budget."
               : phrase(
-                  " The limiter can't: dark, the gadget draws %s already.",
-                  Quantity.text(load.darkAmps(), "A"));
+                  " The limiter can't: %s, the gadget draws %s already.",
+                  load.switches() ? "with all lit that can't be dimmed" : "dark",
+                  Quantity.text(load.undimmedAmps(), "A"));
     }
     Finding finding =
         Finding.of(Step.POWER, "worst-case-current", verdict, says)
@@ -408,9 +407,15 @@ public record PowerPlan(
     return verdict == Verdict.HOLDS
         ? finding
         : finding
-            .advising(
-                "Lower the brightness limit, use a stronger supply, or plan for these frames only.")
+            .advising(advice("plan for these frames only"))
             .mendedBy(remedies(worstAmps(), this::worstAmps));
+  }
+
+  /** What helps; what is only on or off has nothing of a brightness limit. */
+  private String advice(String orElse) {
+    return load.dims()
+        ? phrase("Lower the brightness limit, %s, or use a stronger supply.", orElse)
+        : "Light fewer at once, let less current through each, or use a stronger supply.";
   }
 
   private String gives() {

@@ -1,0 +1,117 @@
+package org.myrialith.web.circuits;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Circuit;
+import org.myrialith.drive.DisplayDrivers;
+import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.parts.PartSort;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** The ways side by side on the page: sorted, taken with the reason, priced. */
+@ExtendWith(RunningApplication.Extension.class)
+class WaysPageTest {
+  private final RunningApplication application;
+
+  WaysPageTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private Screen open(String id, String step) {
+    return Screen.open(application.address() + "/gadgets/" + id + "/" + step);
+  }
+
+  private static Locator row(Page page, String way) {
+    return page.locator(".ways-table tbody tr").filter(new Locator.FilterOptions().setHasText(way));
+  }
+
+  @Test
+  void plainLedsAreDrivenByAWayThatTheMakerTakes() {
+    String id = application.bring(Gadget.blank("Dial"));
+    try (Screen screen = open(id, "layout")) {
+      Page page = screen.page();
+      screen.button("Add a bar").click();
+      screen.onRevision(2);
+      screen.field("Emitter class").selectOption("single-red");
+      screen.onRevision(3);
+      page.navigate(application.address() + "/gadgets/" + id + "/circuits");
+      // taken off the pixels' line it is free to be driven another way
+      screen.button("Remove Bar from the line").click();
+      screen.onRevision(4);
+      assertThat(page.locator("#ways-title")).hasText("Ways to drive Bar");
+      screen.holdAccessible();
+      assertThat(row(page, "one-wire RGB pixels")).containsText("does not drive: single colour");
+      page.locator(".ways-table thead")
+          .getByText("pins", new Locator.GetByTextOptions().setExact(true))
+          .click();
+      assertThat(page.locator(".ways-table tbody tr").first().locator("td").first()).hasText("2");
+      row(page, "8-bit shift registers")
+          .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
+          .click();
+      screen.onRevision(5);
+      assertThat(page.locator(".chain-why")).containsText("chosen: pins: 3");
+      assertThat(page.locator("section.chip")).hasCount(2);
+      Gadget stored = application.stored(id);
+      Circuit circuit = stored.circuits().of(stored.fixtures().get(0)).orElseThrow();
+      assertThat(circuit).isInstanceOf(ShiftRegisters.class);
+      assertThat(stored.circuits().why(circuit.id())).startsWith("pins: 3");
+    }
+  }
+
+  @Test
+  void aCircuitCanBeExchangedForAnotherWay() {
+    String id = application.bring(DemoGadgets.ferryBoard());
+    try (Screen screen = open(id, "circuits")) {
+      Page page = screen.page();
+      page.getByText("Compare all ways").click();
+      assertThat(page.locator("#ways-title")).hasText("Ways to drive Board");
+      assertThat(row(page, "pins of the controller")).containsText("wants 96 pins; 20 are free");
+      row(page, "three-wire display drivers")
+          .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
+          .click();
+      screen.onRevision(2);
+      assertThat(application.stored(id).circuits().circuits())
+          .singleElement()
+          .isInstanceOf(DisplayDrivers.class);
+      // a chip's digits stand one under the other
+      assertThat(page.locator("section.chip")).hasCount(16);
+      screen.holdAccessible();
+      screen.button("Undo").click();
+      screen.onRevision(1);
+    }
+  }
+
+  @Test
+  void pricesAreTheMakersOwnAndNonsenseIsRefused() {
+    String id = application.bring(DemoGadgets.ferryBoard());
+    try (Screen screen = open(id, "circuits?circuit=c1&ways=f1&sort=cost")) {
+      Page page = screen.page();
+      page.locator(".prices > summary").click();
+      Locator prices = page.locator("#prices");
+      prices.fill("register 1 NaN");
+      screen.button("Save prices").click();
+      assertThat(page.locator("#prices-why")).containsText("a number");
+      assertThat(page.locator("#prices")).hasValue("register 1 NaN");
+      assertThat(application.head(id)).isEqualTo(1);
+      prices.fill("register 1 2\nresistor 1 0.01\ncapacitor 1 0.01");
+      screen.button("Save prices").click();
+      screen.onRevision(2);
+      assertThat(application.stored(id).circuits().prices().cost(PartSort.REGISTER, 12))
+          .isEqualTo(24);
+      // 12 chips at 2, 98 resistors and 12 capacitors at 0.01
+      assertThat(row(page, "8-bit shift registers").locator("td").first()).hasText("25.10 units");
+      // what has no price says so
+      assertThat(row(page, "16-bit port expanders").locator("td").first()).hasText("open");
+      assertThat(List.of(page.url())).allMatch(url -> url.contains("sort=cost"));
+    }
+  }
+}
