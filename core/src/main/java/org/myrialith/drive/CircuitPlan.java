@@ -83,21 +83,31 @@ public interface CircuitPlan {
     return -1;
   }
 
-  /** Returns the current of a dark circuit (A). */
+  /** Returns the volts of a rail that its lights have for themselves; 0 for none (V). */
+  default double railVolts() {
+    return 0;
+  }
+
+  /** Returns whether a limiter dims it: by levels, and for the supply that it is of. */
+  default boolean limited() {
+    return dims() && railVolts() == 0;
+  }
+
+  /** Returns what a dark circuit takes from the supply of the gadget (A). */
   double darkAmps();
 
   /** Returns how many groups of channels with equal currents it has. */
   int groups();
 
   /**
-   * Returns the current that levels add to a dark circuit (A).
+   * Returns what levels add to that (A).
    *
    * @param sums of the levels, by group
    */
   double litAmps(long[] sums);
 
   /**
-   * Returns the most that can light up at once adds to a dark circuit (A).
+   * Returns the most that can light up at once adds to it (A).
    *
    * @param share of the full level that it lights up with, without meaning where it can't be dimmed
    */

@@ -21,6 +21,8 @@ import org.myrialith.parts.PixelClass;
  *     50, newer 280 (common practice)
  * @param rate how fast its class takes bits
  * @param white what white does; without meaning for pixels that have none
+ * @param railVolts that the pixels hang on; 0 for the supply of the gadget. At 12 V one address
+ *     drives three LEDs in series, all with the current of one
  * @param fixtures identifiers in the order the data runs
  */
 public record OneWirePixels(
@@ -31,6 +33,7 @@ public record OneWirePixels(
     int latchGapMicros,
     BitRate rate,
     WhiteUse white,
+    double railVolts,
     List<String> fixtures,
     PixelClass pixel)
     implements Circuit {
@@ -59,6 +62,10 @@ public record OneWirePixels(
                   Types.Choice.of(WhiteUse.values(), WhiteUse::key, WhiteUse::title))
               .or(WhiteUse.TAKES_OVER)
               .explained("for orders with W; a picture asks for red, green and blue"),
+          Field.measure("railVolts", "Own rail", Hookup.RAIL)
+              .or(0.0)
+              .explained(
+                  "that the pixels hang on, 12 for those of 12 V; 0 for the supply of the gadget"),
           Part.of("pixel", PixelClass.DESCRIPTION),
           Members.field());
 
@@ -70,6 +77,7 @@ public record OneWirePixels(
     LATCH.require("latchGapMicros", latchGapMicros);
     Objects.requireNonNull(rate, "rate");
     Objects.requireNonNull(white, "white");
+    Hookup.RAIL.require("railVolts", railVolts);
     fixtures = Members.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
   }
@@ -91,6 +99,7 @@ public record OneWirePixels(
         latchGapMicros,
         BitRate.KHZ_800,
         WhiteUse.TAKES_OVER,
+        0,
         fixtures,
         pixel);
   }
@@ -104,31 +113,37 @@ public record OneWirePixels(
   /** Returns the line on another pin. */
   public OneWirePixels onPin(String pin) {
     return new OneWirePixels(
-        id, name, pin, colourOrder, latchGapMicros, rate, white, fixtures, pixel);
+        id, name, pin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel);
   }
 
   /** Returns the line with another order of colours. */
   public OneWirePixels inOrder(ColourOrder order) {
     return new OneWirePixels(
-        id, name, dataPin, order, latchGapMicros, rate, white, fixtures, pixel);
+        id, name, dataPin, order, latchGapMicros, rate, white, railVolts, fixtures, pixel);
   }
 
   /** Returns the line of another speed. */
   public OneWirePixels atRate(BitRate other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, other, white, fixtures, pixel);
+        id, name, dataPin, colourOrder, latchGapMicros, other, white, railVolts, fixtures, pixel);
   }
 
   /** Returns the line with white used another way. */
   public OneWirePixels withWhite(WhiteUse other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, other, fixtures, pixel);
+        id, name, dataPin, colourOrder, latchGapMicros, rate, other, railVolts, fixtures, pixel);
+  }
+
+  /** Returns the line with its pixels on a rail of their own. */
+  public OneWirePixels onRail(double volts) {
+    return new OneWirePixels(
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, volts, fixtures, pixel);
   }
 
   /** Returns the line with another class of pixels. */
   public OneWirePixels withPixel(PixelClass other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, fixtures, other);
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, other);
   }
 
   @Override
@@ -144,7 +159,7 @@ public record OneWirePixels(
   @Override
   public OneWirePixels called(String other) {
     return new OneWirePixels(
-        id, other, dataPin, colourOrder, latchGapMicros, rate, white, fixtures, pixel);
+        id, other, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel);
   }
 
   @Override
@@ -160,7 +175,7 @@ public record OneWirePixels(
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, ids, pixel);
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, ids, pixel);
   }
 
   private EmitterKind kind() {

@@ -31,6 +31,11 @@ public record OneWirePlan(OneWirePixels circuit, List<Fixture> fixtures, Brief b
     return circuit.colourOrder();
   }
 
+  @Override
+  public double railVolts() {
+    return circuit.railVolts();
+  }
+
   private boolean hasWhite() {
     return order().channels() > 3;
   }

@@ -103,18 +103,32 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   @Override
   default double darkAmps() {
-    return emitters() * pixel().idleMilliamps() * MILLI;
+    return railVolts() > 0 ? 0 : emitters() * pixel().idleMilliamps() * MILLI;
   }
 
   @Override
   default double litAmps(long[] sums) {
-    return Arrays.stream(sums).sum() * channelMilliamps() / fullLevel() * MILLI;
+    return railVolts() > 0 ? 0 : drawn(Arrays.stream(sums).sum());
+  }
+
+  /** What levels of that sum draw, from whatever rail (A). */
+  private double drawn(long sum) {
+    return sum * channelMilliamps() / fullLevel() * MILLI;
+  }
+
+  /** Sum of the levels with all that may light as bright as can be. */
+  private long mostSum(double share) {
+    return litEmitters() * Math.round(share * fullLevel()) * fullChannels();
+  }
+
+  /** Returns what everything at its most takes from a rail of its own (A). */
+  private double railAmps() {
+    return emitters() * pixel().idleMilliamps() * MILLI + drawn(mostSum(1));
   }
 
   @Override
   default double mostLitAmps(double share) {
-    long sum = litEmitters() * Math.round(share * fullLevel()) * fullChannels();
-    return litAmps(new long[] {sum});
+    return litAmps(new long[] {mostSum(share)});
   }
 
   @Override
@@ -164,8 +178,13 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         Source.ARITHMETIC);
   }
 
+  /** What the chips of the pixels run from: those of a higher rail make 5 V for themselves. */
+  private double chipVolts() {
+    return railVolts() > 0 ? Math.min(railVolts(), Brief.USUAL_VOLTS) : brief().volts();
+  }
+
   private double neededVolts() {
-    return PixelClass.DATA_HIGH_SHARE * brief().volts();
+    return PixelClass.DATA_HIGH_SHARE * chipVolts();
   }
 
   /** The controller runs from the same supply: its pins reach no more than that. */
@@ -181,7 +200,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         "V",
         "0.7 × pixel supply",
         List.of(
-            given("pixel supply", brief().volts(), "V"),
+            given("pixel supply", chipVolts(), "V"),
             given("the controller gives", logicVolts(), "V")),
         Source.COMMON_PRACTICE);
   }
@@ -199,6 +218,9 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     }
     findings.add(speed());
     findings.add(logic());
+    if (railVolts() > 0) {
+      findings.add(OwnRail.finding(key("rail"), railVolts(), railAmps()));
+    }
     return List.copyOf(findings);
   }
 

@@ -52,27 +52,8 @@ record SwitchFindings(SwitchedPlan plan) {
     if (!plan.hookup().ownRail()) {
       return Optional.empty();
     }
-    Reckoning working =
-        new Reckoning(
-            plan.key("rail-current"),
-            "Everything lit, from its own rail",
-            plan.railAmps(),
-            "A",
-            "sum of the currents of all outputs",
-            List.of(given("rail", plan.hookup().railVolts(), "V")),
-            Source.ARITHMETIC);
     return Optional.of(
-        Finding.of(
-                Step.CIRCUITS,
-                plan.key("rail"),
-                Verdict.OPEN,
-                phrase(
-                    "With everything lit, %s is drawn from a rail of %s of its own.",
-                    Quantity.text(plan.railAmps(), "A"),
-                    Quantity.text(plan.hookup().railVolts(), "V")))
-            .advising(
-                "The supply of the gadget is not it: choose one for this rail, with its ground joined to that of the controller.")
-            .restingOn(working));
+        OwnRail.finding(plan.key("rail"), plan.hookup().railVolts(), plan.railAmps()));
   }
 
   private Optional<Finding> volts() {

@@ -101,6 +101,11 @@ public sealed interface SwitchedPlan extends CircuitPlan
   }
 
   @Override
+  default double railVolts() {
+    return hookup().railVolts();
+  }
+
+  @Override
   default double darkAmps() {
     return map().chips() * chipIdleAmps();
   }

@@ -167,6 +167,9 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     }
     limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.limit() + "UL"));
     limiter().ifPresent(limiter -> define(out, "MOST_CHANNELS", most));
+    if (limiter().isPresent() && !work.lines().stream().allMatch(CircuitPlan::limited)) {
+      define(out, "PASSED_OVER", "1");
+    }
     if (packed.packing() == Packing.PALETTE) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");
       define(out, "PALETTE_WIDTH", most + "u");
@@ -300,7 +303,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     words(
         out,
         "line_channels",
-        work.lines().stream().map(line -> line.dims() ? line.groups() : 0).toList());
+        work.lines().stream().map(line -> line.limited() ? line.groups() : 0).toList());
   }
 
   private void offsets(StringBuilder out, List<Bank> banks) {

@@ -71,8 +71,8 @@ public record CurrentCourse(
     double switched = 0;
     for (int c = 0; c < sums.length; c++) {
       CircuitPlan plan = load.wiring().plans().get(c);
-      all += plan.dims() ? Arrays.stream(sums[c]).sum() : 0;
-      switched += plan.dims() ? 0 : plan.litAmps(sums[c]);
+      all += plan.limited() ? Arrays.stream(sums[c]).sum() : 0;
+      switched += plan.limited() ? 0 : plan.litAmps(sums[c]);
     }
     List<Integer> shown = Arrays.stream(frames).boxed().toList();
     return new Peak(index, start, load.amps(sums), all, switched, shown);

@@ -79,7 +79,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
   }
 
   private Stream<CircuitPlan> dimmed() {
-    return plans().stream().filter(CircuitPlan::dims);
+    return plans().stream().filter(CircuitPlan::limited);
   }
 
   /** Returns whether a limiter finds anything that it can dim. */
@@ -96,7 +96,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
   public List<Integer> weights() {
     double unit = unitAmps();
     return plans().stream()
-        .map(p -> p.dims() ? (int) Math.ceil(stepAmps(p) / unit - 1e-9) : 0)
+        .map(p -> p.limited() ? (int) Math.ceil(stepAmps(p) / unit - 1e-9) : 0)
         .toList();
   }
 
@@ -105,13 +105,13 @@ public record Load(Wiring wiring, double controllerMilliamps) {
    */
   public double undimmedAmps() {
     return darkAmps()
-        + plans().stream().filter(p -> !p.dims()).mapToDouble(p -> p.mostLitAmps(1)).sum();
+        + plans().stream().filter(p -> !p.limited()).mapToDouble(p -> p.mostLitAmps(1)).sum();
   }
 
   /** Returns the most that is drawn by what can't be dimmed, all its clips at their most (A). */
   public static double switchedAmps(List<ClipLevels> clips) {
     return clips.stream()
-        .filter(c -> !c.plan().dims())
+        .filter(c -> !c.plan().limited())
         .mapToDouble(c -> c.sums().stream().mapToDouble(c.plan()::litAmps).max().orElse(0))
         .sum();
   }

@@ -209,8 +209,8 @@ static void scale(uint16_t factor) {
     uint16_t left = READ_WORD(&line_bytes[line]);
     uint8_t channels = (uint8_t)READ_WORD(&line_channels[line]);
     uint8_t channel = 0;
-#ifdef SWITCHED
-    if (channels == 0) { /* can't be dimmed */
+#ifdef PASSED_OVER
+    if (channels == 0) { /* can't be dimmed, or has a supply of its own */
       at += left;
       left = 0;
     }

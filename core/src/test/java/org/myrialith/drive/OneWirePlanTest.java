@@ -203,4 +203,31 @@ class OneWirePlanTest {
     assertThatThrownBy(() -> one.with(OneWirePixels.usual("c2", List.of("f1"))))
         .hasMessageContaining("one circuit");
   }
+
+  /**
+   * 60 addresses of three LEDs in series at 12 V: 60 mA an address when white, 3.66 A and 43.9 W
+   * with the idle of the chips, nothing of it from the supply of the controller.
+   */
+  @Test
+  void pixelsForTwelveVoltsHangOnARailOfTheirOwn() {
+    OneWirePlan plan =
+        OneWirePixels.usual("c1", List.of("f1")).onRail(12).plan(layout(strip("f1", 60)), BRIEF);
+    assertThat(plan.darkAmps()).isZero();
+    assertThat(plan.litAmps(new long[] {255, 255, 255})).isZero();
+    assertThat(plan.mostLitAmps(1)).isZero();
+    assertThat(plan.findings())
+        .filteredOn(f -> f.key().equals("rail"))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.verdict()).isEqualTo(Verdict.OPEN);
+              assertThat(f.reckonings().get(0).value()).isCloseTo(3.66, within(1e-9));
+              assertThat(f.says()).contains("43.9");
+            });
+    // the chips make 5 V for themselves: 3.5 V are high, whatever the rail
+    assertThat(plan.reckonings())
+        .filteredOn(n -> n.key().equals("data-high"))
+        .singleElement()
+        .satisfies(n -> assertThat(n.value()).isCloseTo(3.5, within(1e-9)));
+  }
 }

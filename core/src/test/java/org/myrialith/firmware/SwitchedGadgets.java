@@ -327,4 +327,32 @@ final class SwitchedGadgets {
     return one(
         Controller.AVR8_32K, clock, twoWire ? drivers.of(DisplayClass.TWO_WIRE) : drivers, 47);
   }
+
+  /** Two lines of pixels for 12 V on a rail of their own, beside one of 5 V that is limited. */
+  static Gadget twelveVolts() {
+    Fixture[] strips = new Fixture[3];
+    for (int i = 0; i < 3; i++) {
+      strips[i] =
+          Fixture.of(
+              "f" + (i + 1),
+              "Strip " + (i + 1),
+              new Strip(10 + i, 20, List.of(new Point(0, 30 * i), new Point(600, 30 * i))));
+    }
+    return Gadgets.of(
+        "Twelve",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 0.4)),
+        List.of(strips),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1")).onPin("D4").onRail(12),
+            OneWirePixels.usual("c2", List.of("f2")).onPin("D5"),
+            OneWirePixels.usual("c3", List.of("f3")).onPin("D6").onRail(12)),
+        ColourSettings.USUAL,
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(
+            new Clip("k1", "One", "f1", frames(strips[0], 4, 30, 71)),
+            new Clip("k2", "Two", "f2", frames(strips[1], 4, 30, 72)),
+            new Clip("k3", "Three", "f3", frames(strips[2], 4, 30, 73))));
+  }
 }

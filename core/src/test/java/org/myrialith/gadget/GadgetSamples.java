@@ -12,7 +12,19 @@ import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
+import org.myrialith.drive.DirectPins;
+import org.myrialith.drive.DisplayClass;
+import org.myrialith.drive.DisplayDrivers;
+import org.myrialith.drive.ExpanderClass;
+import org.myrialith.drive.Expanders;
+import org.myrialith.drive.Filling;
+import org.myrialith.drive.Hookup;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.drive.Side;
+import org.myrialith.drive.SwitchedCircuit;
+import org.myrialith.drive.Through;
 import org.myrialith.drive.WhiteUse;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -22,7 +34,10 @@ import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClasses;
+import org.myrialith.parts.PartSort;
 import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.PreferredValues;
+import org.myrialith.parts.PriceList;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
@@ -83,7 +98,8 @@ final class GadgetSamples {
                 ? List.of()
                 : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")),
             ShapeSamples.site(random));
-    return random.nextInt(3) > 0 ? gadget.with(layout) : onTwoLines(gadget.with(layout));
+    Gadget whole = random.nextInt(3) > 0 ? gadget.with(layout) : onTwoLines(gadget.with(layout));
+    return random.nextInt(3) > 0 ? whole : switched(random, whole);
   }
 
   private static Circuit line(Random random, List<String> chained) {
@@ -108,8 +124,41 @@ final class GadgetSamples {
         50 + random.nextInt(1950),
         pick(random, BitRate.values()),
         pick(random, WhiteUse.values()),
+        random.nextBoolean() ? 0 : 12,
         chained,
         pixel);
+  }
+
+  /** A circuit of each way that only switches, with the reasons and prices of a maker. */
+  private static Gadget switched(Random random, Gadget gadget) {
+    Hookup hookup =
+        new Hookup(
+            0.1 + random.nextDouble() * 100,
+            Side.TO_SUPPLY,
+            pick(random, PreferredValues.values()),
+            random.nextDouble(),
+            pick(random, Filling.values()),
+            pick(random, Through.values()),
+            random.nextInt(3) * 6,
+            List.of(new Hookup.Moved("f1", random.nextInt(9), random.nextInt(99))));
+    Circuits circuits = gadget.circuits();
+    for (SwitchedCircuit circuit :
+        List.of(
+            DirectPins.usual("c4", List.of()).onPins(List.of("C1", "C2")),
+            ShiftRegisters.usual("c5", List.of()).of(RegisterClass.POWER),
+            Expanders.usual("c6", List.of()).of(pick(random, ExpanderClass.values())),
+            DisplayDrivers.usual("c7", List.of()).of(pick(random, DisplayClass.values())))) {
+      circuits = circuits.with(circuit.with(hookup)).because(circuit.id(), word(random));
+    }
+    return gadget.with(
+        circuits.with(
+            new PriceList(
+                word(random),
+                List.of(
+                    new PriceList.Price(
+                        pick(random, PartSort.values()),
+                        1 + random.nextInt(500),
+                        random.nextDouble())))));
   }
 
   /** The last of its fixtures on a line of its own. */

@@ -1,0 +1,46 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/** What hangs on a rail of its own is not the supply's to carry: that is told. */
+final class OwnRail {
+  private OwnRail() {}
+
+  /**
+   * Returns what is open about it.
+   *
+   * @param amps of everything lit
+   */
+  static Finding finding(String key, double volts, double amps) {
+    Reckoning working =
+        new Reckoning(
+            key + "-current",
+            "Everything lit, from its own rail",
+            amps,
+            "A",
+            "sum of the currents of all that hangs on it; watts are rail × current",
+            List.of(given("rail", volts, "V"), given("power", volts * amps, "W")),
+            Source.ARITHMETIC);
+    return Finding.of(
+            Step.CIRCUITS,
+            key,
+            Verdict.OPEN,
+            phrase(
+                "With everything lit, %s is drawn from a rail of %s of its own: %s.",
+                Quantity.text(amps, "A"),
+                Quantity.text(volts, "V"),
+                Quantity.text(volts * amps, "W")))
+        .advising(
+            "The supply of the gadget is not it: choose one for this rail, with its ground joined to that of the controller.")
+        .restingOn(working);
+  }
+}
