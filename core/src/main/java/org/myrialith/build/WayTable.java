@@ -94,7 +94,7 @@ public record WayTable(List<Way> ways) {
     }
 
     private Way way(CircuitStart start) {
-      Circuit circuit = start.beside(others, brief.controller(), "way").withFixtures(fixtures);
+      Circuit circuit = start.beside(others, brief.controller(), "way", layout, fixtures);
       if (circuit instanceof DirectPins pins) {
         circuit = CircuitPins.enough(pins, others, layout, brief);
       }

@@ -3,7 +3,6 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -166,40 +165,28 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Reckoning> all = new ArrayList<>(SwitchedPlan.super.reckonings());
-    if (circuit.sort().chained()) {
-      all.add(setting());
-    }
-    return List.copyOf(all);
+  public List<Reckoning> ownNumbers() {
+    return circuit.sort().chained() ? List.of(setting()) : List.of();
   }
 
   @Override
-  public List<Finding> findings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
+  public List<Finding> ownFindings() {
     int most = circuit.sort().chained() ? DisplayDrivers.MOST_CHIPS : 1;
-    if (map.chips() > most) {
-      all.add(
-          Finding.of(
-                  Step.CIRCUITS,
-                  key("chips"),
-                  Verdict.BREAKS,
-                  phrase(
-                      "%s are needed; %s.",
-                      Quantity.text(map.chips(), "chips"),
-                      most == 1
-                          ? "two wires reach one, as it has no address"
-                          : phrase("a chain has %d at most", most)))
-              .advising("Put some fixtures on a circuit of their own."));
-    }
-    all.add(brightness());
-    return List.copyOf(all);
+    return map.chips() > most ? List.of(tooMany(most), brightness()) : List.of(brightness());
+  }
+
+  private Finding tooMany(int most) {
+    return Finding.of(
+            Step.CIRCUITS,
+            key("chips"),
+            Verdict.BREAKS,
+            phrase(
+                "%s are needed; %s.",
+                Quantity.text(map.chips(), "chips"),
+                most == 1
+                    ? "two wires reach one, as it has no address"
+                    : phrase("a chain has %d at most", most)))
+        .advising("Put some fixtures on a circuit of their own.");
   }
 
   private Finding brightness() {

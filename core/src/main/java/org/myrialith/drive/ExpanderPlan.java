@@ -3,7 +3,6 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -102,32 +101,23 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Reckoning> all = new ArrayList<>(SwitchedPlan.super.reckonings());
-    all.add(pullUps());
-    return List.copyOf(all);
+  public List<Reckoning> ownNumbers() {
+    return List.of(pullUps());
   }
 
   @Override
-  public List<Finding> findings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
-    all.add(addresses());
-    all.add(pullUp());
-    all.add(
-        Finding.of(
-            Step.CIRCUITS,
-            key("on-or-off"),
-            Verdict.HOLDS,
-            phrase(
-                "On or off: the bus writes all of them %s a second at most, too few for dimming by the bus.",
-                Quantity.text(Math.floor(refreshHz()), "times"))));
-    return List.copyOf(all);
+  public List<Finding> ownFindings() {
+    return List.of(addresses(), pullUp(), slow());
+  }
+
+  private Finding slow() {
+    return Finding.of(
+        Step.CIRCUITS,
+        key("on-or-off"),
+        Verdict.HOLDS,
+        phrase(
+            "On or off: the bus writes all of them %s a second at most, too few for dimming by the bus.",
+            Quantity.text(Math.floor(refreshHz()), "times")));
   }
 
   private Finding addresses() {
@@ -147,7 +137,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return apart
         ? finding
         : finding.advising(
-            "Three address pins tell eight apart: put the rest on a second bus, or take registers.");
+            "Three address pins tell eight apart: put the rest on a second bus, or use registers.");
   }
 
   private Finding pullUp() {
@@ -170,6 +160,6 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         : finding.advising(
             leastOhms() > mostOhms() || busPf() > MOST_PF
                 ? "The bus is too long or has too many chips for its speed: shorten it or part it."
-                : "Take a pull-up within.");
+                : "Use a pull-up within.");
   }
 }

@@ -3,7 +3,6 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
@@ -72,17 +71,8 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   }
 
   @Override
-  public List<Finding> findings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Finding> all = new ArrayList<>();
-    int missing = map.channels().size() - circuit.pins().size();
-    if (missing > 0) {
-      all.add(missing());
-    }
-    all.addAll(new SwitchedFindings(this).all());
-    return List.copyOf(all);
+  public List<Finding> ownFindings() {
+    return map.channels().size() > circuit.pins().size() ? List.of(missing()) : List.of();
   }
 
   private Finding missing() {
@@ -97,12 +87,11 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
                 "%d channels want as many pins; %d are named.", channels, circuit.pins().size()));
     return channels > has
         ? finding.advising(
-            phrase(
-                "This controller has %d pins: take registers, expanders or a larger class.", has))
+            phrase("This controller has %d pins: use registers, expanders or a larger class.", has))
         : finding
             .advising("Name more pins.")
             .mendedBy(
                 List.of(
-                    new Remedy("Take the pins that are free", new Change.TakePins(circuit.id()))));
+                    new Remedy("Use the pins that are free", new Change.TakePins(circuit.id()))));
   }
 }

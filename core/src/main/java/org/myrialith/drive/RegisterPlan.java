@@ -3,7 +3,6 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -113,25 +112,13 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Reckoning> all = new ArrayList<>(SwitchedPlan.super.reckonings());
-    all.add(rise());
-    all.add(high());
-    return List.copyOf(all);
+  public List<Reckoning> ownNumbers() {
+    return List.of(rise(), high());
   }
 
   @Override
-  public List<Finding> findings() {
-    if (map.channels().isEmpty()) {
-      return List.of();
-    }
-    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
-    all.add(edges());
-    all.add(logic());
-    return List.copyOf(all);
+  public List<Finding> ownFindings() {
+    return List.of(edges(), logic());
   }
 
   private Finding edges() {
@@ -173,6 +160,6 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                     "Data, clock and latch reach %s; the chips need %s.",
                     Quantity.text(logicVolts(), "V"), Quantity.text(needed, "V")))
             .restingOn(high());
-    return high ? finding : finding.advising("Take the HCT class, or a level shifter.");
+    return high ? finding : finding.advising("Use the HCT class, or a level shifter.");
   }
 }

@@ -103,7 +103,7 @@ record SwitchFindings(SwitchedPlan plan) {
     return Optional.of(
         verdict == Verdict.HOLDS
             ? finding
-            : finding.advising("That is much for an output: take a MOSFET or a Darlington array."));
+            : finding.advising("That is much for an output: use a MOSFET or a Darlington array."));
   }
 
   /** A MOSFET is only fully on at the gate volts that its data are given for. */
@@ -125,7 +125,7 @@ record SwitchFindings(SwitchedPlan plan) {
         on
             ? finding
             : finding.advising(
-                "Take a MOSFET whose on-resistance is given at the volts of this logic."));
+                "Use a MOSFET whose on-resistance is given at the volts of this logic."));
   }
 
   private Finding heat() {
@@ -157,7 +157,7 @@ record SwitchFindings(SwitchedPlan plan) {
                     Quantity.text(watts, "W"),
                     Quantity.text(in.watts(), "W")))
             .restingOn(working);
-    return cool ? finding : finding.advising("Take MOSFETs, or light fewer of a package at once.");
+    return cool ? finding : finding.advising("Use MOSFETs, or light fewer of a package at once.");
   }
 
   /** Cold lamps against what the switch stands for a moment. */
@@ -184,6 +184,6 @@ record SwitchFindings(SwitchedPlan plan) {
     return Optional.of(
         holds
             ? finding
-            : finding.advising("Take a stronger switch, or keep the lamps glowing faintly."));
+            : finding.advising("Use a stronger switch, or keep the lamps glowing faintly."));
   }
 }

@@ -128,8 +128,8 @@ record SwitchedFindings(SwitchedPlan plan) {
                 one.title(), Quantity.text(needs, "V"), Quantity.text(one.path().volts(), "V")))
         .advising(
             one.leds() > 1
-                ? "Wire them in parallel, each with a resistor of its own, or take a higher supply for them."
-                : "Take a higher supply, or LEDs of a lower forward voltage.")
+                ? "Wire them in parallel, each with a resistor of its own, or use a higher supply for them."
+                : "Use a higher supply, or LEDs of a lower forward voltage.")
         .restingOn(working(load));
   }
 
@@ -146,7 +146,7 @@ record SwitchedFindings(SwitchedPlan plan) {
                       one.title(),
                       Quantity.text(resistor.amps(), "A"),
                       Quantity.text(resistor.wantedAmps(), "A")))
-              .advising("Ask for less current, or take a higher supply.")
+              .advising("Ask for less current, or use a higher supply.")
               .restingOn(working(load)));
     }
     return spread(resistor, load, key);
@@ -170,8 +170,8 @@ record SwitchedFindings(SwitchedPlan plan) {
                     Quantity.text(lamp.ratedVolts(), "V")))
             .advising(
                 share > 1
-                    ? "It burns out soon: take a lower rail, or lamps for more volts."
-                    : "It glows dimly: take a rail of its own volts, or lamps for less.")
+                    ? "It burns out soon: use a lower rail, or lamps for more volts."
+                    : "It glows dimly: use a rail of its own volts, or lamps for less.")
             .restingOn(working(load)));
   }
 
@@ -279,7 +279,7 @@ record SwitchedFindings(SwitchedPlan plan) {
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Ask for less current, or take outputs that carry more.");
+        : finding.advising("Ask for less current, or use outputs that carry more.");
   }
 
   /** What the output itself carries: the LEDs, or what drives the switch behind it (A). */
@@ -368,6 +368,6 @@ record SwitchedFindings(SwitchedPlan plan) {
     return holds
         ? finding
         : finding.advising(
-            "Ask for less current, spread the channels over more chips, or take a class that carries more.");
+            "Ask for less current, spread the channels over more chips, or use a class that carries more.");
   }
 }

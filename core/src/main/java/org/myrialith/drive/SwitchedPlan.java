@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.layout.Fixture;
@@ -167,6 +168,26 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return name + "-" + circuit().id();
   }
 
+  /** Returns the numbers that only this way has. */
+  default List<Reckoning> ownNumbers() {
+    return List.of();
+  }
+
+  /** Returns the judgements that only this way has. */
+  default List<Finding> ownFindings() {
+    return List.of();
+  }
+
+  @Override
+  default List<Finding> findings() {
+    if (map().channels().isEmpty()) {
+      return List.of();
+    }
+    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
+    all.addAll(ownFindings());
+    return List.copyOf(all);
+  }
+
   @Override
   default List<Reckoning> reckonings() {
     if (map().channels().isEmpty()) {
@@ -182,7 +203,8 @@ public sealed interface SwitchedPlan extends CircuitPlan
     all.add(resistorNumber());
     all.add(dataTime());
     all.add(buffer());
-    return all;
+    all.addAll(ownNumbers());
+    return List.copyOf(all);
   }
 
   /** Returns the reckoning of its outputs. */

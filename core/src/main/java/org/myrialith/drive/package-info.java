@@ -1,8 +1,10 @@
 /**
- * How emitters are driven: circuits with their data time, refresh and memory.
+ * How emitters are driven: pixels that keep their own levels, and outputs that are on or off, on
+ * pins, registers, sinks, expanders, display drivers and through transistors.
  *
- * <p>Fixtures in chain order come in; a {@link org.myrialith.drive.ChainPlan} goes out. Timing of
- * one-wire pixels of the 800 kHz class: 1.25 µs a bit, 24 bits a pixel (common practice for the
- * class).
+ * <p>Fixtures and a {@link org.myrialith.drive.Circuit} come in; a {@link
+ * org.myrialith.drive.CircuitPlan} goes out: what stands where on the wire, time, memory, current,
+ * judgements. Sources: I2C-bus specification UM10204, JESD7A for inputs of the HC family, IEC 60063
+ * for resistors; all else are data of the part classes and common practice, as each class says.
  */
 package org.myrialith.drive;
