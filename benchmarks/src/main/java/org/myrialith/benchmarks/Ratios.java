@@ -3,15 +3,23 @@ package org.myrialith.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Supplier;
+import org.myrialith.brief.Brief;
+import org.myrialith.build.WayTable;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Circuits;
+import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
+import org.myrialith.layout.Panel;
+import org.myrialith.parts.Controller;
 
 /** Times each work of the core beside the one that it is to be held against, and prints both. */
 public final class Ratios {
@@ -24,6 +32,7 @@ public final class Ratios {
     Ratios ratios = new Ratios();
     ratios.growthOfLayout();
     ratios.growthOfFrames();
+    ratios.growthOfWays();
     ratios.besideReading("lantern", DemoGadgets.tideLantern());
     ratios.besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
     say("largest error of a ratio: %.0f %%", 100 * ratios.largestError);
@@ -74,6 +83,41 @@ public final class Ratios {
             () -> GadgetPlan.of(less).firmwareFiles());
       }
     }
+  }
+
+  /** 96 channels of 32 RGB lights, ten and a hundred times as many. */
+  private void growthOfWays() {
+    List<Layout> layouts = new ArrayList<>();
+    for (int lights : new int[] {32, 320, 3200}) {
+      Fixture bars =
+          Fixture.of(
+              "f1", "Lights", new Panel(lights / 32, 32, 10, 10, Corner.TOP_LEFT, false, true, 0));
+      layouts.add(
+          Layout.EMPTY.withFixtures(List.of(bars.with(bars.mount().withEmitter("rgb-pins")))));
+    }
+    for (int i = 1; i < layouts.size(); i++) {
+      Layout more = layouts.get(i);
+      Layout less = layouts.get(i - 1);
+      String what = i == 1 ? " of 960 channels beside 96" : " of 9 600 channels beside 960";
+      time("all ways" + what, () -> ways(more), () -> ways(less));
+      time("bit map" + what, () -> bitMap(more), () -> bitMap(less));
+    }
+    time(
+        "all ways of 9 600 channels beside their layout",
+        () -> ways(layouts.get(2)),
+        () -> LayoutPlan.of(layouts.get(2).fixtures()));
+  }
+
+  private static Brief brief() {
+    return new Brief("Ways", "", Controller.AVR8_256K, Optional.empty());
+  }
+
+  private static Object ways(Layout layout) {
+    return WayTable.of(layout, new Circuits(List.of()), brief(), List.of("f1"));
+  }
+
+  private static Object bitMap(Layout layout) {
+    return ShiftRegisters.usual("c1", List.of("f1")).plan(layout, brief()).map();
   }
 
   private void besideReading(String name, Gadget gadget) {

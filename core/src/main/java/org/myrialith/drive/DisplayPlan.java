@@ -86,7 +86,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
-  public double dataSeconds() {
+  public double sendSeconds() {
     if (circuit.sort().chained()) {
       return circuit.sort().digits()
           * (map.chips() * CHIP_CYCLES + TURN_CYCLES)

@@ -53,7 +53,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   @Override
-  public double dataSeconds() {
+  public double sendSeconds() {
     TwoWireSpeed speed = circuit.sort().speed();
     return map.chips() * speed.writeSeconds(circuit.sort().writeBytes()) - speed.restSeconds();
   }

@@ -52,7 +52,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   }
 
   @Override
-  public double dataSeconds() {
+  public double sendSeconds() {
     return circuit.pins().size() * PIN_CYCLES / Controller.CLOCK_HZ;
   }
 

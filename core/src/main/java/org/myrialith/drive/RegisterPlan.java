@@ -50,7 +50,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
-  public double dataSeconds() {
+  public double sendSeconds() {
     return (double) map.bytes() * BYTE_CYCLES / Controller.CLOCK_HZ;
   }
 

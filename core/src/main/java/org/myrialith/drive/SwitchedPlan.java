@@ -68,6 +68,14 @@ public sealed interface SwitchedPlan extends CircuitPlan
   /** Returns the current of a chip with everything dark (A). */
   double chipIdleAmps();
 
+  /** Returns the time that a frame takes on the wire (s), when there is anything to send. */
+  double sendSeconds();
+
+  @Override
+  default double dataSeconds() {
+    return map().channels().isEmpty() ? 0 : sendSeconds();
+  }
+
   /** Returns the reckoning of the time of a frame's data. */
   Reckoning dataTime();
 
@@ -108,7 +116,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
 
   @Override
   default double darkAmps() {
-    return map().chips() * chipIdleAmps();
+    return map().channels().isEmpty() ? 0 : map().chips() * chipIdleAmps();
   }
 
   @Override

@@ -163,7 +163,9 @@ public record FirmwarePlan(
                     "Frames packed " + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
                     bytes,
                     "bytes",
-                    formula(packing),
+                    work.dims()
+                        ? formula(packing) + (work.switches() ? "; on or off: a bit a channel" : "")
+                        : "a bit for each channel that is on or off, each different frame once",
                     List.of(given("different frames", packed.data().size(), "")),
                     Source.ARITHMETIC)));
     return List.copyOf(numbers);

@@ -117,6 +117,25 @@ class RoughNetworkTest {
     }
   }
 
+  /** The page of the first frame comes between two keys: the second is where the maker went. */
+  @Test
+  void theFirstFrameComesWhileTheMakerMovesOn() {
+    String id = application.bring(DemoGadgets.tideLantern().withoutClip("k1").withoutClip("k2"));
+    try (Screen screen = open(id, "frames")) {
+      Page page = screen.page();
+      slow(page);
+      page.locator("lit-easel canvas").focus();
+      page.keyboard().press("Space");
+      page.keyboard().press("ArrowRight");
+      page.keyboard().press("ArrowRight");
+      screen.onRevision(2);
+      page.keyboard().press("Space");
+      screen.onRevision(3);
+      assertThat(firstFrame(id).colour(0, 0)).isEqualTo(0xffffff);
+      assertThat(firstFrame(id).colour(2, 0)).isEqualTo(0xffffff);
+    }
+  }
+
   @Test
   void anImpatientPressIsNotTakenTwice() {
     String id = application.bring(DemoGadgets.porchBuoy());
