@@ -14,8 +14,8 @@ import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.Through;
-import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.DigitText;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Programme;
@@ -41,23 +41,10 @@ final class DemoBoards {
     return new SegmentDigits.Module(3, name);
   }
 
-  /** A text over all digits of a fixture; a point after a digit lights the digit's own. */
+  /** A text over all digits of a fixture. */
   private static Frame text(SegmentDigits digits, String text, int hold) {
-    int columns = digits.seenColumns();
-    byte[] rgb = new byte[columns * digits.seenRows() * 3];
-    List<String> names = digits.segmentNames();
-    int digit = -1;
-    for (char one : text.toCharArray()) {
-      if (one == '.') {
-        DemoGadgets.put(rgb, names.size() * columns + digit, LIT);
-        continue;
-      }
-      digit++;
-      for (String segment : Characters.segments(digits.style(), one).orElseThrow()) {
-        DemoGadgets.put(rgb, names.indexOf(segment) * columns + digit, LIT);
-      }
-    }
-    return new Frame(Picture.of(columns, digits.seenRows(), rgb), hold);
+    Picture dark = Picture.dark(digits.seenColumns(), digits.seenRows());
+    return new Frame(new DigitText(digits).on(dark, text, LIT), hold);
   }
 
   /** Returns the board: next boat in minutes, waiting people, tide and wind, three digits each. */
@@ -182,7 +169,7 @@ final class DemoBoards {
     List<Frame> draughts = new ArrayList<>();
     List<Frame> charts = new ArrayList<>();
     for (int i = 0; i < 6; i++) {
-      times.add(colons(clock, text(clock, "22471" + i, 1000)));
+      times.add(text(clock, "22:47:1" + i, 1000));
       draughts.add(lamps(314 + i, 1000));
       charts.add(berths(i, 1000));
     }
@@ -216,19 +203,5 @@ final class DemoBoards {
                 new Clip("k1", "Evening", "f1", times),
                 new Clip("k2", "Rising", "f2", draughts),
                 new Clip("k3", "Traffic", "f3", charts))));
-  }
-
-  /** Lights the colons of a clock. */
-  private static Frame colons(SegmentDigits clock, Frame frame) {
-    Picture picture = frame.picture();
-    byte[] rgb = new byte[picture.columns() * picture.rows() * 3];
-    for (int row = 0; row < picture.rows(); row++) {
-      for (int column = 0; column < picture.columns(); column++) {
-        boolean colon = row == picture.rows() - 1 && clock.colonsAfter().contains(column + 1);
-        int colour = colon ? LIT : picture.colour(column, row);
-        DemoGadgets.put(rgb, row * picture.columns() + column, colour);
-      }
-    }
-    return new Frame(Picture.of(picture.columns(), picture.rows(), rgb), frame.holdMillis());
   }
 }

@@ -13,7 +13,6 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
-import org.myrialith.parts.OutputStage;
 
 /**
  * Display-driver chips that scan digits by themselves: told once, they show it until they are told
@@ -163,10 +162,9 @@ public record DisplayDrivers(
 
   @Override
   public DisplayPlan plan(Layout layout, Brief brief) {
-    OutputStage stage = DisplayPlan.stage(hookup.milliamps());
     double duty = sort.duty(brightness);
     Switching switching =
-        Switching.scanned(members(layout), layout, hookup, stage, brief.volts(), duty);
+        Switching.scanned(members(layout), layout, hookup, DisplayPlan.STAGE, brief.volts(), duty);
     BitMap map =
         BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
             .withSegmentsFromTop(sort.chained());

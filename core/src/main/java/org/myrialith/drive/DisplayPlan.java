@@ -31,10 +31,8 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   private static final double[] SET_AT_2_VOLTS = {11.8, 17.1, 28, 63.7};
   private static final double[] SET_AT_3_5_VOLTS = {9.7, 14, 22.6, 51.2};
 
-  /** What a chip of the class gives a segment. */
-  static OutputStage stage(double milliamps) {
-    return new OutputStage(0, Double.POSITIVE_INFINITY, 40, 40, 330, 5.5);
-  }
+  /** What a chip of the class gives a segment, and all of them together. */
+  static final OutputStage STAGE = new OutputStage(0, Double.POSITIVE_INFINITY, 40, 40, 330, 5.5);
 
   @Override
   public Hookup hookup() {
@@ -43,7 +41,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public OutputStage chipStage() {
-    return stage(circuit.hookup().milliamps());
+    return STAGE;
   }
 
   @Override

@@ -10,6 +10,7 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Bar;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Ring;
 import org.myrialith.parts.Controller;
@@ -90,5 +91,35 @@ class CircuitStartTest {
         .extracting(Circuit::pins)
         .containsExactly(List.of("B0"), List.of("B1"), List.of("B2", "B3"));
     assertThat(CircuitPins.fitted(circuits, Controller.AVR8_256K)).isEqualTo(circuits);
+  }
+
+  private static Fixture bar(int leds) {
+    Fixture bar = Fixture.of("f1", "Bar", new Bar(leds, 10, 0));
+    return bar.with(bar.mount().withEmitter("single-red"));
+  }
+
+  @Test
+  void pinsAreGivenAsManyAsThereAreChannels() {
+    Gadget twelve =
+        Gadget.blank("Trial").with(bar(12)).drivenBy(CircuitStart.DIRECT_PINS, List.of("f1"), "");
+    Circuit pins = twelve.circuits().of(bar(12)).orElseThrow();
+    // the line of pixels keeps its own
+    assertThat(pins.pins()).hasSize(12).doesNotContain("B0").doesNotHaveDuplicates();
+    Gadget more = twelve.with(bar(15));
+    assertThat(GadgetPlan.of(more).findings(Step.CIRCUITS))
+        .filteredOn(f -> f.key().startsWith("pins-missing"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.says()).contains("15 channels").contains("12 are named"));
+    Gadget mended =
+        GadgetPlan.of(more).mended("pins-missing-" + pins.id(), "take-pins").orElseThrow();
+    List<String> given = mended.circuits().of(bar(15)).orElseThrow().pins();
+    assertThat(given).hasSize(15).startsWith(pins.pins().toArray(String[]::new));
+    assertThat(GadgetPlan.of(mended).findings(Step.CIRCUITS))
+        .noneMatch(f -> f.key().startsWith("pins-missing"));
+    // more than the controller has: nothing is offered that could not be
+    assertThat(GadgetPlan.of(twelve.with(bar(30))).findings(Step.CIRCUITS))
+        .filteredOn(f -> f.key().startsWith("pins-missing"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.remedies()).isEmpty());
   }
 }

@@ -1,11 +1,13 @@
 package org.myrialith.frames;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.myrialith.finding.InputException;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 
@@ -66,5 +68,59 @@ class CharactersTest {
       assertThat(Characters.segments(SegmentStyle.FOURTEEN, one)).as("%s", one).isPresent();
     }
     assertThat(Characters.segments(SegmentStyle.CUSTOM, '1')).isEmpty();
+  }
+
+  private static final SegmentDigits CLOCK =
+      new SegmentDigits(
+          SegmentStyle.SEVEN,
+          20,
+          10,
+          0,
+          1,
+          List.of(new SegmentDigits.Module(4, "time")),
+          15,
+          0,
+          1,
+          true,
+          true,
+          List.of(2),
+          List.of(),
+          List.of());
+
+  /** Rows a to g, the points, then the colon; columns are digits. */
+  private static String lit(Picture picture, int digit) {
+    StringBuilder rows = new StringBuilder();
+    for (int row = 0; row < picture.rows(); row++) {
+      rows.append(picture.colour(digit, row) == 0 ? '-' : "abcdefgp:".charAt(row));
+    }
+    return rows.toString();
+  }
+
+  @Test
+  void aTextStandsToTheRightWithItsPointsAndColons() {
+    Picture dark = Picture.dark(4, 9);
+    Picture time = new DigitText(CLOCK).on(dark, "7:0.5", 0xff3010);
+    assertThat(lit(time, 0)).isEqualTo("---------");
+    assertThat(lit(time, 1)).isEqualTo("abc-----:");
+    assertThat(lit(time, 2)).isEqualTo("abcdef-p-");
+    assertThat(lit(time, 3)).isEqualTo("a-cd-fg--");
+    assertThat(time.colour(3, 0)).isEqualTo(0xff3010);
+    // written over, nothing of the old text stays
+    Picture minus = new DigitText(CLOCK).on(time, "-1", 0xff3010);
+    assertThat(lit(minus, 1)).isEqualTo("---------");
+    assertThat(lit(minus, 2)).isEqualTo("------g--");
+  }
+
+  @Test
+  void whatDigitsCantShowIsRefused() {
+    Picture dark = Picture.dark(4, 9);
+    DigitText text = new DigitText(CLOCK);
+    for (String wrong : List.of("12345", "12:3", "K", ".5", "1\n")) {
+      assertThatThrownBy(() -> text.on(dark, wrong, 1))
+          .as(wrong)
+          .isInstanceOf(InputException.class)
+          .hasMessageContaining("text");
+    }
+    assertThat(text.on(dark, "", 1)).isEqualTo(dark);
   }
 }

@@ -16,6 +16,18 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
   private static final int MOST_POINTS = 4000;
 
   /**
+   * Returns a colour as 0xRRGGBB.
+   *
+   * @throws InputException when it is not written as #rrggbb
+   */
+  static int colour(String colour) {
+    if (!colour.matches("#[0-9a-fA-F]{6}")) {
+      throw new InputException("colour", colour, "# and six hexadecimal digits, such as #1fa08c");
+    }
+    return Integer.parseInt(colour.substring(1), 16);
+  }
+
+  /**
    * Reads an act.
    *
    * @param points column,row pairs with blanks between, from 0
@@ -24,9 +36,6 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
   static Brush read(String tool, String points, String colour, Picture picture) {
     if (!List.of("pencil", "line", "fill").contains(tool)) {
       throw new InputException("tool", tool, "pencil, line or fill");
-    }
-    if (!colour.matches("#[0-9a-fA-F]{6}")) {
-      throw new InputException("colour", colour, "# and six hexadecimal digits, such as #1fa08c");
     }
     List<Picture.Cell> cells = new ArrayList<>();
     for (String pair : points.strip().split("\\s+")) {
@@ -38,7 +47,7 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
             "at most " + MOST_POINTS + " points in one stroke");
       }
     }
-    return new Brush(tool, cells, Integer.parseInt(colour.substring(1), 16));
+    return new Brush(tool, cells, colour(colour));
   }
 
   private static Picture.Cell cell(String pair, Picture picture) {

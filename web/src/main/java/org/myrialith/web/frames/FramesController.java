@@ -9,10 +9,12 @@ import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.DigitText;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.SegmentDigits;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.pages.Sheet;
 import org.myrialith.web.store.NotThereException;
@@ -278,6 +280,37 @@ class FramesController {
       onward.getModel().remove("typed");
     }
     return onward;
+  }
+
+  /** Writes on the segment digits of a fixture. */
+  @PostMapping("/{fixture}/{frame}/text")
+  ModelAndView text(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @RequestParam int base,
+      @RequestParam String text,
+      @RequestParam String colour) {
+    return pages.edit(
+        id,
+        base,
+        "Wrote on frame " + (frame + 1),
+        gadget -> {
+          Clip clip = clipOn(gadget, fixture);
+          Frame old = frame(clip, frame);
+          Picture written = digits(gadget, fixture).on(old.picture(), text, Brush.colour(colour));
+          return gadget.with(clip.withFrame(frame, new Frame(written, old.holdMillis())));
+        },
+        there(fixture, frame),
+        errors -> page(id, fixture, frame).addObject("typedText", text));
+  }
+
+  private static DigitText digits(Gadget gadget, String fixture) {
+    if (gadget.fixture(fixture).orElseThrow(NotThereException::new).shape()
+        instanceof SegmentDigits digits) {
+      return new DigitText(digits);
+    }
+    throw new NotThereException();
   }
 
   @GetMapping(path = "/picture/{hash}.png", produces = MediaType.IMAGE_PNG_VALUE)

@@ -16,6 +16,8 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
 
 /**
  * The bench of the frames.
@@ -50,6 +52,13 @@ public record FramesPage(
 
   /** A value from which a colour is seen on a dark frame. */
   private static final int SEEN = 64;
+
+  /** Returns whether a text can be written on the fixture. */
+  public boolean writes() {
+    return fixture != null
+        && fixture.shape() instanceof SegmentDigits digits
+        && digits.style() != SegmentStyle.CUSTOM;
+  }
 
   /** A fixture to draw on. */
   public record Tab(String fixture, String name, boolean here, boolean empty) {}

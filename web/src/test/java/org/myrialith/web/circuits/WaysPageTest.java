@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import java.util.List;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
@@ -54,9 +54,7 @@ class WaysPageTest {
           .getByText("pins", new Locator.GetByTextOptions().setExact(true))
           .click();
       assertThat(page.locator(".ways-table tbody tr").first().locator("td").first()).hasText("2");
-      row(page, "8-bit shift registers")
-          .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
-          .click();
+      row(page, "8-bit shift registers").getByRole(AriaRole.BUTTON).click();
       screen.onRevision(5);
       assertThat(page.locator(".chain-why")).containsText("chosen: pins: 3");
       assertThat(page.locator("section.chip")).hasCount(2);
@@ -75,9 +73,7 @@ class WaysPageTest {
       page.getByText("Compare all ways").click();
       assertThat(page.locator("#ways-title")).hasText("Ways to drive Board");
       assertThat(row(page, "pins of the controller")).containsText("wants 96 pins; 20 are free");
-      row(page, "three-wire display drivers")
-          .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
-          .click();
+      row(page, "three-wire display drivers").getByRole(AriaRole.BUTTON).click();
       screen.onRevision(2);
       assertThat(application.stored(id).circuits().circuits())
           .singleElement()
@@ -111,7 +107,7 @@ class WaysPageTest {
       assertThat(row(page, "8-bit shift registers").locator("td").first()).hasText("25.10 units");
       // what has no price says so
       assertThat(row(page, "16-bit port expanders").locator("td").first()).hasText("open");
-      assertThat(List.of(page.url())).allMatch(url -> url.contains("sort=cost"));
+      assertThat(page.url()).contains("sort=cost");
     }
   }
 }
