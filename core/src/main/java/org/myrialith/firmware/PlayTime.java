@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.frames.ClipLevels;
@@ -31,7 +32,12 @@ final class PlayTime {
     List<ClipLevels> clips = work.sent().clips();
     boolean banked = new FramesHeader(work, packed).banked();
     this.unpack = new double[clips.size()][];
-    this.scaling = target.scaleCycles(work.sent().wiring().channels());
+    this.scaling =
+        target.scaleCycles(
+            work.lines().stream()
+                .filter(CircuitPlan::limited)
+                .mapToInt(CircuitPlan::channels)
+                .sum());
     for (int c = 0; c < unpack.length; c++) {
       ClipLevels clip = clips.get(c);
       unpack[c] =

@@ -61,7 +61,7 @@ public record Sent(Wiring wiring, Show show, List<ClipLevels> clips, Optional<Li
       }
       Levels composed = Levels.of(plan.levelBits(), wire);
       all.add(
-          plan.dims()
+          plan.limited()
               ? Limiter.scaled(composed, factor, plan.groups(), plan.levelBits())
               : composed);
     }

@@ -342,7 +342,7 @@ final class SwitchedGadgets {
         "Twelve",
         "",
         Controller.AVR8_32K,
-        Optional.of(new Supply("port", 5, 0.4)),
+        Optional.of(new Supply("port", 5, 0.12)),
         List.of(strips),
         List.of(
             OneWirePixels.usual("c1", List.of("f1")).onPin("D4").onRail(12),
