@@ -9,6 +9,7 @@ import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.myrialith.drive.Wiring;
+import org.myrialith.formats.SpreadsheetText;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
@@ -85,11 +86,11 @@ public record EmitterMap(LayoutPlan layout, Wiring wiring) {
           Pose pose = emitter.pose();
           printer.printRecord(
               fixture.id(),
-              harmless(fixture.name()),
+              SpreadsheetText.harmless(fixture.name()),
               emitter.index(),
               place.column(),
               place.row(),
-              harmless(emitter.placement().part()),
+              SpreadsheetText.harmless(emitter.placement().part()),
               decimals(place.xMm()),
               decimals(place.yMm()),
               decimals(pose.xMm()),
@@ -119,7 +120,7 @@ public record EmitterMap(LayoutPlan layout, Wiring wiring) {
           double turn = rotation(fixture);
           printer.printRecord(
               "D_" + fixture.id() + "_" + emitter.index(),
-              harmless(classOf.apply(fixture)),
+              SpreadsheetText.harmless(classOf.apply(fixture)),
               "Top",
               decimals(emitter.position().xMm() - box.leftMm()),
               decimals(box.topMm() + box.heightMm() - emitter.position().yMm()),
@@ -141,13 +142,6 @@ public record EmitterMap(LayoutPlan layout, Wiring wiring) {
     double own = 90.0 * fixture.shape().quarters();
     double clockwise = (mount.mirrored() ? 180 - own : own) + mount.turnDegrees();
     return -clockwise % 360;
-  }
-
-  /** A text that a spreadsheet would take for a formula is marked as text. */
-  private static String harmless(String name) {
-    return name.matches("(?s)(^|.*[;\\t\\n])\\s*[=+\\-@].*") || name.startsWith("\t")
-        ? "'" + name
-        : name;
   }
 
   private static String decimals(double value) {

@@ -24,9 +24,6 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   /** Of a rise from 0.3 to 0.7 of the supply through a resistor (UM10204). */
   private static final double RISE_FACTOR = 0.8473;
 
-  /** Wire of a bus (pF a mm): 1 pF a cm (common practice). */
-  private static final double WIRE_PF_PER_MM = 0.1;
-
   /** Most that a bus may have (pF), UM10204. */
   private static final double MOST_PF = 400;
 
@@ -74,7 +71,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   private double busPf() {
-    return (map.chips() + 1) * ExpanderClass.BUS_PF + circuit.wireMm() * WIRE_PF_PER_MM;
+    return (map.chips() + 1) * ExpanderClass.BUS_PF
+        + circuit.wireMm() * ShiftRegisters.WIRE_PF_PER_MM;
   }
 
   private double leastOhms() {

@@ -16,25 +16,29 @@ public record OutputMoves(SwitchedCircuit circuit, SwitchedPlan plan) {
     return circuit.with(circuit.hookup().withMoved(List.of()));
   }
 
-  private int channel(String fixture, int number) {
+  /** Position of a channel, -1 when there is none such. */
+  private int find(String fixture, int number) {
     List<SwitchedChannel> channels = plan.map().channels();
     for (int c = 0; c < channels.size(); c++) {
       if (channels.get(c).fixture().id().equals(fixture) && channels.get(c).number() == number) {
         return c;
       }
     }
-    throw new InputException("channel", number, "a channel of a fixture in this circuit");
+    return -1;
+  }
+
+  private int channel(String fixture, int number) {
+    int channel = find(fixture, number);
+    if (channel < 0) {
+      throw new InputException("channel", number, "a channel of a fixture in this circuit");
+    }
+    return channel;
   }
 
   /** Returns the output that a channel stands on, -1 when there is no such channel. */
   public int outputOf(String fixture, int number) {
-    List<SwitchedChannel> channels = plan.map().channels();
-    for (int c = 0; c < channels.size(); c++) {
-      if (channels.get(c).fixture().id().equals(fixture) && channels.get(c).number() == number) {
-        return plan.map().outputs().get(c);
-      }
-    }
-    return -1;
+    int channel = find(fixture, number);
+    return channel < 0 ? -1 : plan.map().outputs().get(channel);
   }
 
   private void requireOutput(int output) {

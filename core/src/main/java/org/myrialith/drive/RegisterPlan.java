@@ -20,9 +20,6 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   /** Cycles of a byte, as the exported player sends it: 8 clocks of 13 cycles and the way on. */
   public static final int BYTE_CYCLES = 113;
 
-  /** Wire on a board or in a cable (pF a mm): 1 pF a cm (common practice). */
-  private static final double WIRE_PF_PER_MM = 0.1;
-
   /** In series with the clock, against ringing (ohm). */
   private static final double SERIES_OHMS = 100;
 
@@ -69,7 +66,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   private double clockFarads() {
-    return (map.chips() * RegisterClass.INPUT_PF + circuit.wireMm() * WIRE_PF_PER_MM) * 1e-12;
+    return (map.chips() * RegisterClass.INPUT_PF + circuit.wireMm() * ShiftRegisters.WIRE_PF_PER_MM)
+        * 1e-12;
   }
 
   private double riseSeconds() {
@@ -137,7 +135,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     double perChip = RISE_FACTOR * (brief.controller().stage().sourceOhms() + SERIES_OHMS);
     int most =
         (int)
-            ((RegisterClass.RISE_SECONDS / perChip * 1e12 - circuit.wireMm() * WIRE_PF_PER_MM)
+            ((RegisterClass.RISE_SECONDS / perChip * 1e12
+                    - circuit.wireMm() * ShiftRegisters.WIRE_PF_PER_MM)
                 / RegisterClass.INPUT_PF);
     return quick
         ? finding

@@ -37,6 +37,9 @@ public record ShiftRegisters(
   /** Allowed length of the clock's wire. */
   public static final Bounds WIRE = Bounds.measure(0, 20_000, "mm");
 
+  /** Wire on a board or in a cable (pF a mm): 1 pF a cm (common practice). */
+  static final double WIRE_PF_PER_MM = 0.1;
+
   /** How it stands in the format. */
   public static final Kind<ShiftRegisters> KIND =
       Kind.of(

@@ -15,6 +15,7 @@ import org.myrialith.drive.BitMap;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.SwitchedChannel;
 import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.formats.SpreadsheetText;
 
 /**
  * Which channel is switched by which output, and where its bit stands in what is sent: as a table
@@ -66,9 +67,9 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
           printer.printRecord(
               plan.circuit().id(),
               channel.fixture().id(),
-              harmless(channel.fixture().name()),
+              SpreadsheetText.harmless(channel.fixture().name()),
               channel.number(),
-              harmless(channel.name()),
+              SpreadsheetText.harmless(channel.name()),
               map.chip(c) + 1,
               map.output(c),
               map.turn(c),
@@ -80,11 +81,6 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
       throw new UncheckedIOException("writing to memory", e);
     }
     return text.toString();
-  }
-
-  /** A text that a spreadsheet would take for a formula is marked as text. */
-  private static String harmless(String name) {
-    return name.matches("(?s)\\s*[=+\\-@].*") ? "'" + name : name;
   }
 
   /** Returns it as constants: eight times the byte of what is sent, plus the bit. */

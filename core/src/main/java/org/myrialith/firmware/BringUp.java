@@ -2,16 +2,12 @@ package org.myrialith.firmware;
 
 import static org.myrialith.finding.Phrase.phrase;
 
-import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.SwitchedPlan;
 
 /** What takes the place of the player to check the wiring: one channel after the other. */
 record BringUp(FirmwareWork work) {
-  private static final int PER_ROW = 16;
-
   String text() {
     StringBuilder places = new StringBuilder();
     StringBuilder light = new StringBuilder("static void light(uint16_t step, uint8_t on) {\n");
@@ -54,20 +50,10 @@ record BringUp(FirmwareWork work) {
   }
 
   private static String places(int number, SwitchedPlan line) {
-    List<String> all =
-        IntStream.range(0, line.channels())
-            .mapToObj(channel -> Integer.toString(line.map().place(channel)))
-            .toList();
-    StringBuilder text =
-        new StringBuilder(
-            phrase("static const uint16_t places_%d[%d] PROGMEM = {\n", number, all.size()));
-    for (int at = 0; at < all.size(); at += PER_ROW) {
-      text.append("  ")
-          .append(
-              all.subList(at, Math.min(at + PER_ROW, all.size())).stream()
-                  .collect(Collectors.joining(", ")))
-          .append(",\n");
-    }
-    return text + "};\n\n";
+    return CTable.text(
+        "uint16_t",
+        "places_" + number,
+        "PROGMEM",
+        IntStream.range(0, line.channels()).mapToObj(line.map()::place));
   }
 }

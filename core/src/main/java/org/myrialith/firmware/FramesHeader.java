@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
@@ -342,15 +341,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   private static void table(
       StringBuilder out, String type, String name, String place, Stream<? extends Number> values) {
-    List<String> all = values.map(String::valueOf).toList();
-    out.append(phrase("static const %s %s[%d] %s = {\n", type, name, all.size(), place));
-    for (int at = 0; at < all.size(); at += 16) {
-      out.append("  ")
-          .append(
-              all.subList(at, Math.min(at + 16, all.size())).stream()
-                  .collect(Collectors.joining(", ")))
-          .append(",\n");
-    }
-    out.append("};\n\n");
+    out.append(CTable.text(type, name, place, values));
   }
 }

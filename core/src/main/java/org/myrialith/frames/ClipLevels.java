@@ -89,14 +89,35 @@ public record ClipLevels(
     Asks[] asks = asks(stretch);
     int channels = asks.length;
     int[] wire = new int[cells.length * channels];
-    for (int i = 0; i < cells.length; i++) {
-      if (cells[i] != DARK) {
-        for (int position = 0; position < channels; position++) {
-          wire[i * channels + position] = level(picture, cells[i], asks[position], table);
-        }
-      }
+    for (int position = 0; position < channels; position++) {
+      fill(wire, position, channels, picture, cells, asks[position], table);
     }
     return Levels.of(table.bits(), wire);
+  }
+
+  /** One channel of all units: most show a colour as it is, and those are looked up at once. */
+  private static void fill(
+      int[] wire,
+      int position,
+      int channels,
+      Picture picture,
+      int[] cells,
+      Asks asks,
+      LevelTable table) {
+    boolean plain = plain(asks);
+    int colour = asks.ordinal();
+    for (int i = 0; i < cells.length; i++) {
+      if (cells[i] != DARK) {
+        wire[i * channels + position] =
+            plain
+                ? table.level(picture.value(cells[i], colour))
+                : level(picture, cells[i], asks, table);
+      }
+    }
+  }
+
+  private static boolean plain(Asks asks) {
+    return asks.ordinal() <= Asks.BLUE.ordinal();
   }
 
   private static Asks[] asks(Stretch stretch) {
@@ -110,7 +131,7 @@ public record ClipLevels(
   }
 
   private static int value(Picture picture, int cell, Asks asks) {
-    return asks.ordinal() < 3 // the most common by far
+    return plain(asks)
         ? picture.value(cell, asks.ordinal())
         : asks.value(picture.value(cell, 0), picture.value(cell, 1), picture.value(cell, 2));
   }

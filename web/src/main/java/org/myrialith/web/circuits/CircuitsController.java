@@ -52,16 +52,25 @@ class CircuitsController {
       @RequestParam(defaultValue = "") String ways,
       @RequestParam(defaultValue = "") String sort) {
     ModelAndView page = page(id, circuit, null, output);
-    return compared(page, pages.open(id).plan().gadget(), ways, sort, null);
+    return compared(page, ways, sort, null);
   }
 
-  /** Ways for fixtures that were asked for, else for the first that has none and a choice. */
+  /**
+   * Ways for fixtures that were asked for; else, as long as the circuit that is shown drives
+   * nothing, for the first that has none and a choice.
+   */
   private static ModelAndView compared(
-      ModelAndView page, Gadget gadget, String ways, String sort, FormValues typed) {
+      ModelAndView page, String ways, String sort, FormValues typed) {
+    Gadget gadget = (Gadget) page.getModel().get("gadget");
+    CircuitView shown = (CircuitView) page.getModel().get("view");
+    boolean nothing = shown == null || shown.links().isEmpty();
     List<String> asked =
-        Arrays.stream(ways.split(",")).filter(id -> gadget.fixture(id).isPresent()).toList();
+        Arrays.stream(ways.split(","))
+            .distinct()
+            .filter(id -> gadget.fixture(id).isPresent())
+            .toList();
     List<String> fixtures =
-        asked.isEmpty()
+        asked.isEmpty() && nothing
             ? gadget.fixtures().stream()
                 .filter(f -> gadget.circuits().of(f).isEmpty())
                 .filter(f -> !gadget.layout().emitterOf(f).kind().pixel())
@@ -124,7 +133,7 @@ class CircuitsController {
                     .with(new PartForm<>(PriceList.DESCRIPTION, g.circuits().prices()).read(form))),
         "circuits?ways=" + ProjectPages.inQuery(ways) + "&sort=" + ProjectPages.inQuery(sort),
         form,
-        typed -> compared(page(id, "", null), pages.open(id).plan().gadget(), ways, sort, typed));
+        typed -> compared(page(id, "", null), ways, sort, typed));
   }
 
   private ModelAndView page(UUID id, String circuit, FormValues typed) {

@@ -1,0 +1,33 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** A table of numbers in C. */
+final class CTable {
+  private static final int PER_LINE = 16;
+
+  private CTable() {}
+
+  /**
+   * Returns a table.
+   *
+   * @param place what stands behind its name, such as where in memory it goes
+   */
+  static String text(String type, String name, String place, Stream<? extends Number> values) {
+    List<String> all = values.map(String::valueOf).toList();
+    StringBuilder out =
+        new StringBuilder(phrase("static const %s %s[%d] %s = {\n", type, name, all.size(), place));
+    for (int at = 0; at < all.size(); at += PER_LINE) {
+      out.append("  ")
+          .append(
+              all.subList(at, Math.min(at + PER_LINE, all.size())).stream()
+                  .collect(Collectors.joining(", ")))
+          .append(",\n");
+    }
+    return out.append("};\n\n").toString();
+  }
+}
