@@ -196,9 +196,12 @@ public record FramesPage(
       while (to < cells.length && cells[to] == cells[from]) {
         to++;
       }
-      most.add(new Count(cells[from], to - from));
-      if (most.size() > MOST_COLOURS) {
+      // colours come in order: one as rare as the rarest kept has the higher number
+      if (most.size() == MOST_COLOURS && to - from > most.peek().cells()) {
         most.remove();
+      }
+      if (most.size() < MOST_COLOURS) {
+        most.add(new Count(cells[from], to - from));
       }
     }
     return most.stream().sorted(RAREST_FIRST.reversed()).map(c -> hex(c.colour())).toList();
