@@ -8,7 +8,6 @@ import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.PinPlan;
-import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
@@ -67,7 +66,7 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
   /** Setting resistors, pull-ups, and those in series with clock and latch. */
   private static int chipResistors(SwitchedPlan plan) {
     if (plan instanceof RegisterPlan registers) {
-      return 2 + (registers.circuit().sort() == RegisterClass.SINK ? plan.map().chips() : 0);
+      return 2 + (registers.circuit().sort().stage().keeps() ? plan.map().chips() : 0);
     }
     if (plan instanceof DisplayPlan display) {
       return display.circuit().sort().chained() ? plan.map().chips() : 2;
@@ -81,6 +80,8 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
         case HC, HCT -> PartSort.REGISTER;
         case POWER -> PartSort.POWER_REGISTER;
         case SINK -> PartSort.SINK;
+        case GREY_12, GREY_16 -> PartSort.GREY_SINK;
+        case GREY_24 -> PartSort.GREY_SINK_24;
       };
     }
     if (plan instanceof ExpanderPlan expanders) {

@@ -192,7 +192,9 @@ public record WayTable(List<Way> ways) {
       if (plan instanceof ClockedPlan || plan instanceof OneWirePlan) {
         return (long) plan.channels() * plan.levelBits();
       }
-      return plan instanceof PinPlan ? plan.channels() : 8L * plan.bufferBytes();
+      return plan instanceof PinPlan pins
+          ? pins.channels()
+          : 8L * ((SwitchedPlan) plan).map().bytes();
     }
   }
 }

@@ -38,6 +38,11 @@ public final class Levels {
     return new Levels(wire, each);
   }
 
+  /** Returns the bytes of a level: one up to 8 bits, two beyond. */
+  public int bytesEach() {
+    return bytesEach;
+  }
+
   /** Returns the number of channels. */
   public int size() {
     return wire.length / bytesEach;

@@ -16,6 +16,8 @@ import java.util.Map;
  * @param farFirst whether what is sent first goes to the farthest chip
  * @param segmentsFromTop whether the first seven outputs of a byte are its bits 6 to 0, the eighth
  *     bit 7; else outputs are bits from 0
+ * @param depth bits of a channel; of more than one, the highest comes first, and the last output of
+ *     a chip before the others
  */
 public record BitMap(
     List<SwitchedChannel> channels,
@@ -23,7 +25,8 @@ public record BitMap(
     int width,
     int chips,
     boolean farFirst,
-    boolean segmentsFromTop) {
+    boolean segmentsFromTop,
+    int depth) {
   private static final int BYTE = 8;
 
   public BitMap {
@@ -49,17 +52,22 @@ public record BitMap(
       next++;
     }
     int chips = Math.max(leastChips, (last + width) / width);
-    return new BitMap(channels, outputs, width, chips, farFirst, false);
+    return new BitMap(channels, outputs, width, chips, farFirst, false, 1);
   }
 
   /** Returns the map for chips that take the segments of a digit from the highest bit down. */
   BitMap withSegmentsFromTop(boolean so) {
-    return new BitMap(channels, outputs, width, chips, farFirst, so);
+    return new BitMap(channels, outputs, width, chips, farFirst, so, depth);
+  }
+
+  /** Returns the map for channels of several bits each. */
+  BitMap withDepth(int bits) {
+    return new BitMap(channels, outputs, width, chips, farFirst, segmentsFromTop, bits);
   }
 
   /** Returns the bytes that are sent. */
   public int bytes() {
-    return (chips * width + BYTE - 1) / BYTE;
+    return (chips * width * depth + BYTE - 1) / BYTE;
   }
 
   /** Returns the outputs that switch nothing. */
@@ -83,16 +91,21 @@ public record BitMap(
 
   /**
    * Returns where its bit stands in what is sent: eight times the byte, plus the bit (0 the
-   * lowest).
+   * lowest); of several bits, the highest.
    */
   public int place(int channel) {
     int output = outputs.get(channel);
+    if (depth > 1) {
+      int turn = (chips * width - 1 - output) * depth;
+      return turn / BYTE * BYTE + BYTE - 1 - turn % BYTE;
+    }
     int inOrder = output / BYTE;
     return BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + bit(output % BYTE);
   }
 
   /**
-   * Returns which bit it is in the order that they are clocked out, the highest of a byte first.
+   * Returns which bit it is in the order that they are clocked out, the highest of a byte first; of
+   * several bits, its first.
    */
   public int turn(int channel) {
     int place = place(channel);

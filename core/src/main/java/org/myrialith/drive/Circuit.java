@@ -32,6 +32,11 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
   /** Returns the pins of the controller that it takes: port letter and bit. */
   List<String> pins();
 
+  /** Returns which of its pins, from 0, a timer of the controller has to clock; -1 for none. */
+  default int clockedPin() {
+    return -1;
+  }
+
   /** Returns the circuit on other pins, as many as it takes and in their order. */
   Circuit onPins(List<String> pins);
 

@@ -19,10 +19,18 @@ public final class CircuitPins {
   static Circuit free(Circuit circuit, Set<String> taken, Controller controller) {
     List<String> free =
         new ArrayList<>(controller.pins().stream().filter(p -> !taken.contains(p)).toList());
-    if (free.containsAll(circuit.pins()) || free.size() < circuit.pins().size()) {
+    int wanted = circuit.pins().size();
+    int clocked = circuit.clockedPin();
+    List<String> clocks = free.stream().filter(controller.clockPins()::contains).toList();
+    boolean right = clocked < 0 || clocks.isEmpty() || clocks.contains(circuit.pins().get(clocked));
+    if (free.containsAll(circuit.pins()) && right || free.size() < wanted) {
       return circuit;
     }
-    return circuit.onPins(free.subList(0, circuit.pins().size()));
+    if (clocked >= 0 && !clocks.isEmpty()) {
+      free.remove(clocks.get(0));
+      free.add(clocked, clocks.get(0));
+    }
+    return circuit.onPins(free.subList(0, wanted));
   }
 
   /** Returns the circuits on a controller: what stands on pins that it does not have moves. */

@@ -29,6 +29,22 @@ public enum CircuitStart {
               .of(RegisterClass.SINK)
               .with(Hookup.of(10, Side.TO_SUPPLY))
               .called("Sinks")),
+  GREY_SINKS(
+      "grey-sinks",
+      "16-channel sinks with grey scale",
+      id ->
+          ShiftRegisters.usual(id, List.of())
+              .of(RegisterClass.GREY_12)
+              .with(Hookup.of(10, Side.TO_SUPPLY))
+              .called("Grey sinks")),
+  GREY_SINKS_24(
+      "grey-sinks-24",
+      "24-channel sinks with grey scale",
+      id ->
+          ShiftRegisters.usual(id, List.of())
+              .of(RegisterClass.GREY_24)
+              .with(Hookup.of(10, Side.TO_SUPPLY))
+              .called("Grey sinks")),
   EXPANDERS("expanders", "16-bit port expanders", id -> Expanders.usual(id, List.of())),
   DISPLAY_DRIVERS(
       "display-drivers", "three-wire display drivers", id -> DisplayDrivers.usual(id, List.of())),

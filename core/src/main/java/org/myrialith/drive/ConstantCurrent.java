@@ -8,7 +8,7 @@ import org.myrialith.finding.Source;
 import org.myrialith.parts.PreferredValues;
 
 /**
- * LEDs on an output that keeps their current by itself: {@code I = 15 × 1.25 V ÷ R}, one setting
+ * LEDs on an output that keeps their current by itself: {@code I = constant ÷ R}, one setting
  * resistor a chip. The output wants 0.4 to 0.8 V to itself; what is left of the supply becomes heat
  * in the chip (data of the class, from memory).
  *
@@ -16,23 +16,22 @@ import org.myrialith.parts.PreferredValues;
  * @param forwardVolts of all of them together, typical
  * @param spreadVolts that these may be off by, either way
  * @param wantedAmps through them
+ * @param settingVolts current times setting resistor (V): 15 × 1.25 V for the common class
  */
 public record ConstantCurrent(
     double volts,
     double forwardVolts,
     double spreadVolts,
     double wantedAmps,
-    PreferredValues values)
+    PreferredValues values,
+    double settingVolts)
     implements Path {
-  /** Current through the setting resistor is repeated so many times, from so many volts. */
-  private static final double SETTING_VOLTS = 15 * 1.25;
-
   /** What an output wants to itself (V). */
   static final double HEADROOM = 0.8;
 
   /** Returns the setting resistor to take (ohm): no less than the exact one. */
   public double settingOhms() {
-    return values.atLeast(SETTING_VOLTS / wantedAmps);
+    return values.atLeast(settingVolts / wantedAmps);
   }
 
   @Override
@@ -47,7 +46,7 @@ public record ConstantCurrent(
 
   @Override
   public double amps() {
-    return lights() ? SETTING_VOLTS / settingOhms() : 0;
+    return lights() ? settingVolts / settingOhms() : 0;
   }
 
   @Override
@@ -72,15 +71,16 @@ public record ConstantCurrent(
         name,
         amps(),
         "A",
-        "15 × 1.25 V ÷ setting resistor, as long as supply − forward volts leave 0.8 V",
+        "setting constant ÷ setting resistor, as long as supply − forward volts leave 0.8 V",
         List.of(
             given("wanted", wantedAmps, "A"),
+            given("setting constant", settingVolts, "V"),
             given("setting resistor", settingOhms(), "ohm"),
             given("supply", volts, "V"),
             given("forward volts", forwardVolts, "V"),
             given("spread, either way", spreadVolts, "V"),
             given("heat of an output", watts(), "W")),
         Source.partClass(
-            "16-channel sink: 15 times the current of its setting resistor at 1.25 V"));
+            "sinks repeat the current of their setting resistor: 15 times at 1.25 V, 31.5 times at 1.24 V, 41 times at 1.21 V by class"));
   }
 }

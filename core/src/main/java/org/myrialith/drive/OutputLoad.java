@@ -16,9 +16,14 @@ import org.myrialith.parts.EmitterClass;
 public record OutputLoad(
     EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, Path path) {
 
-  /** Returns the paths side by side, each with a resistor. */
+  /** Returns the paths side by side, each with a resistor; what is kept constant is one for all. */
   public int paths() {
-    return series ? 1 : leds;
+    return series || path instanceof ConstantCurrent ? 1 : leds;
+  }
+
+  /** Returns whether LEDs share one kept current as they please. */
+  public boolean shared() {
+    return !series && leds > 1 && path instanceof ConstantCurrent;
   }
 
   /** Returns the current of the output when lit, with typical LEDs (A). */

@@ -7,19 +7,46 @@ import org.myrialith.parts.OutputStage;
  */
 public enum RegisterClass {
   /** 6 mA for full levels, 35 mA at the very most; 70 mA through the supply pins. */
-  HC("hc", "8-bit shift register, HC", 8, new OutputStage(55, 55, 20, 35, 70, 6), 0.7, 0),
-  HCT("hct", "8-bit shift register, HCT", 8, new OutputStage(55, 55, 20, 35, 70, 5.5), 0, 2.0),
+  HC("hc", "8-bit shift register, HC", 8, new OutputStage(55, 55, 20, 35, 70, 6)),
+  HCT("hct", "8-bit shift register, HCT", 8, new OutputStage(55, 55, 20, 35, 70, 5.5)),
   /** Open drains that sink only, and carry far more. */
   POWER(
       "power",
       "8-bit shift register with power outputs, open drain",
       8,
-      new OutputStage(5, Double.POSITIVE_INFINITY, 150, 250, 500, 45),
-      0.7,
-      0),
+      new OutputStage(5, Double.POSITIVE_INFINITY, 150, 250, 500, 45)),
   /** One setting resistor a chip, none a channel. */
   SINK(
-      "sink", "16-channel sink of constant current", 16, OutputStage.keeping(90, 1440, 17), 0.7, 0);
+      "sink",
+      "16-channel sink of constant current",
+      16,
+      1,
+      GreyClock.NONE,
+      OutputStage.keeping(90, 1440, 17, 15 * 1.25)),
+  /** Counts the grey-scale clock itself, and starts anew with each blank. */
+  GREY_12(
+      "grey-12",
+      "16-channel sink, 12-bit grey scale",
+      16,
+      12,
+      GreyClock.BLANKED,
+      OutputStage.keeping(120, 1920, 17, 31.5 * 1.24)),
+  /** Grey scale from an oscillator of its own, some 4 MHz. */
+  GREY_24(
+      "grey-24",
+      "24-channel sink, 12-bit grey scale, own oscillator",
+      24,
+      12,
+      GreyClock.OWN,
+      OutputStage.keeping(30, 720, 30, 41 * 1.21)),
+  /** Counts a grey-scale clock over and over by itself. */
+  GREY_16(
+      "grey-16",
+      "16-channel sink, 16-bit grey scale",
+      16,
+      16,
+      GreyClock.RUNS,
+      OutputStage.keeping(90, 1440, 17, 15 * 1.25));
 
   /** Most input capacitance of an input of the class (pF). */
   public static final double INPUT_PF = 10;
@@ -33,23 +60,22 @@ public enum RegisterClass {
   private final String key;
   private final String title;
   private final int width;
+  private final int depth;
+  private final GreyClock greyClock;
   private final OutputStage stage;
-  private final double thresholdShare;
-  private final double thresholdVolts;
 
   RegisterClass(
-      String key,
-      String title,
-      int width,
-      OutputStage stage,
-      double thresholdShare,
-      double thresholdVolts) {
+      String key, String title, int width, int depth, GreyClock greyClock, OutputStage stage) {
     this.key = key;
     this.title = title;
     this.width = width;
+    this.depth = depth;
+    this.greyClock = greyClock;
     this.stage = stage;
-    this.thresholdShare = thresholdShare;
-    this.thresholdVolts = thresholdVolts;
+  }
+
+  RegisterClass(String key, String title, int width, OutputStage stage) {
+    this(key, title, width, 1, GreyClock.NONE, stage);
   }
 
   /** Returns the name used in the gadget format. */
@@ -67,6 +93,16 @@ public enum RegisterClass {
     return width;
   }
 
+  /** Returns the bits of a channel: 1 for on or off. */
+  public int depth() {
+    return depth;
+  }
+
+  /** Returns where its grey scale comes from. */
+  public GreyClock greyClock() {
+    return greyClock;
+  }
+
   /** Returns what an output gives. */
   public OutputStage stage() {
     return stage;
@@ -74,6 +110,6 @@ public enum RegisterClass {
 
   /** Returns the level that an input takes for high, at a supply (V). */
   public double highFrom(double supplyVolts) {
-    return thresholdShare * supplyVolts + thresholdVolts;
+    return this == HCT ? 2.0 : 0.7 * supplyVolts;
   }
 }

@@ -3,7 +3,9 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -20,6 +22,22 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   /** Cycles of a byte, as the exported player sends it: 8 clocks of 13 cycles and the way on. */
   public static final int BYTE_CYCLES = 113;
 
+  /**
+   * Cycles of an output with grey scale, beside those of its bits, as the exported player sends it.
+   */
+  public static final int GREY_CYCLES = 23;
+
+  /** Cycles of one of its bits. */
+  public static final int GREY_BIT_CYCLES = 14;
+
+  /** Turns of the grey scale from which no eye sees flicker, still or moved (common practice). */
+  private static final double STILL_HERTZ = 100;
+
+  private static final double MOVED_HERTZ = 200;
+
+  /** A turn of the grey scale that starts with a blank, and a little more (s). */
+  private static final double BLANKED_SECONDS = 2.15e-3;
+
   /** In series with the clock, against ringing (ohm). */
   private static final double SERIES_OHMS = 100;
 
@@ -33,7 +51,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   @Override
   public OutputStage chipStage() {
-    return circuit.sort().stage();
+    return circuit.stage();
   }
 
   @Override
@@ -48,21 +66,82 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   @Override
   public double sendSeconds() {
-    return (double) map.bytes() * BYTE_CYCLES / Controller.CLOCK_HZ;
+    double cycles =
+        dims() ? map.chips() * map.width() * outputCycles() : (double) map.bytes() * BYTE_CYCLES;
+    return cycles / Controller.CLOCK_HZ;
+  }
+
+  private double outputCycles() {
+    return GREY_CYCLES + GREY_BIT_CYCLES * map.depth();
+  }
+
+  /** All its currents are alike. */
+  @Override
+  public int groups() {
+    return dims() ? 1 : SwitchedPlan.super.groups();
+  }
+
+  /** The next frame waits until a blank has shown this one. */
+  @Override
+  public double latchSeconds() {
+    return circuit.sort().greyClock() == GreyClock.BLANKED ? BLANKED_SECONDS : 0;
   }
 
   @Override
   public Reckoning dataTime() {
+    return dims()
+        ? new Reckoning(
+            key("data-time"),
+            "Data of one frame",
+            dataSeconds(),
+            "s",
+            "outputs × (bits × time of a bit + looking its level up)",
+            List.of(
+                given("outputs", map.chips() * map.width(), ""),
+                given("bits", map.depth(), ""),
+                given("time of a bit", (double) GREY_BIT_CYCLES / Controller.CLOCK_HZ, "s"),
+                given("looking up", (double) GREY_CYCLES / Controller.CLOCK_HZ, "s")),
+            Source.partClass("clocked by the exported player, 14 cycles a bit"))
+        : new Reckoning(
+            key("data-time"),
+            "Data of one frame",
+            dataSeconds(),
+            "s",
+            "bytes × time of 8 bits",
+            List.of(
+                given("bytes", map.bytes(), ""),
+                given("time of 8 bits", (double) BYTE_CYCLES / Controller.CLOCK_HZ, "s")),
+            Source.partClass("clocked by the exported player, 13 cycles a bit"));
+  }
+
+  private double greyHertz() {
+    GreyClock clock = circuit.sort().greyClock();
+    return clock.hertz() / (1 << map.depth()) * clock.parts();
+  }
+
+  private Reckoning grey() {
     return new Reckoning(
-        key("data-time"),
-        "Data of one frame",
-        dataSeconds(),
-        "s",
-        "bytes × time of 8 bits",
+        key("grey-refresh"),
+        "Turns of the grey scale",
+        greyHertz(),
+        "Hz",
+        "grey-scale clock ÷ 2^bits × parts that an on-time is spread over",
         List.of(
-            given("bytes", map.bytes(), ""),
-            given("time of 8 bits", (double) BYTE_CYCLES / Controller.CLOCK_HZ, "s")),
-        Source.partClass("clocked by the exported player, 13 cycles a bit"));
+            given("grey-scale clock", circuit.sort().greyClock().hertz(), "Hz"),
+            given("bits", map.depth(), ""),
+            given("parts", circuit.sort().greyClock().parts(), "")),
+        Source.partClass("data of the class"));
+  }
+
+  private Reckoning together() {
+    return new Reckoning(
+        key("grey-peak"),
+        "At the start of each turn",
+        railAmps(),
+        "A",
+        "all outputs that light at all × their current",
+        List.of(given("outputs", map.channels().size(), "")),
+        Source.ARITHMETIC);
   }
 
   private double clockFarads() {
@@ -111,12 +190,69 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   @Override
   public List<Reckoning> ownNumbers() {
-    return List.of(rise(), high());
+    return dims() ? List.of(rise(), high(), grey(), together()) : List.of(rise(), high());
   }
 
   @Override
   public List<Finding> ownFindings() {
-    return List.of(edges(), logic());
+    List<Finding> own = new ArrayList<>(List.of(edges(), logic()));
+    if (dims()) {
+      own.add(turns());
+      own.add(peak());
+    }
+    greyClock().ifPresent(own::add);
+    return List.copyOf(own);
+  }
+
+  private Finding turns() {
+    boolean steady = greyHertz() >= MOVED_HERTZ;
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                key("grey-turns"),
+                steady ? Verdict.HOLDS : Verdict.TIGHT,
+                phrase(
+                    "The grey scale turns %s a second: %s.",
+                    Quantity.text(Math.floor(greyHertz()), "times"),
+                    steady
+                        ? "steady for still and for moving eyes"
+                        : greyHertz() >= STILL_HERTZ
+                            ? "steady for a still eye; a moving one or a camera may see it"
+                            : "it flickers"))
+            .restingOn(grey());
+    return steady ? finding : finding.advising("Use a class of fewer bits.");
+  }
+
+  private Finding peak() {
+    return Finding.of(
+            Step.CIRCUITS,
+            key("grey-peak"),
+            Verdict.HOLDS,
+            phrase(
+                "All outputs that light begin together: up to %s at the start of each turn, whatever the level; capacitors at the chips carry that.",
+                Quantity.text(railAmps(), "A")))
+        .restingOn(together());
+  }
+
+  /** Whether the controller can give the clock there that the class wants. */
+  private Optional<Finding> greyClock() {
+    List<String> able = brief.controller().clockPins();
+    if (!circuit.sort().greyClock().fromController() || able.contains(circuit.greyClockPin())) {
+      return Optional.empty();
+    }
+    Finding finding =
+        Finding.of(
+            Step.CIRCUITS,
+            key("grey-clock"),
+            Verdict.BREAKS,
+            able.isEmpty()
+                ? "This class of controller has no timer to spare for a grey-scale clock."
+                : phrase("Pin %s can't give the grey-scale clock.", circuit.greyClockPin()));
+    return Optional.of(
+        finding.advising(
+            able.isEmpty()
+                ? "Use sinks with an oscillator of their own, or a larger controller."
+                : phrase("Use pin %s.", String.join(" or ", able))));
   }
 
   private Finding edges() {

@@ -1,5 +1,6 @@
 package org.myrialith.drive;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -13,12 +14,16 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
+import org.myrialith.parts.OutputStage;
 
 /**
- * A chain of 8-bit shift registers that hold their outputs: a bit and a resistor for each channel,
- * on or off.
+ * A chain of chips that hold their outputs: 8-bit registers with a bit and a resistor for each
+ * channel, or sinks with one setting resistor a chip, on or off or with grey scale.
  *
+ * @param greyClockPin that gives the grey-scale clock, for classes that want one
+ * @param blankPin that starts the grey scale anew, for classes that want it
  * @param sort class of the chips
+ * @param settingVolts current of an output times its setting resistor (V), 0 for that of the class
  * @param wireMm of clock and latch from the controller to the last chip
  * @param hookup how the LEDs hang on the outputs
  * @param fixtures identifiers in the order of the outputs
@@ -29,13 +34,19 @@ public record ShiftRegisters(
     String dataPin,
     String clockPin,
     String latchPin,
+    String greyClockPin,
+    String blankPin,
     RegisterClass sort,
+    double settingVolts,
     double wireMm,
     Hookup hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
   /** Allowed length of the clock's wire. */
   public static final Bounds WIRE = Bounds.measure(0, 20_000, "mm");
+
+  /** Allowed constant of the setting resistor. */
+  public static final Bounds SETTING = Bounds.measure(0, 500, "V");
 
   /** Wire on a board or in a cable (pF a mm): 1 pF a cm (common practice). */
   static final double WIRE_PF_PER_MM = 0.1;
@@ -51,11 +62,16 @@ public record ShiftRegisters(
           PinName.field("dataPin", "Data pin"),
           PinName.field("clockPin", "Clock pin"),
           PinName.field("latchPin", "Latch pin"),
+          PinName.field("greyClockPin", "Grey clock pin").or("D3"),
+          PinName.field("blankPin", "Blank pin").or("D4"),
           Field.of(
                   "sort",
                   "Class",
                   Types.Choice.of(RegisterClass.values(), RegisterClass::key, RegisterClass::title))
               .or(RegisterClass.HC),
+          Field.measure("settingVolts", "Setting constant", SETTING)
+              .or(0.0)
+              .explained("current of an output × setting resistor; 0 for that of the class"),
           Field.measure("wireMm", "Wire of the clock", WIRE)
               .or(200.0)
               .explained("from the controller to the last chip"),
@@ -65,13 +81,17 @@ public record ShiftRegisters(
   public ShiftRegisters {
     TextRules.id("id", id);
     name = TextRules.name("name", name);
+    Objects.requireNonNull(sort, "sort");
     PinName.require("dataPin", dataPin);
     PinName.require("clockPin", clockPin);
     PinName.require("latchPin", latchPin);
-    if (new HashSet<>(List.of(dataPin, clockPin, latchPin)).size() < 3) {
-      throw new InputException("latchPin", latchPin, "three different pins");
+    PinName.require("greyClockPin", greyClockPin);
+    PinName.require("blankPin", blankPin);
+    List<String> pins = pins(sort, dataPin, clockPin, latchPin, greyClockPin, blankPin);
+    if (new HashSet<>(pins).size() < pins.size()) {
+      throw new InputException("latchPin", latchPin, pins.size() + " different pins");
     }
-    Objects.requireNonNull(sort, "sort");
+    SETTING.require("settingVolts", settingVolts);
     WIRE.require("wireMm", wireMm);
     Objects.requireNonNull(hookup, "hookup");
     if (sort.stage().keeps() && hookup.through() != Through.NONE) {
@@ -82,43 +102,116 @@ public record ShiftRegisters(
     fixtures = Members.once(fixtures);
   }
 
+  private static List<String> pins(
+      RegisterClass sort, String data, String clock, String latch, String grey, String blank) {
+    List<String> pins = new ArrayList<>(List.of(data, clock, latch));
+    if (sort.greyClock().fromController()) {
+      pins.add(grey);
+    }
+    if (sort.greyClock() == GreyClock.BLANKED) {
+      pins.add(blank);
+    }
+    return List.copyOf(pins);
+  }
+
   /** Returns a circuit as a maker would start with. */
   public static ShiftRegisters usual(String id, List<String> fixtures) {
     return new ShiftRegisters(
-        id, "Registers", "B3", "B5", "B2", RegisterClass.HC, 200, Hookup.USUAL, fixtures);
+        id,
+        "Registers",
+        "B3",
+        "B5",
+        "B2",
+        "D3",
+        "D4",
+        RegisterClass.HC,
+        0,
+        200,
+        Hookup.USUAL,
+        fixtures);
+  }
+
+  private ShiftRegisters as(String called, RegisterClass made, Hookup hung, List<String> ids) {
+    return new ShiftRegisters(
+        id,
+        called,
+        dataPin,
+        clockPin,
+        latchPin,
+        greyClockPin,
+        blankPin,
+        made,
+        settingVolts,
+        wireMm,
+        hung,
+        ids);
   }
 
   @Override
   public ShiftRegisters with(Hookup other) {
-    return new ShiftRegisters(id, name, dataPin, clockPin, latchPin, sort, wireMm, other, fixtures);
+    return as(name, sort, other, fixtures);
   }
 
   /** Returns the chain of another class. */
   public ShiftRegisters of(RegisterClass other) {
-    return new ShiftRegisters(
-        id, name, dataPin, clockPin, latchPin, other, wireMm, hookup, fixtures);
+    return as(name, other, hookup, fixtures);
+  }
+
+  @Override
+  public ShiftRegisters called(String other) {
+    return as(other, sort, hookup, fixtures);
+  }
+
+  @Override
+  public ShiftRegisters withFixtures(List<String> ids) {
+    return as(name, sort, hookup, ids);
   }
 
   @Override
   public List<String> pins() {
-    return List.of(dataPin, clockPin, latchPin);
+    return pins(sort, dataPin, clockPin, latchPin, greyClockPin, blankPin);
+  }
+
+  @Override
+  public int clockedPin() {
+    return sort.greyClock().fromController() ? 3 : -1;
   }
 
   @Override
   public ShiftRegisters onPins(List<String> pins) {
     return new ShiftRegisters(
-        id, name, pins.get(0), pins.get(1), pins.get(2), sort, wireMm, hookup, fixtures);
+        id,
+        name,
+        pins.get(0),
+        pins.get(1),
+        pins.get(2),
+        pins.size() > 3 ? pins.get(3) : greyClockPin,
+        pins.size() > 4 ? pins.get(4) : blankPin,
+        sort,
+        settingVolts,
+        wireMm,
+        hookup,
+        fixtures);
   }
 
   @Override
-  public ShiftRegisters called(String other) {
-    return new ShiftRegisters(
-        id, other, dataPin, clockPin, latchPin, sort, wireMm, hookup, fixtures);
+  public boolean minds(String field) {
+    return switch (field) {
+      case "greyClockPin" -> sort.greyClock().fromController();
+      case "blankPin" -> sort.greyClock() == GreyClock.BLANKED;
+      case "settingVolts" -> sort.stage().keeps();
+      case "side", "through" -> !sort.stage().keeps();
+      default -> true;
+    };
   }
 
-  @Override
-  public ShiftRegisters withFixtures(List<String> ids) {
-    return new ShiftRegisters(id, name, dataPin, clockPin, latchPin, sort, wireMm, hookup, ids);
+  /** Returns what an output gives. */
+  OutputStage stage() {
+    OutputStage own = sort.stage();
+    return own.keeps() && settingVolts > 0
+        ? OutputStage.keeping(
+            own.planMilliamps(), own.chipMilliamps(), own.mostVolts(), settingVolts)
+        : own;
   }
 
   @Override
@@ -133,9 +226,10 @@ public record ShiftRegisters(
 
   @Override
   public RegisterPlan plan(Layout layout, Brief brief) {
-    Switching switching =
-        Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
-    BitMap map = BitMap.of(switching.channels(), hookup, sort.width(), true, 1);
-    return new RegisterPlan(this, brief, switching, map);
+    Switching switching = Switching.of(members(layout), layout, hookup, stage(), brief.volts());
+    BitMap map =
+        BitMap.of(switching.channels(), hookup, sort.width(), true, 1).withDepth(sort.depth());
+    return new RegisterPlan(
+        this, brief, sort.depth() > 1 ? switching.inOneGroup() : switching, map);
   }
 }

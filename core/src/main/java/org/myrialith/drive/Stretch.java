@@ -43,6 +43,11 @@ public record Stretch(
         fixture, firstUnit, firstUnit * shows.size(), fixture.count(), shows, null, null);
   }
 
+  /** Returns it with all channels in the first group. */
+  Stretch inOneGroup() {
+    return new Stretch(fixture, firstUnit, firstChannel, units, shows, unitOf, new int[channels()]);
+  }
+
   /** Returns the channels of a unit. */
   public int channelsPerUnit() {
     return shows.size();

@@ -14,7 +14,10 @@ import org.myrialith.finding.Source;
 import org.myrialith.layout.Fixture;
 import org.myrialith.parts.OutputStage;
 
-/** A circuit whose outputs are on or off: what all ways of that have in common. */
+/**
+ * A circuit of outputs that switch channels: on or off, or with a grey scale of their own. What all
+ * ways of that have in common.
+ */
 public sealed interface SwitchedPlan extends CircuitPlan
     permits RegisterPlan, PinPlan, ExpanderPlan, DisplayPlan {
   /** Returns what it is planned for. */
@@ -91,16 +94,22 @@ public sealed interface SwitchedPlan extends CircuitPlan
 
   @Override
   default int levelBits() {
-    return 1;
+    return map().depth();
   }
 
   @Override
   default int bufferBytes() {
-    return map().channels().isEmpty() ? 0 : map().bytes();
+    if (map().channels().isEmpty()) {
+      return 0;
+    }
+    return dims() ? CircuitPlan.super.bufferBytes() : map().bytes();
   }
 
   @Override
   default byte[] buffer(Levels levels) {
+    if (dims()) {
+      return CircuitPlan.super.buffer(levels);
+    }
     byte[] buffer = new byte[bufferBytes()];
     for (int channel = 0; channel < levels.size(); channel++) {
       int place = map().place(channel);
@@ -128,7 +137,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
   default double litAmps(long[] sums) {
     double amps = 0;
     for (int load = 0; load < sums.length; load++) {
-      amps += sums[load] * supplyAmps(switching().loads().get(load));
+      amps += sums[load] * supplyAmps(switching().loads().get(load)) / fullLevel();
     }
     return amps;
   }
@@ -147,7 +156,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
 
   @Override
   default double mostLitAmps(double share) {
-    return sum(this::supplyAmps);
+    return sum(this::supplyAmps) * (dims() ? share : 1);
   }
 
   /** Returns what everything lit at once takes from what the LEDs hang on (A). */
@@ -255,8 +264,11 @@ public sealed interface SwitchedPlan extends CircuitPlan
         "Frame buffer in RAM",
         bufferBytes(),
         "bytes",
-        "outputs ÷ 8",
-        List.of(given("outputs", map().chips() * map().width(), "")),
+        dims() ? "channels × bytes of a level" : "outputs ÷ 8",
+        List.of(
+            dims()
+                ? given("channels", map().channels().size(), "")
+                : given("outputs", map().chips() * map().width(), "")),
         Source.ARITHMETIC);
   }
 

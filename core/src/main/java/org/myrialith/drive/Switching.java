@@ -50,6 +50,12 @@ public record Switching(
     return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply), 1).of(fixtures);
   }
 
+  /** Returns it with all channels in one group: their currents are alike. */
+  Switching inOneGroup() {
+    return new Switching(
+        fixtures, stretches.stream().map(Stretch::inOneGroup).toList(), channels, loads);
+  }
+
   /**
    * Takes fixtures apart that a chip feeds by turns.
    *
@@ -139,7 +145,8 @@ public record Switching(
             inPath * die.forwardVolts(),
             inPath * hookup.spreadVolts(),
             hookup.milliamps() * 1e-3,
-            hookup.resistors());
+            hookup.resistors(),
+            stage.settingVolts());
       }
       return kind == EmitterKind.LAMP
           ? new Filament(

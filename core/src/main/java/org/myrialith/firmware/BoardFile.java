@@ -4,6 +4,36 @@ import java.util.List;
 
 /** The board file: a piece for each line, and what all share. */
 record BoardFile(FirmwareWork work) {
+  private static final String TURN_STATES =
+      """
+      #define TURN_DARK 0
+      #define TURN_RUNS 1
+      #define LATCH_DUE 2
+
+      """;
+
+  /** Timer 0 at 1/64 of the clock goes round twice in as long as 4096 clocks of 2 MHz take. */
+  private static final String START_TURNS =
+      """
+        TCCR0B = (1 << CS01) | (1 << CS00);
+        TIMSK0 |= (1 << OCIE0A);
+        sei();
+      """;
+
+  private static String turn(StringBuilder turns) {
+    return """
+        /* Every 2.048 ms, which is every second time, a grey scale has been counted out. */
+        ISR(TIMER0_COMPA_vect) {
+          static uint8_t round;
+          round ^= 1u;
+          if (round) {
+            return;
+          }
+        """
+        + turns
+        + "}\n\n";
+  }
+
   /** Returns it with a main of its own. */
   String text() {
     return text("int main(void) {", "  for (;;) {\n    player_step();\n  }\n", "", "");
@@ -22,6 +52,7 @@ record BoardFile(FirmwareWork work) {
     StringBuilder pieces = new StringBuilder();
     StringBuilder sends = new StringBuilder();
     StringBuilder starts = new StringBuilder();
+    StringBuilder turns = new StringBuilder();
     int first = 0;
     List<LineDriver> drivers = work.drivers();
     for (int n = 0; n < drivers.size(); n++) {
@@ -33,12 +64,14 @@ record BoardFile(FirmwareWork work) {
       sends.append(
           "  send_line_" + number + "(levels + " + first + "u, " + driver.sendCount() + "u);\n");
       starts.append("  start_line_" + number + "();\n");
+      turns.append(driver.everyTurn().replace("@N@", number));
       first += driver.plan().bufferBytes();
     }
     String titles = String.join(", ", drivers.stream().map(LineDriver::title).toList());
     return SourceText.read("board.c")
         .replace("@TITLES@", titles)
-        .replace("@LINES@\n", pieces)
+        .replace("@LINES@\n", turns.isEmpty() ? pieces : TURN_STATES + pieces + turn(turns))
+        .replace("@TURNS@\n", turns.isEmpty() ? "" : START_TURNS)
         .replace("@BEGIN@", begin)
         .replace("@GO@\n", go)
         .replace("@PLAIN@", plain)

@@ -14,12 +14,12 @@ record BringUp(FirmwareWork work) {
     int number = 1;
     int firstByte = 0;
     for (CircuitPlan line : work.lines()) {
-      if (line instanceof SwitchedPlan switched) {
+      if (line instanceof SwitchedPlan switched && !line.dims()) {
         places.append(places(number, switched));
       }
       light
           .append(phrase("  if (step < %du) {\n", line.channels()))
-          .append(line instanceof SwitchedPlan ? bit(number, firstByte) : level(firstByte))
+          .append(line.dims() ? level(firstByte, line.levelBits()) : bit(number, firstByte))
           .append("    return;\n  }\n")
           .append(phrase("  step = (uint16_t)(step - %du);\n", line.channels()));
       firstByte += line.bufferBytes();
@@ -34,8 +34,17 @@ record BringUp(FirmwareWork work) {
         .replace("@LIGHT@\n", light + "\n");
   }
 
-  private static String level(int firstByte) {
-    return phrase("    chain[%du + step] = on ? LEVEL : 0u;\n", firstByte);
+  /** The same share of a level of more bits stands in two bytes, the high one first. */
+  private static String level(int firstByte, int bits) {
+    return bits == 8
+        ? phrase("    chain[%du + step] = on ? LEVEL : 0u;\n", firstByte)
+        : phrase(
+            """
+                uint16_t level = on ? (uint16_t)(LEVEL << %du) : 0u;
+                chain[%du + 2u * step] = (uint8_t)(level >> 8);
+                chain[%du + 2u * step] = (uint8_t)level;
+            """,
+            bits - 8, firstByte, firstByte + 1);
   }
 
   private static String bit(int number, int firstByte) {

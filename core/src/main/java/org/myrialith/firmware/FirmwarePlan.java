@@ -112,8 +112,15 @@ public record FirmwarePlan(
   public int ramBytes() {
     int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
     return work.sent().wiring().bufferBytes()
-        + work.target().counterBytes(limited())
+        + counters()
         + perClip * clips();
+  }
+
+  /** What the player, the board and its lines count with (bytes). */
+  private int counters() {
+    return work.target().counterBytes(limited())
+        + work.drivers().stream().mapToInt(LineDriver::ramBytes).sum()
+        + (work.turns() ? 1 : 0);
   }
 
   /** Returns the RAM taken with the stack (bytes). */
@@ -144,7 +151,7 @@ public record FirmwarePlan(
         "frame buffer + counters + clips × 4, 5 with the limiter, + stack",
         List.of(
             given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
-            given("counters", work.target().counterBytes(limited()), "bytes"),
+            given("counters", counters(), "bytes"),
             given("clips", clips(), ""),
             given("stack", STACK_BYTES, "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),

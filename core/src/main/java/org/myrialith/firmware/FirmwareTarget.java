@@ -25,7 +25,7 @@ enum FirmwareTarget {
       "attiny85",
       64,
       new Size(928, 982, 1000, 166, 446, 110),
-      new Cycles(360, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 184, 1100, 156, 9)),
+      new Cycles(360, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 184, 1100, 156, 14)),
   /** 8-bit AVR with more flash than a pointer reaches; a call takes longer. */
   AVR8_256K(
       Controller.AVR8_256K,
@@ -196,7 +196,7 @@ enum FirmwareTarget {
     if (frame.bits()) {
       return cycles.unpack + (banked ? dataBytes * FAR_BYTE : 0) + pixels * PLACED_BIT;
     }
-    double loops = threes ? 0 : frame.levels().size() * cycles.level;
+    double loops = threes ? 0 : (double) pixels * frame.width() * cycles.level;
     return cycles.unpack
         + loops
         + (banked ? dataBytes * FAR_BYTE : 0)
@@ -204,7 +204,7 @@ enum FirmwareTarget {
           case RAW -> dataBytes * cycles.rawByte;
           case PALETTE ->
               pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(packed.indexBits()));
-          case RUNS -> dataBytes / (1 + frame.channels()) * cycles.run + pixels * cycles.runPixel;
+          case RUNS -> dataBytes / (1 + frame.width()) * cycles.run + pixels * cycles.runPixel;
         };
   }
 

@@ -19,6 +19,11 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return sent.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
   }
 
+  /** Returns the bytes of what lights up as one in a clip of levels: one or two a channel. */
+  static int unitBytes(ClipLevels clip) {
+    return clip.stretch().channelsPerUnit() * (clip.plan().levelBits() > 8 ? 2 : 1);
+  }
+
   /** Returns the frames of a clip as they are packed. */
   static Stream<Packing.Frame> frames(ClipLevels clip) {
     int channels = clip.stretch().channelsPerUnit();
@@ -35,6 +40,11 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return lines().stream().map(LineDriver::of).toList();
   }
 
+  /** Returns whether any line has something to do for each turn of its grey scale. */
+  boolean turns() {
+    return drivers().stream().anyMatch(d -> !d.everyTurn().isEmpty());
+  }
+
   /** Returns whether anything that plays has levels. */
   boolean dims() {
     return sent.clips().stream().anyMatch(c -> c.plan().dims());
@@ -45,24 +55,33 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return sent.clips().stream().anyMatch(c -> !c.plan().dims());
   }
 
-  /** Channels of a pixel of each line that has levels. */
-  private IntStream channels() {
-    return lines().stream().filter(CircuitPlan::dims).mapToInt(CircuitPlan::groups);
+  private IntStream unitBytes() {
+    return sent.clips().stream().filter(c -> c.plan().dims()).mapToInt(FirmwareWork::unitBytes);
   }
 
-  /** Returns whether all lines of levels have as many channels a pixel. */
+  /** Returns whether all clips of levels have as many bytes a unit. */
   boolean alike() {
-    return channels().distinct().count() <= 1;
+    return unitBytes().distinct().count() <= 1;
   }
 
-  /** Returns the most channels that a pixel of any line has. */
-  int mostChannels() {
-    return channels().max().orElse(1);
+  /** Returns the most bytes that a unit of any clip has. */
+  int mostBytes() {
+    return unitBytes().max().orElse(1);
   }
 
-  /** Returns whether all have three channels, for which the player is written out. */
+  /** Returns whether all have three bytes, for which the player is written out. */
   boolean threes() {
-    return alike() && mostChannels() == 3;
+    return alike() && mostBytes() == 3;
+  }
+
+  /** Returns the most groups of channels that a line of levels has. */
+  int mostGroups() {
+    return lines().stream().filter(CircuitPlan::dims).mapToInt(CircuitPlan::groups).max().orElse(1);
+  }
+
+  /** Returns whether any line has levels of more than a byte. */
+  boolean deep() {
+    return lines().stream().anyMatch(line -> line.levelBits() > 8);
   }
 
   /** Returns the target that builds for this controller. */

@@ -69,7 +69,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   int tableBytes() {
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
     int offset = banked() ? 3 : 2;
-    int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * 4 : 0;
+    int ofLine = work.deep() ? 5 : 4;
+    int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * ofLine : 0;
     int channels = work.alike() ? 0 : clips().size();
     int places = work.switches() ? 2 * (clips().size() + places().size()) : 0;
     return packed.bytes()
@@ -84,7 +85,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   private List<Integer> places() {
     List<Integer> places = new ArrayList<>();
     for (ClipLevels clip : clips()) {
-      if (clip.plan() instanceof SwitchedPlan plan) {
+      if (clip.plan() instanceof SwitchedPlan plan && !plan.dims()) {
         int first = clip.stretch().firstChannel();
         IntStream.range(first, first + clip.stretch().channels())
             .forEach(channel -> places.add(plan.map().place(channel)));
@@ -151,7 +152,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     define(out, "CLIPS", String.valueOf(clips().size()));
     define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
     define(out, "LINES", String.valueOf(work.lines().size()));
-    String most = Integer.toString(work.mostChannels());
+    String most = Integer.toString(work.mostBytes());
     if (work.switches()) {
       define(out, "SWITCHED", "1");
     }
@@ -165,7 +166,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       define(out, "CHANNELS", most);
     }
     limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.limit() + "UL"));
-    limiter().ifPresent(limiter -> define(out, "MOST_CHANNELS", most));
+    limiter().ifPresent(limiter -> define(out, "MOST_CHANNELS", "" + work.mostGroups()));
+    if (limiter().isPresent() && work.deep()) {
+      define(out, "DEEP", "1");
+    }
     if (limiter().isPresent() && !work.lines().stream().allMatch(CircuitPlan::limited)) {
       define(out, "PASSED_OVER", "1");
     }
@@ -208,11 +212,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       words(out, "places", places());
     }
     if (!work.alike()) {
-      table(
-          out,
-          "uint8_t",
-          "clip_channels",
-          clips().stream().map(c -> c.stretch().channelsPerUnit()));
+      table(out, "uint8_t", "clip_channels", clips().stream().map(FirmwareWork::unitBytes));
     }
     words(out, "clip_first_frame", first);
     words(out, "clip_frames", counts);
@@ -283,7 +283,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   private int firstByte(ClipLevels clip) {
     int line = work.firstByte(clip.circuit());
-    return clip.plan().dims() ? line + clip.stretch().firstChannel() : line;
+    int each = clip.plan().levelBits() > 8 ? 2 : 1;
+    return clip.plan().dims() ? line + each * clip.stretch().firstChannel() : line;
   }
 
   /** What the limiter adds up: the weighted sum of each frame, and the lines that it scales. */
@@ -298,6 +299,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
                     c.sums().stream()
                         .map(s -> Arrays.stream(s).sum() * limiter.weights().get(c.circuit()))));
     words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
+    if (work.deep()) {
+      table(
+          out,
+          "uint8_t",
+          "line_deep",
+          work.lines().stream().map(line -> line.levelBits() > 8 ? 1 : 0));
+    }
     // a line that can't be dimmed is passed over
     words(
         out,

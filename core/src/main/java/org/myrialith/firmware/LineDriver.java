@@ -15,7 +15,13 @@ import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
 sealed interface LineDriver
-    permits OneWireDriver, ClockedDriver, RegisterDriver, PinDriver, ExpanderDriver, DisplayDriver {
+    permits OneWireDriver,
+        ClockedDriver,
+        RegisterDriver,
+        GreyDriver,
+        PinDriver,
+        ExpanderDriver,
+        DisplayDriver {
   /** Returns the driver of a circuit. */
   static LineDriver of(CircuitPlan plan) {
     if (plan instanceof OneWirePlan line) {
@@ -25,7 +31,7 @@ sealed interface LineDriver
       return new ClockedDriver(line);
     }
     if (plan instanceof RegisterPlan line) {
-      return new RegisterDriver(line);
+      return line.dims() ? new GreyDriver(line) : new RegisterDriver(line);
     }
     if (plan instanceof PinPlan line) {
       return new PinDriver(line);
@@ -64,11 +70,24 @@ sealed interface LineDriver
     return lows.append(outputs).toString();
   }
 
+  /**
+   * Returns the C that has to run each time that a grey scale of 4096 steps has been counted out at
+   * 2 MHz; empty for nothing.
+   */
+  default String everyTurn() {
+    return "";
+  }
+
   /** Returns what the send function is told to send: bytes or pixels. */
   int sendCount();
 
   /** Returns the flash that its C takes (bytes), read from builds. */
   int codeBytes();
+
+  /** Returns the RAM that it takes beside the frame (bytes). */
+  default int ramBytes() {
+    return 0;
+  }
 
   /** Returns the cycles of a frame beside its data: into the send function and out. */
   double sendCycles();

@@ -13,7 +13,7 @@ import org.myrialith.colour.Levels;
  * Three ways to keep the frames in flash.
  *
  * <pre>
- * raw      the levels of a pixel, in the order of the wire
+ * raw      the levels of a pixel, in the order of the wire; of more than 8 bits two bytes each, the high one first
  * palette  all colours of the show, as many levels each as the pixel with most channels has; then 1, 2, 4 or 8 bits a
  *          pixel, the first in the highest bits; each frame starts on a byte. Only up to 256 colours.
  * runs     count (1 to 255), the levels of a pixel; again until all pixels are there
@@ -47,6 +47,11 @@ public enum Packing {
    * @param channels of a pixel, 0 for one of bits
    */
   public record Frame(Levels levels, int channels) {
+    /** Returns the bytes of a pixel: one or two a channel. */
+    int width() {
+      return channels * levels.bytesEach();
+    }
+
     /** Returns the frame of what is only on or off. */
     static Frame ofBits(Levels levels) {
       return new Frame(levels, 0);
@@ -71,20 +76,26 @@ public enum Packing {
 
     /** The levels of a pixel as one number, the first in the highest byte. */
     private long colour(int pixel) {
-      if (channels == 3) { // the most common by far, and asked for every pixel of every frame
+      if (channels == 3
+          && levels.bytesEach()
+              == 1) { // the most common by far, and asked for every pixel of every frame
         int at = 3 * pixel;
         return levels.at(at) << 16 | levels.at(at + 1) << 8 | levels.at(at + 2);
       }
       long colour = 0;
       for (int c = 0; c < channels; c++) {
-        colour = colour << 8 | levels.at(pixel * channels + c);
+        colour = colour << 8 * levels.bytesEach() | levels.at(pixel * channels + c);
       }
       return colour;
     }
 
     private void write(int pixel, ByteArrayOutputStream out) {
       for (int c = 0; c < channels; c++) {
-        out.write(levels.at(pixel * channels + c));
+        int level = levels.at(pixel * channels + c);
+        if (levels.bytesEach() > 1) {
+          out.write(level >> 8);
+        }
+        out.write(level);
       }
     }
   }
@@ -146,18 +157,18 @@ public enum Packing {
   }
 
   /** A colour of a palette that pixels of fewer channels share with others: the rest is dark. */
-  private static long wide(long colour, int channels, int width) {
-    return colour << 8 * (width - channels);
+  private static long wide(long colour, int bytes, int width) {
+    return colour << 8 * (width - bytes);
   }
 
   private static Optional<Packed> byPalette(Set<Frame> frames, Map<Frame, byte[]> data) {
-    int width = frames.stream().mapToInt(Frame::channels).max().orElse(1);
+    int width = frames.stream().mapToInt(Frame::width).max().orElse(1);
     Map<Long, Integer> index = new LinkedHashMap<>();
     for (Frame frame : frames) {
-      long before = -1;
+      long before = 0;
       for (int pixel = 0; pixel < frame.pixels(); pixel++) {
-        long colour = wide(frame.colour(pixel), frame.channels(), width);
-        if (colour != before) { // neighbours are often alike
+        long colour = wide(frame.colour(pixel), frame.width(), width);
+        if (pixel == 0 || colour != before) { // neighbours are often alike
           index.putIfAbsent(colour, index.size());
           before = colour;
         }
@@ -186,12 +197,12 @@ public enum Packing {
   private static byte[] indices(Frame frame, int width, Map<Long, Integer> index, int bits) {
     int pixels = frame.pixels();
     byte[] packed = new byte[(pixels * bits + 7) / 8];
-    long before = -1;
+    long before = 0;
     int at = 0;
     for (int pixel = 0; pixel < pixels; pixel++) {
       int place = pixel * bits;
-      long colour = wide(frame.colour(pixel), frame.channels(), width);
-      if (colour != before) {
+      long colour = wide(frame.colour(pixel), frame.width(), width);
+      if (pixel == 0 || colour != before) {
         at = index.get(colour);
         before = colour;
       }

@@ -18,6 +18,10 @@ final class ShiftOut {
 
   private static final int FALL = 8;
   private static final int BIT = 13;
+  private static final int GREY_FALL = 9;
+
+  /** Cycles before the first bit of a level. */
+  private static final int LOOKED_UP = 20;
 
   private static final String NOTHING = "      \"nop                    \\n\\t\"\n";
   private static final String TURNED = "      \"com  %[byte]           \\n\\t\"\n";
@@ -67,6 +71,18 @@ final class ShiftOut {
   /** Waits so many cycles. */
   void pause(int further) {
     cycles += further;
+  }
+
+  /** Sends a level of several bits, as long as looking it up takes included. */
+  void sendWord(int value, int bits) {
+    cycles += LOOKED_UP;
+    for (int bit = bits - 1; bit >= 0; bit--) {
+      dump.set(first + DATA, time(0), (value >> bit & 1) == 1);
+      dump.set(first + CLOCK, time(RISE), true);
+      dump.set(first + CLOCK, time(GREY_FALL), false);
+      cycles += RegisterPlan.GREY_BIT_CYCLES;
+    }
+    cycles += RegisterPlan.GREY_CYCLES - LOOKED_UP;
   }
 
   void zeros(int count) {

@@ -23,7 +23,8 @@ public enum Controller {
       List.of(
           "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1", "D2",
           "D3", "D4", "D5", "D6", "D7"),
-      Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset")),
+      Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
+      List.of("D3", "B3")),
   /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
   AVR8_8K(
       "8bit-8k",
@@ -31,7 +32,8 @@ public enum Controller {
       512,
       8192,
       List.of("B0", "B1", "B2", "B3", "B4"),
-      Map.of("B5", "reset")),
+      Map.of("B5", "reset"),
+      List.of()),
   /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
   AVR8_256K(
       "8bit-256k",
@@ -39,7 +41,8 @@ public enum Controller {
       8192,
       262144,
       pinsOf("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
-      Map.of());
+      Map.of(),
+      List.of("B4"));
 
   /** Clock of all classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
@@ -56,6 +59,7 @@ public enum Controller {
   private final int flashBytes;
   private final List<String> pins;
   private final Map<String, String> takenPins;
+  private final List<String> clockPins;
 
   Controller(
       String key,
@@ -63,13 +67,15 @@ public enum Controller {
       int ramBytes,
       int flashBytes,
       List<String> pins,
-      Map<String, String> takenPins) {
+      Map<String, String> takenPins,
+      List<String> clockPins) {
     this.key = key;
     this.title = title;
     this.ramBytes = ramBytes;
     this.flashBytes = flashBytes;
     this.pins = pins;
     this.takenPins = takenPins;
+    this.clockPins = clockPins;
   }
 
   /** Whole ports, each to its highest bit. */
@@ -123,6 +129,11 @@ public enum Controller {
   /** Returns the pins that may carry a data line: port letter and bit. */
   public List<String> pins() {
     return pins;
+  }
+
+  /** Returns the pins that a timer which nothing else wants can clock by itself. */
+  public List<String> clockPins() {
+    return clockPins;
   }
 
   /** Returns why a pin can't carry a data line; empty when it can. */

@@ -10,6 +10,7 @@ package org.myrialith.parts;
  * @param chipMilliamps all outputs of a chip together, through its supply pins (mA)
  * @param mostVolts that what it switches may hang on (V)
  * @param lostVolts besides what its ohms lose (V)
+ * @param settingVolts current times setting resistor where it keeps a current by itself (V), else 0
  */
 public record OutputStage(
     double sinkOhms,
@@ -18,7 +19,8 @@ public record OutputStage(
     double mostMilliamps,
     double chipMilliamps,
     double mostVolts,
-    double lostVolts) {
+    double lostVolts,
+    double settingVolts) {
 
   /** A stage that loses only what its ohms do. */
   public OutputStage(
@@ -28,27 +30,37 @@ public record OutputStage(
       double mostMilliamps,
       double chipMilliamps,
       double mostVolts) {
-    this(sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, 0);
+    this(sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, 0, 0);
   }
 
   /** Returns the stage with volts lost besides. */
   public OutputStage losing(double volts) {
     return new OutputStage(
-        sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, volts);
+        sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, volts, 0);
   }
 
   /**
    * Returns the stage of outputs that keep a current by themselves: they sink, and lose what is
    * left.
+   *
+   * @param settingVolts current times setting resistor (V)
    */
-  public static OutputStage keeping(double planMilliamps, double chipMilliamps, double mostVolts) {
+  public static OutputStage keeping(
+      double planMilliamps, double chipMilliamps, double mostVolts, double settingVolts) {
     return new OutputStage(
-        0, Double.POSITIVE_INFINITY, planMilliamps, planMilliamps, chipMilliamps, mostVolts);
+        0,
+        Double.POSITIVE_INFINITY,
+        planMilliamps,
+        planMilliamps,
+        chipMilliamps,
+        mostVolts,
+        0,
+        settingVolts);
   }
 
   /** Returns whether it keeps a current by itself. */
   public boolean keeps() {
-    return sinkOhms == 0 && lostVolts == 0;
+    return settingVolts > 0;
   }
 
   /** Returns whether it can pull what hangs on it to ground. */

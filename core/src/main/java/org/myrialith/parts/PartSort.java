@@ -6,6 +6,8 @@ public enum PartSort {
   REGISTER("register", "8-bit shift register", 16),
   POWER_REGISTER("power-register", "8-bit shift register, power outputs", 20),
   SINK("sink", "16-channel sink", 24),
+  GREY_SINK("grey-sink", "16-channel sink, grey scale", 28),
+  GREY_SINK_24("grey-sink-24", "24-channel sink, grey scale", 32),
   EXPANDER_8("expander-8", "8-bit port expander", 16),
   EXPANDER_16("expander-16", "16-bit port expander", 28),
   TWO_WIRE_DRIVER("two-wire-driver", "two-wire display driver", 20),

@@ -17,6 +17,9 @@ public record Load(Wiring wiring, double controllerMilliamps) {
   /** Finer than the steps of a data sheet: a weight of a level is told in so many parts. */
   private static final int WEIGHT_STEPS = 16;
 
+  /** Half of what 32 bits hold: weights are rounded up. */
+  private static final double MOST_SUM = 1L << 31;
+
   private List<CircuitPlan> plans() {
     return wiring.plans();
   }
@@ -71,11 +74,15 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return plan.channelMilliamps() * MILLI / plan.fullLevel();
   }
 
-  /** The current that a weight of 1 stands for (A): that of a level where all are alike. */
+  /**
+   * The current that a weight of 1 stands for (A): that of a level where all are alike, and never
+   * so little that 32 bits don't hold the sum of everything.
+   */
   private double unitAmps() {
     double least = dimmed().mapToDouble(Load::stepAmps).min().orElse(1);
     double most = dimmed().mapToDouble(Load::stepAmps).max().orElse(1);
-    return least == most ? least : least / WEIGHT_STEPS;
+    double all = dimmed().mapToDouble(p -> p.channels() * stepAmps(p) * p.fullLevel()).sum();
+    return Math.max(least == most ? least : least / WEIGHT_STEPS, all / MOST_SUM);
   }
 
   private Stream<CircuitPlan> dimmed() {

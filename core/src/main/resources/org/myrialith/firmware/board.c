@@ -65,6 +65,7 @@ void board_wait_ms(uint16_t ms) {
 
 @BEGIN@
 @STARTS@
+@TURNS@
   player_start();
   _delay_us(LATCH_US);
   START_TICKS();

@@ -209,6 +209,17 @@ static void scale(uint16_t factor) {
     uint16_t left = READ_WORD(&line_bytes[line]);
     uint8_t channels = (uint8_t)READ_WORD(&line_channels[line]);
     uint8_t channel = 0;
+#ifdef DEEP
+    if (channels && READ_BYTE(&line_deep[line])) { /* two bytes a level, the high one first; all share what is left over */
+      uint16_t over = 0;
+      for (; left; left = (uint16_t)(left - 2u)) {
+        uint32_t all = (uint32_t)(uint16_t)((uint16_t)(at[0] << 8) | at[1]) * factor + over;
+        *at++ = (uint8_t)(all >> 24);
+        *at++ = (uint8_t)(all >> 16);
+        over = (uint16_t)all;
+      }
+    }
+#endif
 #ifdef PASSED_OVER
     if (channels == 0) { /* can't be dimmed, or has a supply of its own */
       at += left;

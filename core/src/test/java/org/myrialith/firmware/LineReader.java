@@ -70,13 +70,44 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
   /** Whether a low output lights: current flows from the supply into it, unless it is a sink. */
   static boolean low(SwitchedPlan line) {
     boolean sink =
-        line instanceof RegisterPlan registers && registers.circuit().sort() == RegisterClass.SINK;
+        line instanceof RegisterPlan registers
+            && !List.of(RegisterClass.HC, RegisterClass.HCT, RegisterClass.POWER)
+                .contains(registers.circuit().sort());
     return !sink
         && line.hookup().side() == Side.TO_SUPPLY
         && line.hookup().through() == Through.NONE;
   }
 
+  /** Sinks that count: of each output as many stages as it has bits, the lowest first. */
+  private List<EdgeDecoder.Burst> grey(RegisterPlan registers, int width, int bits)
+      throws IOException {
+    Wired wired = Wired.of(dump.getParent(), registers);
+    int stages = width * bits * wired.chips();
+    boolean blanked = registers.circuit().sort() == RegisterClass.GREY_12;
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long before = -1;
+    for (RegisterChain.Latched latched : RegisterChain.read(dump, wires, stages)) {
+      assertThat(latched.clocks()).isEqualTo(stages);
+      long end = blanked ? latched.lastClockNanos() : latched.endNanos();
+      Levels lit = wired.counted(latched.outputs(), width, bits);
+      long gap = before < 0 ? -1 : latched.startNanos() - before;
+      all.add(new EdgeDecoder.Burst(latched.startNanos(), end, gap, lit));
+      before = end;
+    }
+    return all;
+  }
+
   private List<EdgeDecoder.Burst> registers(RegisterPlan registers) throws IOException {
+    switch (registers.circuit().sort()) {
+      case GREY_12:
+        return grey(registers, 16, 12);
+      case GREY_16:
+        return grey(registers, 16, 16);
+      case GREY_24:
+        return grey(registers, 24, 12);
+      default:
+        break;
+    }
     Wired wired = Wired.of(dump.getParent(), registers);
     int width = registers.circuit().sort() == RegisterClass.SINK ? 16 : 8;
     return RegisterChain.read(dump, wires, width * wired.chips()).stream()

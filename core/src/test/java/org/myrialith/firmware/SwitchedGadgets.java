@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Transfer;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.DirectPins;
@@ -203,6 +204,63 @@ final class SwitchedGadgets {
             .of(RegisterClass.SINK)
             .with(Hookup.of(12, Side.TO_SUPPLY)),
         42);
+  }
+
+  private static Fixture grid(int columns, int rows) {
+    Panel panel = new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, false, true, 0);
+    return of(Fixture.of("f1", "Grid", panel), "rgb-pins");
+  }
+
+  /** Sinks with grey scale; a few channels stand elsewhere. */
+  static Gadget grey(Controller controller, RegisterClass sort, Fixture fixture, double amps) {
+    ShiftRegisters line =
+        ShiftRegisters.usual("c1", List.of("f1"))
+            .of(sort)
+            .onPins(
+                switch (controller) {
+                  case AVR8_8K -> List.of("B0", "B1", "B2");
+                  case AVR8_32K -> List.of("C0", "B5", "C2", "D3", "D4");
+                  default -> List.of("A0", "A1", "A2", "B4", "A3");
+                })
+            .with(
+                Hookup.of(12, Side.TO_SUPPLY)
+                    .withMoved(
+                        List.of(
+                            new Hookup.Moved("f1", 3, fixture.count() < 20 ? 47 : 20),
+                            new Hookup.Moved("f1", 20, 3))));
+    return Gadgets.of(
+        "Grey",
+        "",
+        controller,
+        Optional.of(new Supply("port", 5, amps)),
+        List.of(fixture),
+        List.of(line),
+        new ColourSettings(new Transfer.Lightness(), 100),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(new Clip("k1", "Drift", "f1", frames(fixture, 5, 20, 44))));
+  }
+
+  static Gadget greyOwn() {
+    return grey(Controller.AVR8_32K, RegisterClass.GREY_24, grid(5, 8), 0.3);
+  }
+
+  static Gadget greySmall() {
+    return grey(Controller.AVR8_8K, RegisterClass.GREY_24, grid(5, 2), 2);
+  }
+
+  static Gadget greyDeep() {
+    return grey(Controller.AVR8_256K, RegisterClass.GREY_16, grid(4, 3), 2);
+  }
+
+  /** Sinks that the controller clocks and blanks, a strip of pixels beside them; limited or not. */
+  static Gadget greyBlanked(double amps) {
+    Gadget sinks = grey(Controller.AVR8_32K, RegisterClass.GREY_12, grid(5, 3), amps);
+    Fixture strip =
+        Fixture.of("f2", "Strip", new Strip(9, 60, List.of(new Point(0, 0), new Point(200, 0))));
+    return sinks
+        .with(strip)
+        .with(OneWirePixels.usual("c2", List.of("f2")).onPins(List.of("D6")))
+        .with(new Clip("k2", "Run", "f2", frames(strip, 4, 34, 45)));
   }
 
   /** Three digits of 3 by 5 lamps, each lamp on a transistor behind a register. */

@@ -29,6 +29,24 @@ record Wired(List<CSVRecord> rows, int chips) {
   }
 
   /**
+   * Returns the levels that outputs count to.
+   *
+   * @param stages of the chain, the nearest first
+   * @param bits of each output
+   */
+  Levels counted(boolean[] stages, int width, int bits) {
+    int[] levels = new int[rows.size()];
+    for (int c = 0; c < levels.length; c++) {
+      int chip = Integer.parseInt(rows.get(c).get("chip")) - 1;
+      int output = Integer.parseInt(rows.get(c).get("output"));
+      for (int bit = 0; bit < bits; bit++) {
+        levels[c] |= stages[(chip * width + output) * bits + bit] ? 1 << bit : 0;
+      }
+    }
+    return Levels.of(bits, levels);
+  }
+
+  /**
    * Returns what lights when outputs have those levels.
    *
    * @param low whether a low output lights

@@ -23,11 +23,17 @@ public final class RegisterChain {
    * @param startNanos of the first clock since the latch before
    * @param endNanos of the rise of the latch
    * @param gapNanos from the latch before to the first clock, -1 for the first
+   * @param lastClockNanos of the last clock
    * @param clocks since the latch before
    * @param outputs high or low, those of the nearest chip first
    */
   public record Latched(
-      long startNanos, long endNanos, long gapNanos, int clocks, boolean[] outputs) {}
+      long startNanos,
+      long endNanos,
+      long gapNanos,
+      long lastClockNanos,
+      int clocks,
+      boolean[] outputs) {}
 
   private void shift(boolean data) {
     System.arraycopy(stages, 0, stages, 1, stages.length - 1);
@@ -41,16 +47,18 @@ public final class RegisterChain {
     boolean data = false;
     int clocks = 0;
     long first = -1;
+    long last = -1;
     long before = -1;
     for (EdgeDecoder.Change change : EdgeDecoder.changes(dump, wires)) {
       if (change.wire() == '0') {
         data = change.high();
       } else if (change.wire() == '1' && change.high()) {
         first = clocks++ == 0 ? change.at() : first;
+        last = change.at();
         chain.shift(data);
       } else if (change.wire() == '2' && change.high()) {
         long gap = before < 0 ? -1 : first - before;
-        all.add(new Latched(first, change.at(), gap, clocks, chain.stages.clone()));
+        all.add(new Latched(first, change.at(), gap, last, clocks, chain.stages.clone()));
         before = change.at();
         clocks = 0;
       }

@@ -1,0 +1,215 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.GreyClock;
+import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.formats.ValueChangeDump;
+
+/** Shifts levels into sinks that count them out by themselves, and latches them. */
+record GreyDriver(RegisterPlan plan) implements LineDriver {
+  /** Stands where an output lights nothing. */
+  private static final int NOWHERE = 0xffff;
+
+  private static final int PLACES_A_ROW = 12;
+
+  private ShiftRegisters circuit() {
+    return plan.circuit();
+  }
+
+  private GreyClock greyClock() {
+    return circuit().sort().greyClock();
+  }
+
+  private boolean blanked() {
+    return greyClock() == GreyClock.BLANKED;
+  }
+
+  @Override
+  public String title() {
+    return phrase(
+        "grey-scale sinks on %s (data), %s (clock) and %s (latch)",
+        circuit().dataPin(), circuit().clockPin(), circuit().latchPin());
+  }
+
+  /** Where the level of each output stands, in the order that they are sent. */
+  private List<Integer> places() {
+    List<Integer> places = new ArrayList<>();
+    for (int channel : plan.map().byOutput()) {
+      places.add(channel < 0 ? NOWHERE : 2 * channel);
+    }
+    Collections.reverse(places);
+    return places;
+  }
+
+  private String table() {
+    List<Integer> places = places();
+    StringBuilder rows = new StringBuilder();
+    for (int from = 0; from < places.size(); from += PLACES_A_ROW) {
+      rows.append("  ")
+          .append(
+              places.subList(from, Math.min(places.size(), from + PLACES_A_ROW)).stream()
+                  .map(String::valueOf)
+                  .collect(Collectors.joining(", ")))
+          .append(",\n");
+    }
+    return rows.toString();
+  }
+
+  @Override
+  public String source() {
+    String latch = set(circuit().latchPin(), true) + "\n" + set(circuit().latchPin(), false);
+    return (blanked() ? turn() : "")
+        + ShiftOut.pins(SourceText.read("grey_out.c"), circuit().dataPin(), circuit().clockPin())
+            .replace("@PLACES@", table())
+            .replace("@DEPTH@", Integer.toString(plan.map().depth()))
+            .replace("@TOP@", Integer.toString(plan.map().depth() - 9))
+            .replace("@LATCH@", blanked() ? "  turn_@N@ = LATCH_DUE;" : latch);
+  }
+
+  private static String set(String pin, boolean high) {
+    char port = pin.charAt(0);
+    char bit = pin.charAt(1);
+    return high
+        ? phrase("  PORT%c |= (1 << %c);", port, bit)
+        : phrase("  PORT%c &= (uint8_t) ~(1 << %c);", port, bit);
+  }
+
+  /**
+   * What happens when the grey scale has been counted out: what was sent is latched in the dark.
+   */
+  private String turn() {
+    return """
+        static volatile uint8_t turn_@N@;
+
+        /* The outputs stay dark until there is something to show. */
+        static inline void next_turn_@N@(void) {
+          if (turn_@N@ == TURN_DARK) {
+            return;
+          }
+        @BLANK@
+          if (turn_@N@ == LATCH_DUE) {
+        @UP@
+        @DOWN@
+            turn_@N@ = TURN_RUNS;
+          }
+        @LIGHT@
+        }
+
+        """
+        .replace("@BLANK@", set(circuit().blankPin(), true))
+        .replace("@UP@", "  " + set(circuit().latchPin(), true))
+        .replace("@DOWN@", "  " + set(circuit().latchPin(), false))
+        .replace("@LIGHT@", set(circuit().blankPin(), false));
+  }
+
+  @Override
+  public String everyTurn() {
+    return blanked() ? "  next_turn_@N@();\n" : "";
+  }
+
+  /** Pins low, but for the blank; then the clock. */
+  @Override
+  public String start() {
+    List<String> low = new ArrayList<>(circuit().pins());
+    String blank = "";
+    if (blanked()) {
+      low.remove(circuit().blankPin());
+      char port = circuit().blankPin().charAt(0);
+      blank =
+          set(circuit().blankPin(), true)
+              + phrase("\n  DDR%c |= (1 << %c);\n", port, circuit().blankPin().charAt(1));
+    }
+    return "static void start_line_@N@(void) {\n"
+        + LineDriver.low(low)
+        + blank
+        + (greyClock().fromController() ? clock() : "")
+        + "}\n\n";
+  }
+
+  /** Timer 2 turns its pin by itself, as often as the class wants it. */
+  private String clock() {
+    boolean second = circuit().greyClockPin().equals("D3");
+    return """
+          TCCR2A = (1 << @COM@) | (1 << WGM21);
+          OCR2A = @TOP@;
+          TCCR2B = (1 << CS20);
+        """
+        .replace("@COM@", second ? "COM2B0" : "COM2A0")
+        .replace("@TOP@", blanked() ? "3" : "1");
+  }
+
+  @Override
+  public int sendCount() {
+    return plan.map().chips() * plan.map().width();
+  }
+
+  @Override
+  public int codeBytes() {
+    int table = 2 * sendCount();
+    int own = blanked() ? 350 : 98;
+    return own + table + (greyClock().fromController() ? 20 : 0);
+  }
+
+  @Override
+  public int ramBytes() {
+    return blanked() ? 1 : 0;
+  }
+
+  @Override
+  public double sendCycles() {
+    return 90;
+  }
+
+  @Override
+  public List<String> wires() {
+    return List.of("DATA", "CLOCK", "LATCH");
+  }
+
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    ShiftOut out = new ShiftOut(dump, first, start);
+    int[] byOutput = plan.map().byOutput();
+    for (int output = byOutput.length - 1; output >= 0; output--) {
+      int level = byOutput[output] < 0 ? 0 : levels.at(byOutput[output]);
+      out.sendWord(level, plan.map().depth());
+    }
+    dump.set(first + 2, out.time(8), true);
+    dump.set(first + 2, out.time(10), false);
+    return out.time(10);
+  }
+
+  @Override
+  public List<String> wiring() {
+    List<String> steps = new ArrayList<>();
+    steps.add(
+        phrase(
+            "Data: pin %s of the controller to the serial input of chip 1.", circuit().dataPin()));
+    steps.add(
+        phrase(
+            "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the latch of all.",
+            circuit().clockPin(), circuit().latchPin()));
+    if (greyClock().fromController()) {
+      steps.add(
+          phrase(
+              "Grey-scale clock: pin %s through 100 ohm to all chips%s.",
+              circuit().greyClockPin(),
+              blanked()
+                  ? phrase(
+                      "; blank: pin %s to all, with 10 kohm to plus, so that all stays dark until the player runs",
+                      circuit().blankPin())
+                  : ""));
+    }
+    steps.add(
+        phrase(
+            "Each chip: its serial output to the serial input of the next, %s100 nF across its supply, 10 uF beside it.",
+            blanked() ? "" : "blank or output enable to where it lights, "));
+    return steps;
+  }
+}
