@@ -3,9 +3,7 @@ package org.myrialith.build;
 import java.util.EnumMap;
 import java.util.Map;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.DisplayClass;
 import org.myrialith.drive.DisplayPlan;
-import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
@@ -85,13 +83,17 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
       };
     }
     if (plan instanceof ExpanderPlan expanders) {
-      return expanders.circuit().sort() == ExpanderClass.QUASI_8
-          ? PartSort.EXPANDER_8
-          : PartSort.EXPANDER_16;
+      return switch (expanders.circuit().sort()) {
+        case QUASI_8 -> PartSort.EXPANDER_8;
+        case REGISTER_A, REGISTER_B -> PartSort.EXPANDER_16;
+        case PWM_16 -> PartSort.PWM_16;
+      };
     }
-    return ((DisplayPlan) plan).circuit().sort() == DisplayClass.TWO_WIRE
-        ? PartSort.TWO_WIRE_DRIVER
-        : PartSort.THREE_WIRE_DRIVER;
+    return switch (((DisplayPlan) plan).circuit().sort()) {
+      case TWO_WIRE -> PartSort.TWO_WIRE_DRIVER;
+      case THREE_WIRE -> PartSort.THREE_WIRE_DRIVER;
+      case I2C -> PartSort.I2C_DRIVER;
+    };
   }
 
   /** Returns how many of a sort there are. */

@@ -15,6 +15,7 @@ import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ClockedPlan;
 import org.myrialith.drive.DirectPins;
+import org.myrialith.drive.DisplayClass;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
@@ -185,6 +186,9 @@ public record WayTable(List<Way> ways) {
       }
       if (plan instanceof DisplayPlan display) {
         int digits = display.circuit().sort().digits();
+        if (display.circuit().sort() == DisplayClass.I2C) {
+          return 9L * display.map().chips() * DisplayPlan.I2C_BYTES;
+        }
         return display.circuit().sort().chained()
             ? 16L * display.map().chips() * digits
             : 9L * (digits + 3);

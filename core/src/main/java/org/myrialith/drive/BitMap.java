@@ -17,7 +17,8 @@ import java.util.Map;
  * @param segmentsFromTop whether the first seven outputs of a byte are its bits 6 to 0, the eighth
  *     bit 7; else outputs are bits from 0
  * @param depth bits of a channel; of more than one, the highest comes first, and the last output of
- *     a chip before the others
+ *     a chip before the others; where the nearest chip comes first, each output is told in four
+ *     bytes when to go on and when off
  */
 public record BitMap(
     List<SwitchedChannel> channels,
@@ -28,6 +29,11 @@ public record BitMap(
     boolean segmentsFromTop,
     int depth) {
   private static final int BYTE = 8;
+
+  /** Bytes of an output that is told when to go on and off, and which of them begins the latter. */
+  private static final int COUNTS = 4;
+
+  private static final int OFF_COUNT = 2;
 
   public BitMap {
     channels = List.copyOf(channels);
@@ -67,7 +73,9 @@ public record BitMap(
 
   /** Returns the bytes that are sent. */
   public int bytes() {
-    return (chips * width * depth + BYTE - 1) / BYTE;
+    return depth > 1 && !farFirst
+        ? COUNTS * chips * width
+        : (chips * width * depth + BYTE - 1) / BYTE;
   }
 
   /** Returns the outputs that switch nothing. */
@@ -95,6 +103,9 @@ public record BitMap(
    */
   public int place(int channel) {
     int output = outputs.get(channel);
+    if (depth > 1 && !farFirst) {
+      return BYTE * (COUNTS * output + OFF_COUNT);
+    }
     if (depth > 1) {
       int turn = (chips * width - 1 - output) * depth;
       return turn / BYTE * BYTE + BYTE - 1 - turn % BYTE;

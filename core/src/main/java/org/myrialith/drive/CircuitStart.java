@@ -46,8 +46,16 @@ public enum CircuitStart {
               .with(Hookup.of(10, Side.TO_SUPPLY))
               .called("Grey sinks")),
   EXPANDERS("expanders", "16-bit port expanders", id -> Expanders.usual(id, List.of())),
+  PWM_CHIPS(
+      "pwm-chips",
+      "16-channel PWM chips on I2C",
+      id -> Expanders.usual(id, List.of()).of(ExpanderClass.PWM_16).called("PWM chips")),
   DISPLAY_DRIVERS(
       "display-drivers", "three-wire display drivers", id -> DisplayDrivers.usual(id, List.of())),
+  I2C_DRIVER(
+      "i2c-driver",
+      "I2C display drivers",
+      id -> DisplayDrivers.usual(id, List.of()).of(DisplayClass.I2C)),
   TWO_WIRE_DRIVER(
       "two-wire-driver",
       "a two-wire display driver",

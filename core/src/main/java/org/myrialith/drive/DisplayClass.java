@@ -9,18 +9,30 @@ public enum DisplayClass {
       "two-wire",
       "two-wire display driver, 6 digits of 8",
       6,
+      8,
       List.of(1, 2, 4, 10, 11, 12, 13, 14),
+      16),
+  /** Eight digits of sixteen segments, common cathode; sixteen steps; eight addresses. */
+  I2C(
+      "i2c",
+      "I2C display driver, 8 digits of 16",
+      8,
+      16,
+      List.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16),
       16),
   /** Eight digits of eight segments, common cathode; sixteen steps; chips in a chain. */
   THREE_WIRE(
       "three-wire",
       "three-wire display driver, 8 digits of 8",
       8,
+      8,
       List.of(1, 3, 5, 7, 9, 11, 13, 15, 17, 19, 21, 23, 25, 27, 29, 31),
       32);
 
-  /** Segments of a digit. */
-  public static final int SEGMENTS = 8;
+  /** Address of the first chip on I2C, and how many there can be. */
+  public static final int FIRST_ADDRESS = 0x70;
+
+  static final int MOST_ADDRESSES = 8;
 
   /** Current of an idle chip (A). */
   static final double IDLE_AMPS = 1e-3;
@@ -28,13 +40,15 @@ public enum DisplayClass {
   private final String key;
   private final String title;
   private final int digits;
+  private final int segments;
   private final List<Integer> steps;
   private final int whole;
 
-  DisplayClass(String key, String title, int digits, List<Integer> steps, int whole) {
+  DisplayClass(String key, String title, int digits, int segments, List<Integer> steps, int whole) {
     this.key = key;
     this.title = title;
     this.digits = digits;
+    this.segments = segments;
     this.steps = steps;
     this.whole = whole;
   }
@@ -54,9 +68,14 @@ public enum DisplayClass {
     return digits;
   }
 
+  /** Returns the segments of a digit. */
+  public int segments() {
+    return segments;
+  }
+
   /** Returns the outputs of a chip: digits times segments. */
   public int width() {
-    return digits * SEGMENTS;
+    return digits * segments;
   }
 
   /** Returns the steps of brightness. */

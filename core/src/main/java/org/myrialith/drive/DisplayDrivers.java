@@ -20,6 +20,9 @@ import org.myrialith.parts.EmitterKind;
  *
  * @param loadPin takes over what was clocked in; without meaning for chips of two wires
  * @param brightness step, 0 the lowest
+ * @param firstAddress of the nearest chip on I2C; the others follow
+ * @param pullUpOhms of each of the two wires, on I2C
+ * @param wireMm of the bus, on I2C
  * @param hookup current of a segment in its turn, and which output is which
  * @param fixtures identifiers in the order of the digits
  */
@@ -31,6 +34,9 @@ public record DisplayDrivers(
     String loadPin,
     DisplayClass sort,
     int brightness,
+    int firstAddress,
+    double pullUpOhms,
+    double wireMm,
     Hookup hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
@@ -58,7 +64,12 @@ public record DisplayDrivers(
               .or(DisplayClass.THREE_WIRE),
           Field.count("brightness", "Brightness step", STEP)
               .or(7)
-              .explained("0 to 7 for two wires, 0 to 15 for three"),
+              .explained("0 to 7 for two wires, 0 to 15 for the others"),
+          Field.count("firstAddress", "First address", Expanders.ADDRESS)
+              .or(DisplayClass.FIRST_ADDRESS)
+              .explained("seven bits, in decimal: 112 is 70 hex"),
+          Field.measure("pullUpOhms", "Pull-ups", Expanders.PULL_UP).or(2200.0),
+          Field.measure("wireMm", "Wire of the bus", ShiftRegisters.WIRE).or(200.0),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
@@ -73,6 +84,9 @@ public record DisplayDrivers(
     }
     Objects.requireNonNull(sort, "sort");
     Bounds.count(0, sort.steps() - 1).require("brightness", brightness);
+    Expanders.ADDRESS.require("firstAddress", firstAddress);
+    Expanders.PULL_UP.require("pullUpOhms", pullUpOhms);
+    ShiftRegisters.WIRE.require("wireMm", wireMm);
     Objects.requireNonNull(hookup, "hookup");
     fixtures = Members.once(fixtures);
   }
@@ -87,22 +101,33 @@ public record DisplayDrivers(
         "D6",
         DisplayClass.THREE_WIRE,
         7,
+        DisplayClass.FIRST_ADDRESS,
+        2200,
+        200,
         Hookup.of(20, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
         fixtures);
   }
 
-  /** Returns the chips of another class, at a step that it has. */
-  public DisplayDrivers of(DisplayClass other) {
+  private DisplayDrivers as(
+      String called, DisplayClass made, int step, Hookup hung, List<String> ids) {
     return new DisplayDrivers(
         id,
-        name,
+        called,
         dataPin,
         clockPin,
         loadPin,
-        other,
-        Math.min(brightness, other.steps() - 1),
-        hookup,
-        fixtures);
+        made,
+        step,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        hung,
+        ids);
+  }
+
+  /** Returns the chips of another class, at a step that it has. */
+  public DisplayDrivers of(DisplayClass other) {
+    return as(name, other, Math.min(brightness, other.steps() - 1), hookup, fixtures);
   }
 
   @Override
@@ -110,14 +135,14 @@ public record DisplayDrivers(
     return switch (field) {
       case "side", "spreadVolts", "through", "railVolts" -> false;
       case "loadPin", "resistors" -> sort.chained();
+      case "firstAddress", "pullUpOhms", "wireMm" -> sort == DisplayClass.I2C;
       default -> true;
     };
   }
 
   @Override
   public DisplayDrivers with(Hookup other) {
-    return new DisplayDrivers(
-        id, name, dataPin, clockPin, loadPin, sort, brightness, other, fixtures);
+    return as(name, sort, brightness, other, fixtures);
   }
 
   @Override
@@ -133,18 +158,28 @@ public record DisplayDrivers(
             ? pins.get(2)
             : pins.contains(loadPin) ? (pins.contains(dataPin) ? clockPin : dataPin) : loadPin;
     return new DisplayDrivers(
-        id, name, pins.get(0), pins.get(1), load, sort, brightness, hookup, fixtures);
+        id,
+        name,
+        pins.get(0),
+        pins.get(1),
+        load,
+        sort,
+        brightness,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        hookup,
+        fixtures);
   }
 
   @Override
   public DisplayDrivers called(String other) {
-    return new DisplayDrivers(
-        id, other, dataPin, clockPin, loadPin, sort, brightness, hookup, fixtures);
+    return as(other, sort, brightness, hookup, fixtures);
   }
 
   @Override
   public DisplayDrivers withFixtures(List<String> ids) {
-    return new DisplayDrivers(id, name, dataPin, clockPin, loadPin, sort, brightness, hookup, ids);
+    return as(name, sort, brightness, hookup, ids);
   }
 
   @Override
@@ -164,7 +199,8 @@ public record DisplayDrivers(
   public DisplayPlan plan(Layout layout, Brief brief) {
     double duty = sort.duty(brightness);
     Switching switching =
-        Switching.scanned(members(layout), layout, hookup, DisplayPlan.STAGE, brief.volts(), duty);
+        Switching.scanned(
+            members(layout), layout, hookup, DisplayPlan.stage(sort), brief.volts(), duty);
     BitMap map =
         BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
             .withSegmentsFromTop(sort.chained());

@@ -20,6 +20,12 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   /** Segments of a digit by the letters of data sheets, the point last. */
   private static final String LETTERS = "abcdefgp";
 
+  /** Bytes of a write on I2C: address, place, two for each digit. */
+  public static final int I2C_BYTES = 18;
+
+  /** Cycles of going from byte to byte of a chip. */
+  private static final double I2C_LOOP_CYCLES = 66;
+
   /** Cycles of a chip's sixteen bits, and of the rest of a turn, as the exported player sends. */
   public static final double CHIP_CYCLES = 227;
 
@@ -31,8 +37,17 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   private static final double[] SET_AT_2_VOLTS = {11.8, 17.1, 28, 63.7};
   private static final double[] SET_AT_3_5_VOLTS = {9.7, 14, 22.6, 51.2};
 
-  /** What a chip of the class gives a segment, and all of them together. */
-  static final OutputStage STAGE = new OutputStage(0, Double.POSITIVE_INFINITY, 40, 40, 330, 5.5);
+  /** What a chip gives a segment, and all of them together. */
+  private static final OutputStage STAGE =
+      new OutputStage(0, Double.POSITIVE_INFINITY, 40, 40, 330, 5.5);
+
+  /** On I2C: 20 mA a row, 200 mA a digit in its turn. */
+  private static final OutputStage I2C_STAGE =
+      new OutputStage(0, Double.POSITIVE_INFINITY, 20, 25, 200, 5.5);
+
+  static OutputStage stage(DisplayClass sort) {
+    return sort == DisplayClass.I2C ? I2C_STAGE : STAGE;
+  }
 
   @Override
   public Hookup hookup() {
@@ -41,7 +56,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public OutputStage chipStage() {
-    return STAGE;
+    return stage(circuit.sort());
   }
 
   @Override
@@ -56,18 +71,23 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public boolean grows() {
-    return circuit.sort().chained();
+    return circuit.sort() != DisplayClass.TWO_WIRE;
   }
 
   @Override
   public String outputName(int output) {
     int own = output % circuit.sort().width();
-    return (own / DisplayClass.SEGMENTS + 1) + LETTERS.substring(own % 8, own % 8 + 1);
+    int segments = circuit.sort().segments();
+    int segment = own % segments;
+    return (own / segments + 1)
+        + (segments == LETTERS.length()
+            ? LETTERS.substring(segment, segment + 1)
+            : phrase(".%d", segment));
   }
 
   @Override
   public int groupWidth() {
-    return DisplayClass.SEGMENTS;
+    return circuit.sort().segments();
   }
 
   @Override
@@ -90,6 +110,11 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
           * (map.chips() * CHIP_CYCLES + TURN_CYCLES)
           / Controller.CLOCK_HZ;
     }
+    if (circuit.sort() == DisplayClass.I2C) {
+      TwoWireSpeed fast = TwoWireSpeed.FAST;
+      double loop = I2C_LOOP_CYCLES / Controller.CLOCK_HZ;
+      return map.chips() * (fast.writeSeconds(I2C_BYTES) + loop) - fast.restSeconds();
+    }
     TwoWireSpeed speed = TwoWireSpeed.DISPLAY;
     return speed.writeSeconds(1)
         + speed.writeSeconds(1 + circuit.sort().digits())
@@ -99,6 +124,19 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public Reckoning dataTime() {
+    if (circuit.sort() == DisplayClass.I2C) {
+      return new Reckoning(
+          key("data-time"),
+          "Data of one frame",
+          dataSeconds(),
+          "s",
+          "drivers × (bytes × 9 bits, start and stop)",
+          List.of(
+              given("drivers", map.chips(), ""),
+              given("bytes of a write", I2C_BYTES, ""),
+              given("time of a bit", TwoWireSpeed.FAST.bitSeconds(), "s")),
+          Source.standard("UM10204, clocked by the exported player"));
+    }
     return circuit.sort().chained()
         ? new Reckoning(
             key("data-time"),
@@ -164,11 +202,36 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public List<Reckoning> ownNumbers() {
-    return circuit.sort().chained() ? List.of(setting()) : List.of();
+    return switch (circuit.sort()) {
+      case THREE_WIRE -> List.of(setting());
+      case I2C -> List.of(bus().pullUps());
+      case TWO_WIRE -> List.of();
+    };
+  }
+
+  private TwoWireBus bus() {
+    return new TwoWireBus(
+        key(""),
+        TwoWireSpeed.FAST,
+        map.chips(),
+        circuit.wireMm(),
+        circuit.pullUpOhms(),
+        brief.volts());
   }
 
   @Override
   public List<Finding> ownFindings() {
+    if (circuit.sort() == DisplayClass.I2C) {
+      return List.of(
+          bus()
+              .addresses(
+                  "drivers",
+                  circuit.firstAddress(),
+                  DisplayClass.FIRST_ADDRESS,
+                  DisplayClass.MOST_ADDRESSES),
+          bus().judged(),
+          brightness());
+    }
     int most = circuit.sort().chained() ? DisplayDrivers.MOST_CHIPS : 1;
     return map.chips() > most ? List.of(tooMany(most), brightness()) : List.of(brightness());
   }

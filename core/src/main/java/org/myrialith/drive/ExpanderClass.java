@@ -30,16 +30,34 @@ public enum ExpanderClass {
       16,
       new OutputStage(40, 100, 10, 25, 160, 5.5),
       new Registers(0x02, 0x06),
+      TwoWireSpeed.FAST),
+  /**
+   * Counts of 12 bits from an oscillator of its own: on and off, two bytes each, from register 6.
+   */
+  PWM_16(
+      "pwm-16",
+      "16-channel 12-bit PWM",
+      16,
+      new OutputStage(10, 40, 20, 25, 400, 5.5),
+      new Registers(0x06, -1),
       TwoWireSpeed.FAST);
 
-  /** Address that a chip has with its address pins low. */
+  /** Address that an expander has with its address pins low. */
   public static final int FIRST_ADDRESS = 0x20;
+
+  /** The other one of those that are made with two. */
+  static final int SECOND_ADDRESS = 0x38;
 
   /** Chips that three address pins tell apart. */
   public static final int MOST_CHIPS = 8;
 
-  /** Input capacitance of a bus pin (pF). */
-  static final double BUS_PF = 10;
+  /** First address of PWM chips, and how many its six address pins tell apart. */
+  private static final int PWM_ADDRESS = 0x40;
+
+  private static final int PWM_CHIPS = 62;
+
+  /** What PWM chips are told to turn at: 25 MHz ÷ 4096 ÷ 6 (Hz). */
+  static final double PWM_HERTZ = 25e6 / 4096 / 6;
 
   /**
    * Where a chip takes what.
@@ -101,8 +119,24 @@ public enum ExpanderClass {
     return speed;
   }
 
+  /** Returns the bits of a channel: 1 for on or off. */
+  public int depth() {
+    return this == PWM_16 ? 12 : 1;
+  }
+
+  /** Returns the address that a chip has with its address pins low. */
+  public int firstAddress() {
+    return this == PWM_16 ? PWM_ADDRESS : FIRST_ADDRESS;
+  }
+
+  /** Returns the chips that its address pins tell apart. */
+  public int mostChips() {
+    return this == PWM_16 ? PWM_CHIPS : MOST_CHIPS;
+  }
+
   /** Returns the bytes of a write to one chip, address and register among them. */
   public int writeBytes() {
-    return 1 + (registers.outputs < 0 ? 0 : 1) + width / 8;
+    int data = this == PWM_16 ? 4 * width : width / 8;
+    return 1 + (registers.outputs < 0 ? 0 : 1) + data;
   }
 }

@@ -14,7 +14,7 @@ import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterKind;
 
 /**
- * Port expanders on an I2C bus of their own: an output for each channel, on or off.
+ * Port expanders or PWM chips on an I2C bus of their own: an output for each channel.
  *
  * @param dataPin of the controller, with a pull-up
  * @param clockPin of the controller, with a pull-up
@@ -98,10 +98,19 @@ public record Expanders(
         fixtures);
   }
 
-  /** Returns the chips of another class. */
+  /** Returns the chips of another class, at its first address. */
   public Expanders of(ExpanderClass other) {
     return new Expanders(
-        id, name, dataPin, clockPin, other, firstAddress, pullUpOhms, wireMm, hookup, fixtures);
+        id,
+        name,
+        dataPin,
+        clockPin,
+        other,
+        other.firstAddress(),
+        pullUpOhms,
+        wireMm,
+        hookup,
+        fixtures);
   }
 
   /** Returns the bus with other pull-ups and wire. */
@@ -162,7 +171,8 @@ public record Expanders(
   public ExpanderPlan plan(Layout layout, Brief brief) {
     Switching switching =
         Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
-    BitMap map = BitMap.of(switching.channels(), hookup, sort.width(), false, 1);
+    BitMap map =
+        BitMap.of(switching.channels(), hookup, sort.width(), false, 1).withDepth(sort.depth());
     return new ExpanderPlan(this, brief, switching, map);
   }
 }

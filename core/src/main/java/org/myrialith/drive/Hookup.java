@@ -170,7 +170,8 @@ public record Hookup(
   /** Returns whether outputs may switch emitters of a kind: strong ones need strong outputs. */
   boolean carries(EmitterKind kind, OutputStage outputs) {
     boolean strong = kind == EmitterKind.HIGH_POWER || kind == EmitterKind.LAMP;
-    return !kind.pixel() && (!strong || stage(outputs).planMilliamps() >= STRONG);
+    boolean carries = stage(outputs).planMilliamps() >= STRONG && !outputs.keeps();
+    return !kind.pixel() && (!strong || carries);
   }
 
   /**

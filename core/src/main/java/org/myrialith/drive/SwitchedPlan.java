@@ -136,10 +136,18 @@ public sealed interface SwitchedPlan extends CircuitPlan
   @Override
   default double litAmps(long[] sums) {
     double amps = 0;
-    for (int load = 0; load < sums.length; load++) {
-      amps += sums[load] * supplyAmps(switching().loads().get(load)) / fullLevel();
+    for (int group = 0; group < sums.length; group++) {
+      amps += sums[group] * groupAmps(group) / fullLevel();
     }
     return amps;
+  }
+
+  /** What a channel of a group takes when lit (A); where all are in one, that of any. */
+  private double groupAmps(int group) {
+    List<OutputLoad> loads = switching().loads();
+    return groups() == loads.size()
+        ? supplyAmps(loads.get(group))
+        : loads.stream().mapToDouble(this::supplyAmps).max().orElse(0);
   }
 
   /** What one of them takes from the supply of the gadget when lit (A). */

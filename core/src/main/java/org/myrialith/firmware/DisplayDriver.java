@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.DisplayClass;
 import org.myrialith.drive.DisplayDrivers;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.TwoWireSpeed;
@@ -20,6 +21,10 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
     return plan.circuit();
   }
 
+  private boolean bus() {
+    return circuit().sort() == DisplayClass.I2C;
+  }
+
   private boolean chained() {
     return circuit().sort().chained();
   }
@@ -31,6 +36,13 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
 
   @Override
   public String source() {
+    if (bus()) {
+      return TwoWire.source(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.FAST, false)
+          + SourceText.read("i2c_display.c")
+              .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
+              .replace("@CHIPS@", Integer.toString(plan.map().chips()))
+              .replace("@STEP@", Integer.toString(circuit().brightness()));
+    }
     if (!chained()) {
       return TwoWire.source(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.DISPLAY, true)
           + SourceText.read("two_wire_display.c")
@@ -54,17 +66,22 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
 
   @Override
   public int sendCount() {
-    return plan.bufferBytes();
+    return bus() ? plan.map().chips() : plan.bufferBytes();
   }
 
   @Override
   public int codeBytes() {
-    return chained() ? 211 : 176;
+    return switch (circuit().sort()) {
+      case THREE_WIRE -> 211;
+      case I2C -> 285;
+      case TWO_WIRE -> 176;
+    };
   }
 
   @Override
   public double sendCycles() {
-    return chained() ? 60 : 60 + 3 * TwoWireSpeed.DISPLAY.low();
+    TwoWireSpeed speed = bus() ? TwoWireSpeed.FAST : TwoWireSpeed.DISPLAY;
+    return chained() ? 60 : 60 + 3 * speed.low();
   }
 
   @Override
@@ -80,6 +97,18 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
     byte[] buffer = plan.buffer(levels);
+    if (bus()) {
+      TwoWire wire = new TwoWire(dump, first, TwoWireSpeed.FAST, false, start);
+      for (int chip = 0; chip < plan.map().chips(); chip++) {
+        int[] bytes = new int[DisplayPlan.I2C_BYTES];
+        bytes[0] = circuit().firstAddress() + chip << 1;
+        for (int i = 2; i < bytes.length; i++) {
+          bytes[i] = buffer[chip * (bytes.length - 2) + i - 2] & 0xff;
+        }
+        wire.write(bytes);
+      }
+      return wire.end();
+    }
     if (!chained()) {
       TwoWire wire = new TwoWire(dump, first, TwoWireSpeed.DISPLAY, true, start);
       int[] digits = new int[1 + buffer.length];
@@ -114,6 +143,17 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
             .map(
                 n -> phrase("; its setting resistor, %s, to plus", Quantity.text(n.value(), "ohm")))
             .orElse("");
+    if (bus()) {
+      return List.of(
+          phrase(
+              "Data: pin %s, clock: pin %s to all drivers; %s from each of the two to plus, once.",
+              circuit().dataPin(),
+              circuit().clockPin(),
+              Quantity.text(circuit().pullUpOhms(), "ohm")),
+          phrase(
+              "Address pins: the first driver is %x hex, each further one the next; 100 nF and 10 uF across its supply. Output 3.12 is row 12 of its third common; commons are cathodes.",
+              circuit().firstAddress()));
+    }
     return List.of(
         chained()
             ? phrase(

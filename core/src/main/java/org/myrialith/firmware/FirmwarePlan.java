@@ -111,9 +111,7 @@ public record FirmwarePlan(
   /** Returns the RAM taken by variables (bytes), the stack on top of it. */
   public int ramBytes() {
     int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
-    return work.sent().wiring().bufferBytes()
-        + counters()
-        + perClip * clips();
+    return work.sent().wiring().bufferBytes() + counters() + perClip * clips();
   }
 
   /** What the player, the board and its lines count with (bytes). */

@@ -3,9 +3,7 @@ package org.myrialith.firmware;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.GreyClock;
 import org.myrialith.drive.RegisterPlan;
@@ -14,11 +12,6 @@ import org.myrialith.formats.ValueChangeDump;
 
 /** Shifts levels into sinks that count them out by themselves, and latches them. */
 record GreyDriver(RegisterPlan plan) implements LineDriver {
-  /** Stands where an output lights nothing. */
-  private static final int NOWHERE = 0xffff;
-
-  private static final int PLACES_A_ROW = 12;
-
   private ShiftRegisters circuit() {
     return plan.circuit();
   }
@@ -38,36 +31,13 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
         circuit().dataPin(), circuit().clockPin(), circuit().latchPin());
   }
 
-  /** Where the level of each output stands, in the order that they are sent. */
-  private List<Integer> places() {
-    List<Integer> places = new ArrayList<>();
-    for (int channel : plan.map().byOutput()) {
-      places.add(channel < 0 ? NOWHERE : 2 * channel);
-    }
-    Collections.reverse(places);
-    return places;
-  }
-
-  private String table() {
-    List<Integer> places = places();
-    StringBuilder rows = new StringBuilder();
-    for (int from = 0; from < places.size(); from += PLACES_A_ROW) {
-      rows.append("  ")
-          .append(
-              places.subList(from, Math.min(places.size(), from + PLACES_A_ROW)).stream()
-                  .map(String::valueOf)
-                  .collect(Collectors.joining(", ")))
-          .append(",\n");
-    }
-    return rows.toString();
-  }
-
   @Override
   public String source() {
     String latch = set(circuit().latchPin(), true) + "\n" + set(circuit().latchPin(), false);
     return (blanked() ? turn() : "")
         + ShiftOut.pins(SourceText.read("grey_out.c"), circuit().dataPin(), circuit().clockPin())
-            .replace("@PLACES@", table())
+            .replace("@PLACES@", LevelPlaces.rows(plan.map(), true))
+            .replace("TABLE_OF_LINE", LevelPlaces.SECTION)
             .replace("@DEPTH@", Integer.toString(plan.map().depth()))
             .replace("@TOP@", Integer.toString(plan.map().depth() - 9))
             .replace("@LATCH@", blanked() ? "  turn_@N@ = LATCH_DUE;" : latch);

@@ -21,6 +21,7 @@ sealed interface LineDriver
         GreyDriver,
         PinDriver,
         ExpanderDriver,
+        PwmDriver,
         DisplayDriver {
   /** Returns the driver of a circuit. */
   static LineDriver of(CircuitPlan plan) {
@@ -37,7 +38,7 @@ sealed interface LineDriver
       return new PinDriver(line);
     }
     if (plan instanceof ExpanderPlan line) {
-      return new ExpanderDriver(line);
+      return line.dims() ? new PwmDriver(line) : new ExpanderDriver(line);
     }
     if (plan instanceof DisplayPlan line) {
       return new DisplayDriver(line);

@@ -140,21 +140,30 @@ public record ClipLevels(
    * How often each asked value is shown in a picture: what the sums under any table follow from.
    * What white takes over counts for it and against the others, whose counts may be below zero.
    *
-   * @return counts by position among the channels of a unit, then by asked value
+   * @return counts by group of equal currents, then by asked value
    */
   public int[][] histogram(Picture picture) {
     Asks[] asks = asks(stretch);
-    int[][] counts = new int[asks.length][LevelTable.SIZE];
+    int[][] counts = new int[plan.groups()][LevelTable.SIZE];
     for (int position = 0; position < asks.length; position++) {
-      for (int cell : cells) {
-        if (cell != DARK && asks[position] != Asks.NOTHING) {
-          counts[position][value(picture, cell, asks[position])]++;
-          if (asks[position].rest()) {
-            counts[position][value(picture, cell, Asks.WHITE)]--;
-          }
-        }
+      if (asks[position] != Asks.NOTHING) {
+        count(picture, position, asks[position], counts);
       }
     }
     return counts;
+  }
+
+  private void count(Picture picture, int position, Asks asks, int[][] counts) {
+    boolean byPosition = stretch.groups() == null;
+    for (int unit = 0; unit < cells.length; unit++) {
+      if (cells[unit] != DARK) {
+        int channel = unit * stretch.channelsPerUnit() + position;
+        int[] group = counts[byPosition ? position : stretch.group(channel)];
+        group[value(picture, cells[unit], asks)]++;
+        if (asks.rest()) {
+          group[value(picture, cells[unit], Asks.WHITE)]--;
+        }
+      }
+    }
   }
 }

@@ -10,6 +10,8 @@ public enum PartSort {
   GREY_SINK_24("grey-sink-24", "24-channel sink, grey scale", 32),
   EXPANDER_8("expander-8", "8-bit port expander", 16),
   EXPANDER_16("expander-16", "16-bit port expander", 28),
+  PWM_16("pwm-16", "16-channel PWM chip", 28),
+  I2C_DRIVER("i2c-driver", "I2C display driver", 28),
   TWO_WIRE_DRIVER("two-wire-driver", "two-wire display driver", 20),
   THREE_WIRE_DRIVER("three-wire-driver", "three-wire display driver", 24),
   TRANSISTOR("transistor", "small bipolar transistor", 3),

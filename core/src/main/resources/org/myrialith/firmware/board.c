@@ -1,6 +1,7 @@
 /* Board file: 8-bit controller at 16 MHz, @TITLES@. Interrupts are off while data is sent. */
 #include <avr/interrupt.h>
 #include <avr/io.h>
+#include <avr/pgmspace.h>
 #include <util/delay.h>
 
 #include "player.h"

@@ -1,6 +1,6 @@
 /* @LINE@: levels of @DEPTH@ bits, the last output of the farthest chip first; 14 cycles a bit, the data set before the clock rises. Where
  * an output lights nothing, zeros go out. */
-static const uint16_t levels_at_@N@[] __attribute__((section(".progmem.gcc_tables"))) = {
+static const uint16_t levels_at_@N@[] TABLE_OF_LINE = {
 @PLACES@};
 
 static void send_line_@N@(const uint8_t *levels, uint16_t count) {

@@ -151,7 +151,7 @@ class FirmwareOutsideTest {
       double data = lines(plan).get(n).dataSeconds() * 1e9;
       assertThat((double) (bursts.get(0).endNanos() - bursts.get(0).startNanos()))
           .as("time of the data, but for the last bit")
-          .isBetween(data - 4000, data + 4000);
+          .isBetween(data * 0.997 - 4000, data * 1.003 + 4000);
     }
   }
 

@@ -16,6 +16,7 @@ import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Side;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -77,6 +78,13 @@ final class FirmwareScenarios {
         Named.of("lamp digits on switches", GadgetPlan.of(SwitchedGadgets.lamps())),
         Named.of("three digits on 8-bit expanders", GadgetPlan.of(SwitchedGadgets.quasi())),
         Named.of("six digits of eleven on expanders", GadgetPlan.of(SwitchedGadgets.elevens())),
+        Named.of(
+            "PWM chips beside pixels, limited",
+            GadgetPlan.of(SwitchedGadgets.pwm(Controller.AVR8_32K, Side.TO_SUPPLY))),
+        Named.of(
+            "PWM chips that feed, small core",
+            GadgetPlan.of(SwitchedGadgets.pwm(Controller.AVR8_8K, Side.TO_GROUND))),
+        Named.of("fourteen segments on I2C", GadgetPlan.of(SwitchedGadgets.fourteens())),
         Named.of("clock on a two-wire driver", GadgetPlan.of(SwitchedGadgets.clock(true))),
         Named.of("two three-wire drivers", GadgetPlan.of(SwitchedGadgets.clock(false))),
         Named.of("12 V on two lines, limited beside", GadgetPlan.of(SwitchedGadgets.twelveVolts())),

@@ -50,9 +50,11 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       return pins(pins);
     }
     if (line instanceof DisplayPlan display) {
-      return display.circuit().sort() == DisplayClass.TWO_WIRE
-          ? twoWire(display)
-          : threeWire(display);
+      return switch (display.circuit().sort()) {
+        case TWO_WIRE -> twoWire(display);
+        case THREE_WIRE -> threeWire(display);
+        case I2C -> rows(display);
+      };
     }
     if (line.circuit() instanceof ClockedPixels clocked) {
       return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
@@ -122,6 +124,9 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
 
   private List<EdgeDecoder.Burst> expanders(ExpanderPlan expanders) throws IOException {
     Wired wired = Wired.of(dump.getParent(), expanders);
+    if (expanders.circuit().sort() == ExpanderClass.PWM_16) {
+      return pwm(expanders, wired);
+    }
     ExpanderClass sort = expanders.circuit().sort();
     boolean fast = sort != ExpanderClass.QUASI_8;
     List<TwoWireBus.Write> writes =
@@ -150,6 +155,51 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       before = end;
     }
     return all;
+  }
+
+  /** Chips by their registers: 6 and on are when an output goes on and off, of 4096. */
+  private List<EdgeDecoder.Burst> pwm(ExpanderPlan plan, Wired wired) throws IOException {
+    int[][] registers = new int[wired.chips()][256];
+    boolean simulated = !dump.endsWith("waveform.vcd");
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long start = -1;
+    long before = -1;
+    for (TwoWireBus.Write write : TwoWireBus.read(dump, wires, false, 1300, 600)) {
+      byte[] bytes = write.bytes();
+      int chip = ((bytes[0] & 0xff) >> 1) - 0x40;
+      for (int i = 2; i < bytes.length; i++) {
+        registers[chip][(bytes[1] & 0xff) + i - 2] = bytes[i] & 0xff;
+      }
+      if (bytes[1] == 6) {
+        assertThat(bytes).hasSize(2 + 64);
+        start = chip == 0 ? write.startNanos() : start;
+        if (chip == wired.chips() - 1) {
+          boolean turned = plan.hookup().side() == Side.TO_SUPPLY;
+          for (int[] own : simulated ? registers : new int[0][]) {
+            assertThat(own[0] & 0x30).as("awake, counts up").isEqualTo(0x20);
+            assertThat(own[1] & 0x14).as("strong").isEqualTo(turned ? 0x14 : 0x04);
+            assertThat(own[0xfe]).as("some 1 kHz").isEqualTo(5);
+          }
+          long gap = before < 0 ? -1 : start - before;
+          all.add(new EdgeDecoder.Burst(start, write.endNanos(), gap, on(wired, registers)));
+          before = write.endNanos();
+        }
+      }
+    }
+    return all;
+  }
+
+  private static Levels on(Wired wired, int[][] registers) {
+    int[] counts = new int[16 * registers.length];
+    for (int i = 0; i < counts.length; i++) {
+      int at = 6 + 4 * (i % 16);
+      int[] own = registers[i / 16];
+      int goesOn = own[at] | own[at + 1] << 8;
+      int goesOff = own[at + 2] | own[at + 3] << 8;
+      boolean dark = (goesOff & 0x1000) != 0;
+      counts[i] = dark ? 0 : (goesOff - goesOn & 0xfff) == 0 ? 4096 : goesOff - goesOn & 0xfff;
+    }
+    return wired.levels(counts, 16, 12);
   }
 
   /** Port expanders by the registers of their class. Mutable, lives within one reading. */
@@ -225,6 +275,45 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       Levels lit = wired.lit(outputs, outputs.length, false);
       all.add(new EdgeDecoder.Burst(start, end, before < 0 ? -1 : start - before, lit));
       before = end;
+    }
+    return all;
+  }
+
+  /** Drivers that are told their clock, a step, that they are on, and sixteen bytes of rows. */
+  private List<EdgeDecoder.Burst> rows(DisplayPlan display) throws IOException {
+    Wired wired = Wired.of(dump.getParent(), display);
+    boolean simulated = !dump.endsWith("waveform.vcd");
+    boolean[] outputs = new boolean[128 * wired.chips()];
+    List<List<Integer>> told = new ArrayList<>();
+    for (int chip = 0; chip < wired.chips(); chip++) {
+      told.add(new ArrayList<>());
+    }
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    long start = -1;
+    long before = -1;
+    for (TwoWireBus.Write write : TwoWireBus.read(dump, wires, false, 1300, 600)) {
+      byte[] bytes = write.bytes();
+      int chip = ((bytes[0] & 0xff) >> 1) - 0x70;
+      if (bytes.length == 2) {
+        told.get(chip).add(bytes[1] & 0xff);
+        continue;
+      }
+      assertThat(bytes).hasSize(18);
+      for (int i = 0; i < 128; i++) {
+        outputs[128 * chip + i] = (bytes[2 + i / 8] >> i % 8 & 1) == 1;
+      }
+      start = chip == 0 ? write.startNanos() : start;
+      boolean on = told.stream().allMatch(commands -> commands.contains(0x81));
+      if (chip == wired.chips() - 1 && (on || !simulated)) {
+        if (simulated) {
+          int step = 0xe0 + display.circuit().brightness();
+          assertThat(told).allSatisfy(own -> assertThat(own).containsExactly(0x21, step, 0x81));
+        }
+        Levels lit = wired.lit(outputs, 128, false);
+        long gap = before < 0 ? -1 : start - before;
+        all.add(new EdgeDecoder.Burst(start, write.endNanos(), gap, lit));
+        before = write.endNanos();
+      }
     }
     return all;
   }

@@ -328,6 +328,62 @@ final class SwitchedGadgets {
         45);
   }
 
+  /** PWM chips on a bus, the LEDs on the supply or fed by them, pixels beside. */
+  static Gadget pwm(Controller controller, Side side) {
+    Fixture grid = grid(4, 3);
+    boolean small = controller == Controller.AVR8_8K;
+    Fixture strip =
+        Fixture.of("f2", "Strip", new Strip(7, 60, List.of(new Point(0, 0), new Point(200, 0))));
+    return Gadgets.of(
+        "PWM",
+        "",
+        controller,
+        Optional.of(new Supply("port", 5, 0.6)),
+        List.of(grid, strip),
+        List.of(
+            Expanders.usual("c1", List.of("f1"))
+                .of(ExpanderClass.PWM_16)
+                .onPins(small ? List.of("B0", "B2") : List.of("C4", "C5"))
+                .with(
+                    Hookup.of(8, side)
+                        .withMoved(
+                            List.of(new Hookup.Moved("f1", 3, 47), new Hookup.Moved("f1", 30, 3)))),
+            OneWirePixels.usual("c2", List.of("f2")).onPins(List.of(small ? "B1" : "D6"))),
+        new ColourSettings(new Transfer.Lightness(), 80),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(
+            new Clip("k1", "Drift", "f1", frames(grid, 5, 20, 44)),
+            new Clip("k2", "Run", "f2", frames(strip, 2, 50, 45))));
+  }
+
+  /** Two I2C drivers, each with eight digits of fourteen segments and a point. */
+  static Gadget fourteens() {
+    SegmentDigits digits =
+        new SegmentDigits(
+            SegmentStyle.FOURTEEN,
+            40,
+            24,
+            0,
+            1,
+            List.of(new SegmentDigits.Module(8, "name"), new SegmentDigits.Module(3, "sum")),
+            34,
+            0,
+            1,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    return one(
+        Controller.AVR8_32K,
+        of(Fixture.of("f1", "Words", digits), "small-red"),
+        DisplayDrivers.usual("c1", List.of("f1"))
+            .of(DisplayClass.I2C)
+            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))
+            .onPins(List.of("C4", "C5")),
+        46);
+  }
+
   /** One-wire pixels, expanders of the other register class, and switches on pins. */
   static Gadget threeWays() {
     Fixture strip =

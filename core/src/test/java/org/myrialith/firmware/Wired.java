@@ -28,6 +28,16 @@ record Wired(List<CSVRecord> rows, int chips) {
     }
   }
 
+  /** Returns the levels of channels whose outputs are on for so many counts. */
+  Levels levels(int[] counts, int width, int bits) {
+    int[] levels = new int[rows.size()];
+    for (int c = 0; c < levels.length; c++) {
+      int chip = Integer.parseInt(rows.get(c).get("chip")) - 1;
+      levels[c] = counts[chip * width + Integer.parseInt(rows.get(c).get("output"))];
+    }
+    return Levels.of(bits, levels);
+  }
+
   /**
    * Returns the levels that outputs count to.
    *

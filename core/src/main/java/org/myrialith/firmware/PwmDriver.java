@@ -1,0 +1,108 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.Expanders;
+import org.myrialith.finding.Quantity;
+import org.myrialith.formats.ValueChangeDump;
+
+/** Tells chips on an I2C bus when each of their outputs goes on and off. */
+record PwmDriver(ExpanderPlan plan) implements LineDriver {
+  private static final int FIRST_OUTPUT = 6;
+
+  /** Outputs strong both ways; turned round where LEDs hang on the supply. */
+  private static final int STRAIGHT = 0x04;
+
+  private static final int TURNED = 0x14;
+
+  private static final int DARK = 0x10;
+
+  private Expanders circuit() {
+    return plan.circuit();
+  }
+
+  @Override
+  public String title() {
+    return phrase(
+        "PWM chips on %s (data) and %s (clock)", circuit().dataPin(), circuit().clockPin());
+  }
+
+  @Override
+  public String source() {
+    return TwoWire.source(
+            circuit().dataPin(), circuit().clockPin(), circuit().sort().speed(), false)
+        + SourceText.read("pwm_bus.c")
+            .replace("@PLACES@", LevelPlaces.rows(plan.map(), false))
+            .replace("TABLE_OF_LINE", LevelPlaces.SECTION)
+            .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
+            .replace("@CHIPS@", Integer.toString(plan.map().chips()))
+            .replace("@OUTPUTS@", phrase("0x%x", plan.lowLights() ? TURNED : STRAIGHT));
+  }
+
+  /** Its C starts it. */
+  @Override
+  public String start() {
+    return "";
+  }
+
+  @Override
+  public int sendCount() {
+    return plan.map().chips();
+  }
+
+  @Override
+  public int codeBytes() {
+    return 560 + 2 * plan.map().chips() * plan.map().width();
+  }
+
+  @Override
+  public double sendCycles() {
+    return 60 + 3 * circuit().sort().speed().low();
+  }
+
+  @Override
+  public List<String> wires() {
+    return List.of("SDA", "SCL");
+  }
+
+  @Override
+  public List<Boolean> rests() {
+    return List.of(true, true);
+  }
+
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    TwoWire wire = new TwoWire(dump, first, circuit().sort().speed(), false, start);
+    int[] byOutput = plan.map().byOutput();
+    int width = plan.map().width();
+    for (int chip = 0; chip < plan.map().chips(); chip++) {
+      int[] bytes = new int[2 + 4 * width];
+      bytes[0] = circuit().firstAddress() + chip << 1;
+      bytes[1] = FIRST_OUTPUT;
+      for (int output = 0; output < width; output++) {
+        int channel = byOutput[chip * width + output];
+        int level = channel < 0 ? 0 : levels.at(channel);
+        bytes[4 + 4 * output] = level & 0xff;
+        bytes[5 + 4 * output] = level == 0 ? DARK : level >> 8;
+      }
+      wire.write(bytes);
+    }
+    return wire.end();
+  }
+
+  @Override
+  public List<String> wiring() {
+    return List.of(
+        phrase(
+            "Data: pin %s to the data of all PWM chips, clock: pin %s to their clock; %s from each of the two to plus, once.",
+            circuit().dataPin(),
+            circuit().clockPin(),
+            Quantity.text(circuit().pullUpOhms(), "ohm")),
+        phrase(
+            "Address pins: the first chip is %x hex, each further one the next; output enable to ground, 100 nF and 10 uF across the supply of each.",
+            circuit().firstAddress()));
+  }
+}
