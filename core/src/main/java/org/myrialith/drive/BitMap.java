@@ -16,9 +16,8 @@ import java.util.Map;
  * @param farFirst whether what is sent first goes to the farthest chip
  * @param segmentsFromTop whether the first seven outputs of a byte are its bits 6 to 0, the eighth
  *     bit 7; else outputs are bits from 0
- * @param depth bits of a channel; of more than one, the highest comes first, and the last output of
- *     a chip before the others; where the nearest chip comes first, each output is told in four
- *     bytes when to go on and when off
+ * @param depth bits of a channel
+ * @param sending how they stand in what is sent
  */
 public record BitMap(
     List<SwitchedChannel> channels,
@@ -27,7 +26,8 @@ public record BitMap(
     int chips,
     boolean farFirst,
     boolean segmentsFromTop,
-    int depth) {
+    int depth,
+    Sending sending) {
   private static final int BYTE = 8;
 
   /** Bytes of an output that is told when to go on and off, and which of them begins the latter. */
@@ -58,24 +58,28 @@ public record BitMap(
       next++;
     }
     int chips = Math.max(leastChips, (last + width) / width);
-    return new BitMap(channels, outputs, width, chips, farFirst, false, 1);
+    return new BitMap(channels, outputs, width, chips, farFirst, false, 1, Sending.BITS);
   }
 
   /** Returns the map for chips that take the segments of a digit from the highest bit down. */
   BitMap withSegmentsFromTop(boolean so) {
-    return new BitMap(channels, outputs, width, chips, farFirst, so, depth);
+    return new BitMap(channels, outputs, width, chips, farFirst, so, depth, sending);
   }
 
   /** Returns the map for channels of several bits each. */
-  BitMap withDepth(int bits) {
-    return new BitMap(channels, outputs, width, chips, farFirst, segmentsFromTop, bits);
+  BitMap withDepth(int bits, Sending how) {
+    return bits == 1
+        ? this
+        : new BitMap(channels, outputs, width, chips, farFirst, segmentsFromTop, bits, how);
   }
 
   /** Returns the bytes that are sent. */
   public int bytes() {
-    return depth > 1 && !farFirst
-        ? COUNTS * chips * width
-        : (chips * width * depth + BYTE - 1) / BYTE;
+    return switch (sending) {
+      case BITS, WORDS -> (chips * width * depth + BYTE - 1) / BYTE;
+      case COUNTS -> COUNTS * chips * width;
+      case LEVELS -> channels.size();
+    };
   }
 
   /** Returns the outputs that switch nothing. */
@@ -103,15 +107,18 @@ public record BitMap(
    */
   public int place(int channel) {
     int output = outputs.get(channel);
-    if (depth > 1 && !farFirst) {
-      return BYTE * (COUNTS * output + OFF_COUNT);
-    }
-    if (depth > 1) {
-      int turn = (chips * width - 1 - output) * depth;
-      return turn / BYTE * BYTE + BYTE - 1 - turn % BYTE;
-    }
-    int inOrder = output / BYTE;
-    return BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + bit(output % BYTE);
+    return switch (sending) {
+      case BITS -> {
+        int inOrder = output / BYTE;
+        yield BYTE * (farFirst ? bytes() - 1 - inOrder : inOrder) + bit(output % BYTE);
+      }
+      case WORDS -> {
+        int turn = (chips * width - 1 - output) * depth;
+        yield turn / BYTE * BYTE + BYTE - 1 - turn % BYTE;
+      }
+      case COUNTS -> BYTE * (COUNTS * output + OFF_COUNT);
+      case LEVELS -> BYTE * channel + BYTE - 1;
+    };
   }
 
   /**

@@ -2,10 +2,12 @@ package org.myrialith.drive;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Bounds;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
 /** What drives a group of fixtures, in order, one way. Immutable. */
@@ -35,6 +37,19 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
   /** Returns which of its pins, from 0, a timer of the controller has to clock; -1 for none. */
   default int clockedPin() {
     return -1;
+  }
+
+  /** Returns the pins of a controller that it can stand on. */
+  default List<String> able(Controller controller) {
+    return controller.pins();
+  }
+
+  /**
+   * Returns the timers of a controller that it takes, each with what for: two circuits may share
+   * one for the same.
+   */
+  default Map<String, String> timers(Controller controller) {
+    return Map.of();
   }
 
   /** Returns the circuit on other pins, as many as it takes and in their order. */

@@ -18,7 +18,7 @@ public final class CircuitPins {
    */
   static Circuit free(Circuit circuit, Set<String> taken, Controller controller) {
     List<String> free =
-        new ArrayList<>(controller.pins().stream().filter(p -> !taken.contains(p)).toList());
+        new ArrayList<>(circuit.able(controller).stream().filter(p -> !taken.contains(p)).toList());
     int wanted = circuit.pins().size();
     int clocked = circuit.clockedPin();
     List<String> clocks = free.stream().filter(controller.clockPins()::contains).toList();
@@ -60,7 +60,7 @@ public final class CircuitPins {
     circuits.circuits().forEach(c -> taken.addAll(c.pins()));
     int channels = circuit.plan(layout, brief).channels();
     List<String> pins = new ArrayList<>(circuit.pins());
-    for (String pin : brief.controller().pins()) {
+    for (String pin : circuit.able(brief.controller())) {
       if (pins.size() < channels && !taken.contains(pin)) {
         pins.add(pin);
       }

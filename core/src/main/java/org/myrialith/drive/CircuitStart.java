@@ -19,6 +19,10 @@ public enum CircuitStart {
       id -> OneWirePixels.usual(id, List.of()).inOrder(ColourOrder.GRBW).called("RGBW line")),
   CLOCKED_RGB("clocked-rgb", "clocked RGB pixels", id -> ClockedPixels.usual(id, List.of())),
   DIRECT_PINS("direct-pins", "pins of the controller", id -> DirectPins.usual(id, List.of())),
+  DIMMED_PINS(
+      "dimmed-pins",
+      "pins that the controller's timers dim",
+      id -> DirectPins.usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Dimmed pins")),
   SHIFT_REGISTERS(
       "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of())),
   SINKS(
@@ -67,6 +71,14 @@ public enum CircuitStart {
           DirectPins.usual(id, List.of())
               .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
               .called("Switches")),
+  DIMMED_SWITCHES(
+      "dimmed-switches",
+      "transistors on pins that timers dim",
+      id ->
+          DirectPins.usual(id, List.of())
+              .dimmed(PinDimming.TIMERS)
+              .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+              .called("Dimmed switches")),
   SWITCHED_REGISTERS(
       "switched-registers",
       "transistors on shift registers",

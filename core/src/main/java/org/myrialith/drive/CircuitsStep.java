@@ -107,6 +107,7 @@ public record CircuitsStep(
         }
       }
       samePins(all);
+      sameTimers(all);
     }
     layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
     currents(all);
@@ -180,6 +181,30 @@ public record CircuitsStep(
                   .advising("Give one of them another pin."));
         }
       }
+    }
+  }
+
+  private void sameTimers(List<Finding> all) {
+    Map<String, Circuit> users = new HashMap<>();
+    for (Circuit circuit : circuits.circuits()) {
+      Map<String, String> wanted = circuit.timers(brief.controller());
+      wanted.forEach(
+          (timer, what) -> {
+            Circuit other = users.putIfAbsent(timer, circuit);
+            String before = other == null ? what : other.timers(brief.controller()).get(timer);
+            if (!before.equals(what)) {
+              all.add(
+                  Finding.of(
+                          Step.CIRCUITS,
+                          "same-timer-" + circuit.id() + "-" + timer,
+                          Verdict.BREAKS,
+                          phrase(
+                              "Timer %s %s for %s and %s for %s.",
+                              timer, before, other.name(), what, circuit.name()))
+                      .advising(
+                          "Give one of them pins of another timer, or drive it another way."));
+            }
+          });
     }
   }
 

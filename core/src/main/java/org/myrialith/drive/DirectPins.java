@@ -2,7 +2,9 @@ package org.myrialith.drive;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
@@ -15,14 +17,20 @@ import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
 /**
- * Pins of the controller, one for each channel, on or off.
+ * Pins of the controller, one for each channel.
  *
  * @param pins of the controller in the order of the channels
+ * @param dimming whether they are on or off, or dimmed
  * @param hookup how the LEDs hang on the pins
  * @param fixtures identifiers in the order of the pins
  */
 public record DirectPins(
-    String id, String name, List<String> pins, Hookup hookup, List<String> fixtures)
+    String id,
+    String name,
+    List<String> pins,
+    PinDimming dimming,
+    Hookup hookup,
+    List<String> fixtures)
     implements SwitchedCircuit {
   /** Most pins of any controller. */
   public static final int MOST_PINS = 64;
@@ -38,6 +46,12 @@ public record DirectPins(
           Field.rows("pins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, MOST_PINS)
               .or(List.of())
               .explained("port letter and bit of each, in the order of the channels"),
+          Field.of(
+                  "dimming",
+                  "Dimmed",
+                  Types.Choice.of(PinDimming.values(), PinDimming::key, PinDimming::title))
+              .or(PinDimming.NONE)
+              .explained("only some pins have a timer"),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
@@ -51,33 +65,61 @@ public record DirectPins(
     if (new HashSet<>(pins).size() != pins.size()) {
       throw new InputException("pins", String.join(", ", pins), "each pin once");
     }
+    Objects.requireNonNull(dimming, "dimming");
     Objects.requireNonNull(hookup, "hookup");
     fixtures = Members.once(fixtures);
   }
 
   /** Returns a circuit as a maker would start with: without a pin, until there are channels. */
   public static DirectPins usual(String id, List<String> fixtures) {
-    return new DirectPins(id, "Pins", List.of(), Hookup.of(8, Side.TO_GROUND), fixtures);
+    return new DirectPins(
+        id, "Pins", List.of(), PinDimming.NONE, Hookup.of(8, Side.TO_GROUND), fixtures);
+  }
+
+  /** Returns it dimmed another way. */
+  public DirectPins dimmed(PinDimming other) {
+    return new DirectPins(id, name, pins, other, hookup, fixtures);
+  }
+
+  @Override
+  public Map<String, String> timers(Controller controller) {
+    Map<String, String> timers = new TreeMap<>();
+    if (dimming == PinDimming.TIMERS) {
+      for (String pin : pins) {
+        String output = controller.timerOutputs().get(pin);
+        if (output != null) {
+          timers.put(output.substring(0, 1), "dims pins");
+        }
+      }
+    }
+    return timers;
+  }
+
+  @Override
+  public List<String> able(Controller controller) {
+    return dimming == PinDimming.TIMERS
+        ? controller.pins().stream().filter(controller.timerOutputs()::containsKey).toList()
+        : controller.pins();
   }
 
   @Override
   public DirectPins with(Hookup other) {
-    return new DirectPins(id, name, pins, other, fixtures);
+    return new DirectPins(id, name, pins, dimming, other, fixtures);
   }
 
   @Override
   public DirectPins onPins(List<String> other) {
-    return new DirectPins(id, name, other, hookup, fixtures);
+    return new DirectPins(id, name, other, dimming, hookup, fixtures);
   }
 
   @Override
   public DirectPins called(String other) {
-    return new DirectPins(id, other, pins, hookup, fixtures);
+    return new DirectPins(id, other, pins, dimming, hookup, fixtures);
   }
 
   @Override
   public DirectPins withFixtures(List<String> ids) {
-    return new DirectPins(id, name, pins, hookup, ids);
+    return new DirectPins(id, name, pins, dimming, hookup, ids);
   }
 
   @Override
@@ -96,6 +138,9 @@ public record DirectPins(
         Switching.of(members(layout), layout, hookup, brief.controller().stage(), brief.volts());
     int width = Math.max(1, Math.max(pins.size(), switching.channels().size()));
     BitMap map = BitMap.of(switching.channels(), hookup, width, false, 1);
+    if (dimming == PinDimming.TIMERS) {
+      map = map.withDepth(PinDimming.BITS, Sending.LEVELS);
+    }
     return new PinPlan(this, brief, switching, map);
   }
 }

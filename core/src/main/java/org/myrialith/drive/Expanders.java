@@ -172,7 +172,8 @@ public record Expanders(
     Switching switching =
         Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
     BitMap map =
-        BitMap.of(switching.channels(), hookup, sort.width(), false, 1).withDepth(sort.depth());
+        BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
+            .withDepth(sort.depth(), Sending.COUNTS);
     return new ExpanderPlan(this, brief, switching, map);
   }
 }

@@ -3,10 +3,12 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
@@ -20,6 +22,12 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
     implements SwitchedPlan {
   /** Cycles of a pin, as the exported player sets it. */
   public static final double PIN_CYCLES = 7;
+
+  /** Cycles of a pin that a timer turns, as the exported player sets it. */
+  public static final double TIMED_CYCLES = 24;
+
+  /** Clock of a timer, and what it counts to. */
+  private static final double TURN_HERTZ = Controller.CLOCK_HZ / 64.0 / 256;
 
   @Override
   public Hookup hookup() {
@@ -53,7 +61,17 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
 
   @Override
   public double sendSeconds() {
-    return circuit.pins().size() * PIN_CYCLES / Controller.CLOCK_HZ;
+    return circuit.pins().size() * cycles() / Controller.CLOCK_HZ;
+  }
+
+  private double cycles() {
+    return dims() ? TIMED_CYCLES : PIN_CYCLES;
+  }
+
+  /** Its pins are few and their currents differ: a limiter passes it over. */
+  @Override
+  public boolean limited() {
+    return false;
   }
 
   @Override
@@ -66,18 +84,66 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
         "pins × time of a pin",
         List.of(
             given("pins", circuit.pins().size(), ""),
-            given("time of a pin", PIN_CYCLES / Controller.CLOCK_HZ, "s")),
+            given("time of a pin", cycles() / Controller.CLOCK_HZ, "s")),
         Source.partClass("set by the exported player"));
   }
 
   @Override
   public List<Finding> ownFindings() {
-    return map.channels().size() > circuit.pins().size() ? List.of(missing()) : List.of();
+    List<Finding> own = new ArrayList<>();
+    if (map.channels().size() > circuit.pins().size()) {
+      own.add(missing());
+    }
+    if (dims()) {
+      own.add(turns());
+    }
+    return own;
+  }
+
+  private Reckoning turn() {
+    return new Reckoning(
+        key("pin-turns"),
+        "Turns of the timers",
+        TURN_HERTZ,
+        "Hz",
+        "clock ÷ 64 ÷ 256",
+        List.of(given("clock", Controller.CLOCK_HZ, "Hz")),
+        Source.partClass("timers of the controller"));
+  }
+
+  @Override
+  public List<Reckoning> ownNumbers() {
+    return dims() ? List.of(turn()) : List.of();
+  }
+
+  private Finding turns() {
+    List<String> unable =
+        circuit.pins().stream()
+            .filter(pin -> !circuit.able(brief.controller()).contains(pin))
+            .toList();
+    return unable.isEmpty()
+        ? Finding.of(
+                Step.CIRCUITS,
+                key("pin-turns"),
+                Verdict.HOLDS,
+                phrase(
+                    "Timers turn the pins %s a second, 256 steps each, without the player's doing.",
+                    Quantity.text(Math.floor(TURN_HERTZ), "times")))
+            .restingOn(turn())
+        : Finding.of(
+                Step.CIRCUITS,
+                key("pin-turns"),
+                Verdict.BREAKS,
+                phrase("No timer that is free turns %s.", String.join(", ", unable)))
+            .advising(
+                circuit.able(brief.controller()).isEmpty()
+                    ? "Use sinks with grey scale, PWM chips, or a larger controller."
+                    : phrase("Use %s.", String.join(", ", circuit.able(brief.controller()))));
   }
 
   private Finding missing() {
     int channels = map.channels().size();
-    int has = brief.controller().pins().size();
+    int has = circuit.able(brief.controller()).size();
     Finding finding =
         Finding.of(
             Step.CIRCUITS,
@@ -87,7 +153,9 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
                 "%d channels want as many pins; %d are named.", channels, circuit.pins().size()));
     return channels > has
         ? finding.advising(
-            phrase("This controller has %d pins: use registers, expanders or a larger class.", has))
+            phrase(
+                "This controller has %d pins%s: use registers, expanders or a larger class.",
+                has, dims() ? " that timers turn" : ""))
         : finding
             .advising("Name more pins.")
             .mendedBy(

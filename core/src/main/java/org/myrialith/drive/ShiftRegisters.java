@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
@@ -13,6 +14,7 @@ import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
 
@@ -173,6 +175,15 @@ public record ShiftRegisters(
   }
 
   @Override
+  public Map<String, String> timers(Controller controller) {
+    return switch (sort.greyClock()) {
+      case RUNS -> Map.of("2", "clocks at 4 MHz");
+      case BLANKED -> Map.of("0", "blanks", "2", "clocks at 2 MHz");
+      case NONE, OWN -> Map.of();
+    };
+  }
+
+  @Override
   public int clockedPin() {
     return sort.greyClock().fromController() ? 3 : -1;
   }
@@ -228,7 +239,8 @@ public record ShiftRegisters(
   public RegisterPlan plan(Layout layout, Brief brief) {
     Switching switching = Switching.of(members(layout), layout, hookup, stage(), brief.volts());
     BitMap map =
-        BitMap.of(switching.channels(), hookup, sort.width(), true, 1).withDepth(sort.depth());
+        BitMap.of(switching.channels(), hookup, sort.width(), true, 1)
+            .withDepth(sort.depth(), Sending.WORDS);
     return new RegisterPlan(
         this, brief, sort.depth() > 1 ? switching.inOneGroup() : switching, map);
   }

@@ -20,6 +20,7 @@ sealed interface LineDriver
         RegisterDriver,
         GreyDriver,
         PinDriver,
+        TimerPinDriver,
         ExpanderDriver,
         PwmDriver,
         DisplayDriver {
@@ -35,7 +36,7 @@ sealed interface LineDriver
       return line.dims() ? new GreyDriver(line) : new RegisterDriver(line);
     }
     if (plan instanceof PinPlan line) {
-      return new PinDriver(line);
+      return line.dims() ? new TimerPinDriver(line) : new PinDriver(line);
     }
     if (plan instanceof ExpanderPlan line) {
       return line.dims() ? new PwmDriver(line) : new ExpanderDriver(line);

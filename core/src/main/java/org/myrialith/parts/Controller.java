@@ -24,7 +24,8 @@ public enum Controller {
           "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1", "D2",
           "D3", "D4", "D5", "D6", "D7"),
       Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
-      List.of("D3", "B3")),
+      List.of("D3", "B3"),
+      Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
   /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
   AVR8_8K(
       "8bit-8k",
@@ -33,7 +34,8 @@ public enum Controller {
       8192,
       List.of("B0", "B1", "B2", "B3", "B4"),
       Map.of("B5", "reset"),
-      List.of()),
+      List.of(),
+      Map.of()),
   /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
   AVR8_256K(
       "8bit-256k",
@@ -42,7 +44,8 @@ public enum Controller {
       262144,
       pinsOf("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
       Map.of(),
-      List.of("B4"));
+      List.of("B4"),
+      Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C"));
 
   /** Clock of all classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
@@ -60,6 +63,7 @@ public enum Controller {
   private final List<String> pins;
   private final Map<String, String> takenPins;
   private final List<String> clockPins;
+  private final Map<String, String> timerOutputs;
 
   Controller(
       String key,
@@ -68,7 +72,8 @@ public enum Controller {
       int flashBytes,
       List<String> pins,
       Map<String, String> takenPins,
-      List<String> clockPins) {
+      List<String> clockPins,
+      Map<String, String> timerOutputs) {
     this.key = key;
     this.title = title;
     this.ramBytes = ramBytes;
@@ -76,6 +81,7 @@ public enum Controller {
     this.pins = pins;
     this.takenPins = takenPins;
     this.clockPins = clockPins;
+    this.timerOutputs = timerOutputs;
   }
 
   /** Whole ports, each to its highest bit. */
@@ -134,6 +140,14 @@ public enum Controller {
   /** Returns the pins that a timer which nothing else wants can clock by itself. */
   public List<String> clockPins() {
     return clockPins;
+  }
+
+  /**
+   * Returns the pins that timers turn by themselves, each with number and output of its timer;
+   * without those of the timer that the player counts its time by.
+   */
+  public Map<String, String> timerOutputs() {
+    return timerOutputs;
   }
 
   /** Returns why a pin can't carry a data line; empty when it can. */

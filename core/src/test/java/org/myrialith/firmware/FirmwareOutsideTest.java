@@ -105,14 +105,34 @@ class FirmwareOutsideTest {
         .toList();
   }
 
-  private static List<EdgeDecoder.Burst> read(Path dump, CircuitPlan line, List<String> wires)
+  /** What a line showed; of pins that timers dim, beside the first line. */
+  private static List<EdgeDecoder.Burst> read(Path dump, GadgetPlan plan, int n)
       throws IOException {
-    return new LineReader(dump, line, wires).read();
+    CircuitPlan line = lines(plan).get(n);
+    boolean drawn = dump.endsWith("waveform.vcd");
+    String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
+    List<String> wires =
+        drawn
+            ? LineDriver.of(line).wires().stream().map(wire -> wire + number).toList()
+            : wires(line);
+    LineReader reader = new LineReader(dump, line, wires);
+    if (!timed(line)) {
+      return reader.read();
+    }
+    List<EdgeDecoder.Burst> first = read(dump, plan, 0);
+    List<Long> ends = new ArrayList<>();
+    for (int f = 0; f < first.size(); f++) {
+      if (drawn) {
+        ends.add(first.get(f).endNanos() + 3000 + 2 * LineReader.TURN_NANOS);
+      } else if (f + 1 < first.size()) {
+        ends.add(first.get(f + 1).startNanos());
+      }
+    }
+    return reader.dimmed(first, ends);
   }
 
-  private static List<EdgeDecoder.Burst> read(SimulatedController played, CircuitPlan line)
-      throws IOException {
-    return read(played.dump(), line, wires(line));
+  private static boolean timed(CircuitPlan line) {
+    return line instanceof PinPlan && line.dims();
   }
 
   /** What each line sends in each moment. */
@@ -140,7 +160,7 @@ class FirmwareOutsideTest {
     List<List<Levels>> expected = sent(plan);
     assertThat(played.stackBytes()).isBetween(2, FirmwarePlan.STACK_BYTES);
     for (int n = 0; n < lines(plan).size(); n++) {
-      List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(n));
+      List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, n);
       List<Levels> levels = bursts.stream().map(EdgeDecoder.Burst::levels).toList();
       assertThat(levels.size()).isGreaterThan(expected.size());
       assertThat(levels.subList(0, expected.size())).isEqualTo(ofLine(expected, n));
@@ -148,6 +168,9 @@ class FirmwareOutsideTest {
           .as("the show starts again")
           .isEqualTo(expected.get(0).get(n));
       holdTheTimes(plan, bursts);
+      if (timed(lines(plan).get(n))) {
+        continue; // shows as long as it is held
+      }
       double data = lines(plan).get(n).dataSeconds() * 1e9;
       assertThat((double) (bursts.get(0).endNanos() - bursts.get(0).startNanos()))
           .as("time of the data, but for the last bit")
@@ -166,7 +189,7 @@ class FirmwareOutsideTest {
     SimulatedController played = SimulatedController.sketch(folder, "show", pins(plan), millis);
     List<List<Levels>> expected = sent(plan);
     for (int n = 0; n < lines(plan).size(); n++) {
-      List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(n));
+      List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, n);
       assertThat(bursts).hasSizeGreaterThanOrEqualTo(moments);
       assertThat(bursts.subList(0, moments).stream().map(EdgeDecoder.Burst::levels))
           .isEqualTo(ofLine(expected, n).subList(0, moments));
@@ -207,7 +230,8 @@ class FirmwareOutsideTest {
   private static void holdTheWalk(GadgetPlan plan, SimulatedController played, int steps)
       throws IOException {
     int first = 0;
-    for (CircuitPlan line : lines(plan)) {
+    for (int n = 0; n < lines(plan).size(); n++) {
+      CircuitPlan line = lines(plan).get(n);
       List<Levels> walk = new ArrayList<>();
       for (int step = 0; step < steps; step++) {
         int[] one = new int[line.channels()];
@@ -217,8 +241,8 @@ class FirmwareOutsideTest {
         }
         walk.add(Levels.of(line.levelBits(), one));
       }
-      List<Levels> expected = line instanceof PinPlan ? changes(walk) : walk;
-      assertThat(read(played, line).stream().limit(expected.size()))
+      List<Levels> expected = line instanceof PinPlan && !line.dims() ? changes(walk) : walk;
+      assertThat(read(played.dump(), plan, n).stream().limit(expected.size()))
           .as(line.circuit().name())
           .extracting(EdgeDecoder.Burst::levels)
           .isEqualTo(expected);
@@ -273,7 +297,7 @@ class FirmwareOutsideTest {
     double longest = steps.stream().mapToDouble(Double::doubleValue).max().orElse(0);
     SimulatedController played =
         SimulatedController.play(folder, pins(plan), (long) ((length + 2 * longest) * 1000) + 30);
-    List<EdgeDecoder.Burst> bursts = read(played, lines(plan).get(0));
+    List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, 0);
     StringBuilder report = new StringBuilder();
     for (int m = 0; m < steps.size(); m++) {
       double took = (bursts.get(m + 1).startNanos() - bursts.get(m).startNanos()) * 1e-9;
@@ -303,7 +327,7 @@ class FirmwareOutsideTest {
       List<Levels> levels = ofLine(expected, n);
       // the tests' own decoder reads the same
       List<Levels> edges =
-          read(folder.resolve("waveform.vcd"), line, wires).stream()
+          read(folder.resolve("waveform.vcd"), plan, n).stream()
               .map(EdgeDecoder.Burst::levels)
               .toList();
       assertThat(edges).hasSizeBetween(1, 4).isEqualTo(levels.subList(0, edges.size()));

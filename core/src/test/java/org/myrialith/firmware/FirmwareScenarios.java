@@ -79,6 +79,12 @@ final class FirmwareScenarios {
         Named.of("three digits on 8-bit expanders", GadgetPlan.of(SwitchedGadgets.quasi())),
         Named.of("six digits of eleven on expanders", GadgetPlan.of(SwitchedGadgets.elevens())),
         Named.of(
+            "pins that timers dim",
+            GadgetPlan.of(SwitchedGadgets.dimmed(Controller.AVR8_32K, false))),
+        Named.of(
+            "lamps that timers dim, large core",
+            GadgetPlan.of(SwitchedGadgets.dimmed(Controller.AVR8_256K, true))),
+        Named.of(
             "PWM chips beside pixels, limited",
             GadgetPlan.of(SwitchedGadgets.pwm(Controller.AVR8_32K, Side.TO_SUPPLY))),
         Named.of(

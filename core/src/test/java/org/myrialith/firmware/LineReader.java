@@ -12,7 +12,6 @@ import org.myrialith.drive.BitRate;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
-import org.myrialith.drive.DisplayClass;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.ExpanderPlan;
@@ -37,6 +36,9 @@ import org.myrialith.tool.TwoWireBus;
 record LineReader(Path dump, CircuitPlan line, List<String> wires) {
   /** Between two frames on pins. */
   private static final long PAUSE_NANOS = 15_000;
+
+  /** A turn of a timer: 256 steps at 1/64 of 16 MHz. */
+  static final long TURN_NANOS = 1_024_000;
 
   /** Returns the frames as they were shown. */
   List<EdgeDecoder.Burst> read() throws IOException {
@@ -371,6 +373,51 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       outputs[i] = (registers[i / 64][1 + i % 64 / 8] >> bit & 1) == 1;
     }
     return wired.lit(outputs, 64, false);
+  }
+
+  /**
+   * Returns how long pins were lit in the last turn of their timers before each end: of 256 steps.
+   *
+   * @param shown frames of another line, shown at the same time
+   * @param ends where each of them has been shown long enough
+   */
+  List<EdgeDecoder.Burst> dimmed(List<EdgeDecoder.Burst> shown, List<Long> ends)
+      throws IOException {
+    Wired wired = Wired.of(dump.getParent(), (SwitchedPlan) line);
+    boolean low = low((SwitchedPlan) line);
+    List<EdgeDecoder.Change> changes = EdgeDecoder.changes(dump, wires);
+    List<EdgeDecoder.Burst> all = new ArrayList<>();
+    for (int f = 0; f < ends.size(); f++) {
+      int[] counts = new int[wires.size()];
+      for (int wire = 0; wire < counts.length; wire++) {
+        double high = high(changes, (char) ('0' + wire), low, ends.get(f) - TURN_NANOS);
+        double share = (low ? TURN_NANOS - high : high) / TURN_NANOS;
+        counts[wire] = (int) Math.min(255, Math.round(share * 256));
+      }
+      EdgeDecoder.Burst beside = shown.get(f);
+      Levels lit = wired.levels(counts, counts.length, 8);
+      all.add(
+          new EdgeDecoder.Burst(beside.startNanos(), beside.endNanos(), beside.gapNanos(), lit));
+    }
+    return all;
+  }
+
+  /** How long a wire is high within a turn (ns). */
+  private static double high(
+      List<EdgeDecoder.Change> changes, char wire, boolean rests, long from) {
+    boolean level = rests;
+    long since = from;
+    double high = 0;
+    for (EdgeDecoder.Change change : changes) {
+      if (change.wire() == wire && change.at() < from + TURN_NANOS) {
+        if (change.at() > from) {
+          high += level ? change.at() - since : 0;
+          since = change.at();
+        }
+        level = change.high();
+      }
+    }
+    return high + (level ? from + TURN_NANOS - since : 0);
   }
 
   private List<EdgeDecoder.Burst> pins(PinPlan pins) throws IOException {

@@ -16,6 +16,7 @@ import org.myrialith.drive.Expanders;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
@@ -354,6 +355,37 @@ final class SwitchedGadgets {
         List.of(
             new Clip("k1", "Drift", "f1", frames(grid, 5, 20, 44)),
             new Clip("k2", "Run", "f2", frames(strip, 2, 50, 45))));
+  }
+
+  /** Pins that timers dim, of LEDs or of lamps on transistors, pixels beside. */
+  static Gadget dimmed(Controller controller, boolean lamps) {
+    List<String> pins =
+        controller == Controller.AVR8_32K
+            ? List.of("D6", "D5", "B3", "D3")
+            : List.of("E3", "B7", "B4", "G5", "E5", "E4");
+    Fixture bar =
+        of(Fixture.of("f2", "Bar", new Bar(pins.size(), 10, 0)), lamps ? "lamp" : "single-green");
+    Fixture strip =
+        Fixture.of("f1", "Strip", new Strip(7, 60, List.of(new Point(0, 0), new Point(200, 0))));
+    DirectPins circuit =
+        DirectPins.usual("c2", List.of("f2")).dimmed(PinDimming.TIMERS).onPins(pins);
+    return Gadgets.of(
+        "Dimmed",
+        "",
+        controller,
+        Optional.of(new Supply("port", 5, 2)),
+        List.of(strip, bar),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1")).onPins(List.of("B0")),
+            circuit.with(
+                lamps
+                    ? Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6)
+                    : Hookup.of(8, Side.TO_SUPPLY))),
+        new ColourSettings(new Transfer.Lightness(), 100),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(
+            new Clip("k1", "Run", "f1", frames(strip, 6, 20, 45)),
+            new Clip("k2", "Drift", "f2", frames(bar, 6, 20, 47))));
   }
 
   /** Two I2C drivers, each with eight digits of fourteen segments and a point. */
