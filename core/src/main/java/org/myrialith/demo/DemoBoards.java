@@ -190,12 +190,12 @@ final class DemoBoards {
                         .onPins(List.of("B0", "B1", "B2"))
                         .called("Lamp switches"),
                     ShiftRegisters.usual("c3", List.of("f3"))
-                        .of(RegisterClass.SINK)
+                        .of(RegisterClass.GREY_24)
                         .with(Hookup.of(6, Side.TO_SUPPLY))
                         .onPins(List.of("C0", "C1", "C2"))
                         .called("Berth sinks")))
             .because("c1", "fewest parts for six digits")
-            .because("c3", "one resistor a chip in place of one a channel"),
+            .because("c3", "shades of colour, and one resistor a chip in place of one a channel"),
         ColourSettings.USUAL,
         PowerSettings.USUAL,
         new Programme(

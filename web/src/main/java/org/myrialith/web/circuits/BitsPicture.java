@@ -185,12 +185,25 @@ public record BitsPicture(
         plan.nameOf(own),
         own.fixture().id(),
         own.number(),
-        phrase(
-            "%s: byte %d, bit %d of what is sent; clocked out as number %d of %d.",
-            where,
-            map.place(channel) / 8,
-            map.place(channel) % 8,
-            map.turn(channel) + 1,
-            map.bytes() * 8));
+        where + ": " + says(map, channel));
+  }
+
+  private static String says(BitMap map, int channel) {
+    int place = map.place(channel);
+    return switch (map.sending()) {
+      case BITS ->
+          phrase(
+              "byte %d, bit %d of what is sent; clocked out as number %d of %d.",
+              place / 8, place % 8, map.turn(channel) + 1, map.bytes() * 8);
+      case WORDS ->
+          phrase(
+              "a level of %d bits, the highest first, clocked out from number %d of %d on.",
+              map.depth(), map.turn(channel) + 1, map.bytes() * 8);
+      case COUNTS ->
+          phrase(
+              "told when to go off in bytes %d and %d behind those of address and register.",
+              place / 8, place / 8 + 1);
+      case LEVELS -> phrase("a level of %d bits: byte %d.", map.depth(), place / 8);
+    };
   }
 }

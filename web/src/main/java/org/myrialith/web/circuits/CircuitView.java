@@ -114,7 +114,7 @@ public record CircuitView(
   }
 
   private static String range(CircuitPlan plan, Stretch stretch) {
-    boolean pixels = plan.dims();
+    boolean pixels = !(plan instanceof SwitchedPlan);
     int first = pixels ? stretch.firstUnit() : stretch.firstChannel();
     int count = pixels ? stretch.units() : stretch.channels();
     return count == 0
