@@ -10,7 +10,6 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 
 /** What the brief has to say. */
@@ -47,7 +46,7 @@ public record BriefStep(Brief brief) implements StepPlan {
     return supply.volts() >= least ? List.of(named) : List.of(tooLow(supply, least), named);
   }
 
-  private static Finding tooLow(Supply supply, double least) {
+  private Finding tooLow(Supply supply, double least) {
     return Finding.of(
             Step.BRIEF,
             "controller-volts",
@@ -55,7 +54,7 @@ public record BriefStep(Brief brief) implements StepPlan {
             phrase(
                 "The supply gives %s; at %s the controller needs %s or more.",
                 Quantity.text(supply.volts(), "V"),
-                Quantity.text(Controller.CLOCK_HZ, "Hz"),
+                Quantity.text(brief.controller().clockHz(), "Hz"),
                 Quantity.text(least, "V")))
         .advising("Use a supply of about 5 V.")
         .restingOn(
@@ -64,11 +63,16 @@ public record BriefStep(Brief brief) implements StepPlan {
                 "Least supply of the controller",
                 least,
                 "V",
-                "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V",
+                brief.controller().portable()
+                    ? "3.3 V + what its regulator loses, 0.3 V"
+                    : "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V",
                 List.of(
-                    Reckoning.given("clock", Controller.CLOCK_HZ, "Hz"),
+                    Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
                     Reckoning.given("supply", supply.volts(), "V")),
-                Source.partClass("8-bit controller: 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
+                Source.partClass(
+                    brief.controller().portable()
+                        ? "32-bit controller on a board with a regulator (common practice)"
+                        : "8-bit controller: 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
   }
 
   @Override

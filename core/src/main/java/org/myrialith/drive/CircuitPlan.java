@@ -2,6 +2,7 @@ package org.myrialith.drive;
 
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -14,6 +15,9 @@ import org.myrialith.layout.Fixture;
 public interface CircuitPlan {
   /** Returns the circuit. */
   Circuit circuit();
+
+  /** Returns what it is planned for. */
+  Brief brief();
 
   /** Returns its fixtures in the order of the wire. */
   List<Fixture> fixtures();

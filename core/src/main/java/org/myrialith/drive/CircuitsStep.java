@@ -161,13 +161,38 @@ public record CircuitsStep(
                                   + String.join(", ", brief.controller().pins())
                                   + ".")));
     }
+    if (circuit instanceof OneWirePixels line) {
+      spi(line).ifPresent(all::add);
+    }
     return all;
+  }
+
+  /** Where bits are drawn by SPI, they come out where that does. */
+  private Optional<Finding> spi(OneWirePixels line) {
+    List<String> able = line.able(brief.controller());
+    boolean comes = able.contains(line.dataPin()) || !brief.controller().portable();
+    return comes
+        ? Optional.empty()
+        : Optional.of(
+            Finding.of(
+                    Step.CIRCUITS,
+                    "spi-pin-" + line.id(),
+                    Verdict.BREAKS,
+                    phrase(
+                        "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
+                        line.dataPin(), String.join(", ", able)))
+                .advising(
+                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller."));
   }
 
   private void samePins(List<Finding> all) {
     Map<String, Circuit> users = new HashMap<>();
     for (Circuit circuit : circuits.circuits()) {
-      for (String pin : circuit.pins()) {
+      List<String> pins = new ArrayList<>(circuit.pins());
+      if (circuit instanceof OneWirePixels && brief.controller().portable()) {
+        brief.controller().spiClock().ifPresent(pins::add); // clocks whether or not that is wanted
+      }
+      for (String pin : pins) {
         Circuit other = users.putIfAbsent(pin, circuit);
         if (other != null) {
           all.add(

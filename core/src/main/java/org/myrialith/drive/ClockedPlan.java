@@ -7,7 +7,6 @@ import org.myrialith.brief.Brief;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.layout.Fixture;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 
 /** What a chain of clocked pixels takes of time, memory, current and logic level. */
@@ -59,8 +58,8 @@ public record ClockedPlan(ClockedPixels circuit, List<Fixture> fixtures, Brief b
         : channels();
   }
 
-  private static double byteSeconds() {
-    return (double) BYTE_CYCLES / Controller.CLOCK_HZ;
+  private double byteSeconds() {
+    return BYTE_CYCLES * brief.controller().cycleSeconds();
   }
 
   @Override

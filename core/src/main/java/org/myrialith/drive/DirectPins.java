@@ -132,10 +132,17 @@ public record DirectPins(
     return "what has pins of its own";
   }
 
+  /** What its LEDs hang on: the supply, or the high level of the pins that feed them (V). */
+  private double volts(Brief brief) {
+    return hookup.side() == Side.TO_GROUND
+        ? brief.controller().logicVolts(brief.volts())
+        : brief.volts();
+  }
+
   @Override
   public PinPlan plan(Layout layout, Brief brief) {
     Switching switching =
-        Switching.of(members(layout), layout, hookup, brief.controller().stage(), brief.volts());
+        Switching.of(members(layout), layout, hookup, brief.controller().stage(), volts(brief));
     int width = Math.max(1, Math.max(pins.size(), switching.channels().size()));
     BitMap map = BitMap.of(switching.channels(), hookup, width, false, 1);
     if (dimming == PinDimming.TIMERS) {

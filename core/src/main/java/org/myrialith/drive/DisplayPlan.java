@@ -11,7 +11,6 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
 /** What display-driver chips take of time, memory and current. */
@@ -108,18 +107,19 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
     if (circuit.sort().chained()) {
       return circuit.sort().digits()
           * (map.chips() * CHIP_CYCLES + TURN_CYCLES)
-          / Controller.CLOCK_HZ;
+          * brief.controller().cycleSeconds();
     }
     if (circuit.sort() == DisplayClass.I2C) {
       TwoWireSpeed fast = TwoWireSpeed.FAST;
-      double loop = I2C_LOOP_CYCLES / Controller.CLOCK_HZ;
-      return map.chips() * (fast.writeSeconds(I2C_BYTES) + loop) - fast.restSeconds();
+      double loop = I2C_LOOP_CYCLES * brief.controller().cycleSeconds();
+      return map.chips() * (fast.writeSeconds(I2C_BYTES, brief.controller()) + loop)
+          - fast.restSeconds(brief.controller());
     }
     TwoWireSpeed speed = TwoWireSpeed.DISPLAY;
-    return speed.writeSeconds(1)
-        + speed.writeSeconds(1 + circuit.sort().digits())
-        + speed.writeSeconds(1)
-        - speed.restSeconds();
+    return speed.writeSeconds(1, brief.controller())
+        + speed.writeSeconds(1 + circuit.sort().digits(), brief.controller())
+        + speed.writeSeconds(1, brief.controller())
+        - speed.restSeconds(brief.controller());
   }
 
   @Override
@@ -134,7 +134,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
           List.of(
               given("drivers", map.chips(), ""),
               given("bytes of a write", I2C_BYTES, ""),
-              given("time of a bit", TwoWireSpeed.FAST.bitSeconds(), "s")),
+              given("time of a bit", TwoWireSpeed.FAST.bitSeconds(brief.controller()), "s")),
           Source.standard("UM10204, clocked by the exported player"));
     }
     return circuit.sort().chained()
@@ -147,7 +147,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             List.of(
                 given("digits", circuit.sort().digits(), ""),
                 given("chips", map.chips(), ""),
-                given("time of 16 bits", CHIP_CYCLES / Controller.CLOCK_HZ, "s")),
+                given("time of 16 bits", CHIP_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player"))
         : new Reckoning(
             key("data-time"),
@@ -157,7 +157,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             "a command, the address with all digits, the brightness: each from start to stop",
             List.of(
                 given("digits", circuit.sort().digits(), ""),
-                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(), "s")),
+                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()), "s")),
             Source.partClass("clocked by the exported player, 250 kHz at most"));
   }
 
@@ -216,7 +216,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
-        brief.volts());
+        brief.controller().logicVolts(brief.volts()));
   }
 
   @Override

@@ -11,7 +11,6 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
 /** What port expanders take of time, memory, current and the bus. */
@@ -51,9 +50,11 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   @Override
   public double sendSeconds() {
     TwoWireSpeed speed = circuit.sort().speed();
-    double lookUp = map.depth() > 1 ? map.width() * LOOK_UP_CYCLES / Controller.CLOCK_HZ : 0;
-    return map.chips() * (speed.writeSeconds(circuit.sort().writeBytes()) + lookUp)
-        - speed.restSeconds();
+    double lookUp =
+        map.depth() > 1 ? map.width() * LOOK_UP_CYCLES * brief.controller().cycleSeconds() : 0;
+    return map.chips()
+            * (speed.writeSeconds(circuit.sort().writeBytes(), brief.controller()) + lookUp)
+        - speed.restSeconds(brief.controller());
   }
 
   @Override
@@ -67,7 +68,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         List.of(
             given("expanders", map.chips(), ""),
             given("bytes of a write", circuit.sort().writeBytes(), ""),
-            given("time of a bit", circuit.sort().speed().bitSeconds(), "s")),
+            given("time of a bit", circuit.sort().speed().bitSeconds(brief.controller()), "s")),
         Source.standard("UM10204, clocked by the exported player"));
   }
 
@@ -86,7 +87,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
-        brief.volts());
+        brief.controller().logicVolts(brief.volts()));
   }
 
   @Override

@@ -10,6 +10,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.PixelClass;
 
@@ -160,6 +161,12 @@ public record OneWirePixels(
   public OneWirePixels called(String other) {
     return new OneWirePixels(
         id, other, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel);
+  }
+
+  /** Without assembler, bits are drawn by the board's SPI. */
+  @Override
+  public List<String> able(Controller controller) {
+    return controller.portable() ? controller.spiData().stream().toList() : controller.pins();
   }
 
   @Override

@@ -7,7 +7,8 @@ import org.myrialith.finding.InputException;
 /** Pins of a controller by port letter and bit. */
 final class PinName {
   /** How they are described in the format. */
-  private static final String EXPLAINED = "port letter and bit, such as B0";
+  private static final String EXPLAINED =
+      "port letter and bit, such as B0, or P and the number on the board, such as P19";
 
   private PinName() {}
 
@@ -22,8 +23,11 @@ final class PinName {
    * @throws InputException when it is none
    */
   static void require(String field, String pin) {
-    if (!pin.matches("[A-G][0-7]")) {
-      throw new InputException(field, pin, "a port letter A to G and a bit 0 to 7, such as B0");
+    if (!pin.matches("[A-G][0-7]|P[0-9]|P[1-4][0-9]")) {
+      throw new InputException(
+          field,
+          pin,
+          "a port letter A to G and a bit 0 to 7, such as B0, or P and a number to 49, such as P19");
     }
   }
 }

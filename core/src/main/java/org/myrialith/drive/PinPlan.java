@@ -61,7 +61,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
 
   @Override
   public double sendSeconds() {
-    return circuit.pins().size() * cycles() / Controller.CLOCK_HZ;
+    return circuit.pins().size() * cycles() * brief.controller().cycleSeconds();
   }
 
   private double cycles() {
@@ -84,7 +84,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
         "pins × time of a pin",
         List.of(
             given("pins", circuit.pins().size(), ""),
-            given("time of a pin", cycles() / Controller.CLOCK_HZ, "s")),
+            given("time of a pin", cycles() * brief.controller().cycleSeconds(), "s")),
         Source.partClass("set by the exported player"));
   }
 

@@ -15,7 +15,6 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Fixture;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Tint;
 
@@ -34,9 +33,6 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   /** Returns the class of its pixels. */
   PixelClass pixel();
-
-  /** Returns what it is planned for. */
-  Brief brief();
 
   /** Returns the order of the channels of a pixel. */
   ColourOrder order();
@@ -189,7 +185,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   /** The controller runs from the same supply: its pins reach no more than that. */
   private double logicVolts() {
-    return Math.min(brief().volts(), Controller.MOST_VOLTS);
+    return brief().controller().logicVolts(brief().volts());
   }
 
   private Reckoning dataHigh() {

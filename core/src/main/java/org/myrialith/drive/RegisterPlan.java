@@ -13,7 +13,6 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
 /** What a chain of shift registers takes of time, memory, current and edges. */
@@ -29,6 +28,9 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   /** Cycles of one of its bits. */
   public static final int GREY_BIT_CYCLES = 14;
+
+  /** Settings of a pin for a bit in portable C: the data, the clock up and down. */
+  private static final int PORTABLE_PINS = 3;
 
   /** Turns of the grey scale from which no eye sees flicker, still or moved (common practice). */
   private static final double STILL_HERTZ = 100;
@@ -66,9 +68,16 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   @Override
   public double sendSeconds() {
+    if (brief.controller().portable()) {
+      return PORTABLE_PINS
+          * brief.controller().pinSeconds()
+          * map.chips()
+          * map.width()
+          * map.depth();
+    }
     double cycles =
         dims() ? map.chips() * map.width() * outputCycles() : (double) map.bytes() * BYTE_CYCLES;
-    return cycles / Controller.CLOCK_HZ;
+    return cycles * brief.controller().cycleSeconds();
   }
 
   private double outputCycles() {
@@ -89,6 +98,19 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   @Override
   public Reckoning dataTime() {
+    if (brief.controller().portable()) {
+      return new Reckoning(
+          key("data-time"),
+          "Data of one frame",
+          dataSeconds(),
+          "s",
+          "outputs × bits × 3 × setting a pin",
+          List.of(
+              given("outputs", map.chips() * map.width(), ""),
+              given("bits", map.depth(), ""),
+              given("setting a pin, about", brief.controller().pinSeconds(), "s")),
+          Source.partClass("from memory: boards differ"));
+    }
     return dims()
         ? new Reckoning(
             key("data-time"),
@@ -99,8 +121,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             List.of(
                 given("outputs", map.chips() * map.width(), ""),
                 given("bits", map.depth(), ""),
-                given("time of a bit", (double) GREY_BIT_CYCLES / Controller.CLOCK_HZ, "s"),
-                given("looking up", (double) GREY_CYCLES / Controller.CLOCK_HZ, "s")),
+                given("time of a bit", GREY_BIT_CYCLES * brief.controller().cycleSeconds(), "s"),
+                given("looking up", GREY_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player, 14 cycles a bit"))
         : new Reckoning(
             key("data-time"),
@@ -110,7 +132,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             "bytes × time of 8 bits",
             List.of(
                 given("bytes", map.bytes(), ""),
-                given("time of 8 bits", (double) BYTE_CYCLES / Controller.CLOCK_HZ, "s")),
+                given("time of 8 bits", BYTE_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player, 13 cycles a bit"));
   }
 
@@ -170,9 +192,9 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         Source.partClass("HC: 10 pF an input at most, edges within 500 ns at 4.5 V"));
   }
 
-  /** The controller runs from the same supply: its pins reach no more than that. */
+  /** What the pins of the controller reach. */
   private double logicVolts() {
-    return Math.min(brief.volts(), Controller.MOST_VOLTS);
+    return brief.controller().logicVolts(brief.volts());
   }
 
   private Reckoning high() {

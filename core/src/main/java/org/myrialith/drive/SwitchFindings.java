@@ -12,7 +12,6 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Controller;
 
 /**
  * What is judged of transistors behind outputs, and of a rail that the LEDs have for themselves.
@@ -44,7 +43,7 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private double logicVolts() {
-    return Math.min(plan.brief().volts(), Controller.MOST_VOLTS);
+    return plan.brief().controller().logicVolts(plan.brief().volts());
   }
 
   /** What hangs on a rail of its own is not the supply's to carry. */
@@ -57,6 +56,9 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private Optional<Finding> volts() {
+    if (plan.hookup().side() == Side.TO_GROUND) {
+      return Optional.empty();
+    }
     double rail = plan.hookup().volts(plan.brief().volts());
     double most = plan.stage().mostVolts();
     return rail <= most

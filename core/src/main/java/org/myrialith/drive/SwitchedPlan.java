@@ -6,7 +6,6 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -20,9 +19,6 @@ import org.myrialith.parts.OutputStage;
  */
 public sealed interface SwitchedPlan extends CircuitPlan
     permits RegisterPlan, PinPlan, ExpanderPlan, DisplayPlan {
-  /** Returns what it is planned for. */
-  Brief brief();
-
   /** Returns its fixtures taken apart. */
   Switching switching();
 

@@ -16,6 +16,9 @@ public enum TwoWireSpeed {
 
   private static final int WAIT_CYCLES = 3;
 
+  /** Settings of a pin for a bit in portable C: low takes two, to be an output and to be low. */
+  private static final double WIRE_PINS = 4.5;
+
   /** Cycles of a call of the byte routine, and of start and stop, beside the waits. */
   private static final int BYTE_CYCLES = 13;
 
@@ -46,19 +49,38 @@ public enum TwoWireSpeed {
     return riseSeconds;
   }
 
+  /** Returns the whole microseconds that the clock rests low in portable C. */
+  public int lowMicros() {
+    return this == STANDARD ? 5 : 2;
+  }
+
+  /** Returns the whole microseconds that the clock rests high in portable C. */
+  public int highMicros() {
+    return this == STANDARD ? 4 : this == FAST ? 1 : 2;
+  }
+
   /** Returns the time of a bit (s). */
-  public double bitSeconds() {
-    return (BIT_CYCLES + WAIT_CYCLES * (low + high)) / (double) Controller.CLOCK_HZ;
+  public double bitSeconds(Controller controller) {
+    return controller.portable()
+        ? WIRE_PINS * controller.pinSeconds() + (lowMicros() + highMicros()) * 1e-6
+        : (BIT_CYCLES + WAIT_CYCLES * (low + high)) * controller.cycleSeconds();
   }
 
   /** Returns the time of a write from its start to where the next may start (s). */
-  public double writeSeconds(int bytes) {
+  public double writeSeconds(int bytes, Controller controller) {
+    if (controller.portable()) {
+      double ends =
+          2 * WIRE_PINS * controller.pinSeconds() + 2 * (lowMicros() + highMicros()) * 1e-6;
+      return bytes * 9 * bitSeconds(controller) + ends;
+    }
     double cycles = bytes * BYTE_CYCLES + FRAME_CYCLES + 2 * WAIT_CYCLES * (low + high);
-    return bytes * 9 * bitSeconds() + cycles / Controller.CLOCK_HZ;
+    return bytes * 9 * bitSeconds(controller) + cycles * controller.cycleSeconds();
   }
 
   /** Returns the rest after a stop, which the last write of a frame need not wait for (s). */
-  public double restSeconds() {
-    return WAIT_CYCLES * low / (double) Controller.CLOCK_HZ;
+  public double restSeconds(Controller controller) {
+    return controller.portable()
+        ? lowMicros() * 1e-6
+        : WAIT_CYCLES * low * controller.cycleSeconds();
   }
 }

@@ -68,7 +68,8 @@ record BoardFile(FirmwareWork work) {
       first += driver.plan().bufferBytes();
     }
     String titles = String.join(", ", drivers.stream().map(LineDriver::title).toList());
-    return SourceText.read("board.c")
+    Dialect dialect = Dialect.of(work.controller());
+    return SourceText.read(dialect.file("board.c"))
         .replace("@TITLES@", titles)
         .replace("@LINES@\n", turns.isEmpty() ? pieces : TURN_STATES + pieces + turn(turns))
         .replace("@TURNS@\n", turns.isEmpty() ? "" : START_TURNS)

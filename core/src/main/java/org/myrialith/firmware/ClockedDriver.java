@@ -35,9 +35,12 @@ record ClockedDriver(ClockedPlan plan) implements LineDriver {
     if (!headed()) {
       String what =
           "three levels a pixel and nothing else. The clock rests low, and the pause shows them";
-      return ShiftOut.source(data, clock, what, false).replace("@LATCH@\n", "");
+      return dialect().shiftOut(data, clock, what, false).replace("@LATCH@\n", "");
     }
-    return ShiftOut.pins(SourceText.read("clocked.c"), data, clock)
+    String shift = dialect() == Dialect.AVR ? "" : SourceText.read(dialect().file("shift.c"));
+    String read = shift + SourceText.read(dialect().file("clocked.c"));
+    return dialect()
+        .pins(read, data, clock)
         .replace("@HEAD@", "0x" + Integer.toHexString(head()))
         .replace("@START@", Integer.toString(ClockedPlan.ZERO_BYTES))
         .replace("@END@", Integer.toString(plan.endBytes()));
@@ -50,7 +53,7 @@ record ClockedDriver(ClockedPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return headed() ? 150 : 62;
+    return headed() ? bytes(150, 140) : bytes(62, 68);
   }
 
   @Override
@@ -65,7 +68,7 @@ record ClockedDriver(ClockedPlan plan) implements LineDriver {
 
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    ShiftOut bits = new ShiftOut(dump, first, start);
+    ShiftOut bits = new ShiftOut(dump, first, start, plan.brief().controller());
     bits.zeros(headed() ? ClockedPlan.ZERO_BYTES : 0);
     for (int channel = 0; channel < levels.size(); channel++) {
       if (headed() && channel % plan.channelsPerPixel() == 0) {

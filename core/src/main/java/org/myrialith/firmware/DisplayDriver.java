@@ -37,25 +37,29 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   @Override
   public String source() {
     if (bus()) {
-      return TwoWire.source(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.FAST, false)
+      return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.FAST, false)
           + SourceText.read("i2c_display.c")
               .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
               .replace("@CHIPS@", Integer.toString(plan.map().chips()))
               .replace("@STEP@", Integer.toString(circuit().brightness()));
     }
     if (!chained()) {
-      return TwoWire.source(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.DISPLAY, true)
+      return dialect()
+              .twoWire(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.DISPLAY, true)
           + SourceText.read("two_wire_display.c")
               .replace("@ON@", phrase("0x%x", ON + circuit().brightness()));
     }
-    char port = circuit().loadPin().charAt(0);
-    char bit = circuit().loadPin().charAt(1);
-    return ShiftOut.pins(SourceText.read("three_wire.c"), circuit().dataPin(), circuit().clockPin())
-        .replace("@LOADUP@", phrase("PORT%c |= (1 << %c);", port, bit))
-        .replace("@LOADDOWN@", phrase("PORT%c &= (uint8_t) ~(1 << %c);", port, bit))
+    String shift =
+        dialect() == Dialect.AVR
+            ? SourceText.read("three_wire_shift.c")
+            : SourceText.read(dialect().file("shift.c"));
+    return dialect()
+        .pins(shift + SourceText.read("three_wire.c"), circuit().dataPin(), circuit().clockPin())
+        .replace("@LOADUP@", dialect().set(circuit().loadPin(), true))
+        .replace("@LOADDOWN@", dialect().set(circuit().loadPin(), false))
         .replace("@CHIPS@", Integer.toString(plan.map().chips()))
         .replace("@STEP@", Integer.toString(circuit().brightness()))
-        .replace("@PINS@\n", LineDriver.low(circuit().pins()));
+        .replace("@PINS@\n", dialect().low(circuit().pins()));
   }
 
   /** Its C starts it. */
@@ -72,9 +76,9 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   @Override
   public int codeBytes() {
     return switch (circuit().sort()) {
-      case THREE_WIRE -> 211;
-      case I2C -> 285;
-      case TWO_WIRE -> 176;
+      case THREE_WIRE -> bytes(211, 212);
+      case I2C -> bytes(285, 312);
+      case TWO_WIRE -> bytes(176, 196);
     };
   }
 
@@ -94,11 +98,15 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
     return chained() ? List.of(false, false, false) : List.of(true, true);
   }
 
+  private double bitNanos(TwoWireSpeed speed) {
+    return speed.bitSeconds(plan.brief().controller()) * 1e9;
+  }
+
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
     byte[] buffer = plan.buffer(levels);
     if (bus()) {
-      TwoWire wire = new TwoWire(dump, first, TwoWireSpeed.FAST, false, start);
+      TwoWire wire = new TwoWire(dump, first, bitNanos(TwoWireSpeed.FAST), false, start);
       for (int chip = 0; chip < plan.map().chips(); chip++) {
         int[] bytes = new int[DisplayPlan.I2C_BYTES];
         bytes[0] = circuit().firstAddress() + chip << 1;
@@ -110,7 +118,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
       return wire.end();
     }
     if (!chained()) {
-      TwoWire wire = new TwoWire(dump, first, TwoWireSpeed.DISPLAY, true, start);
+      TwoWire wire = new TwoWire(dump, first, bitNanos(TwoWireSpeed.DISPLAY), true, start);
       int[] digits = new int[1 + buffer.length];
       digits[0] = FIRST_DIGIT;
       for (int i = 0; i < buffer.length; i++) {
@@ -121,7 +129,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
       wire.write(ON + circuit().brightness());
       return wire.end();
     }
-    ShiftOut out = new ShiftOut(dump, first, start);
+    ShiftOut out = new ShiftOut(dump, first, start, plan.brief().controller());
     for (int digit = 1; digit <= circuit().sort().digits(); digit++) {
       for (int chip = plan.map().chips() - 1; chip >= 0; chip--) {
         out.send(digit);

@@ -37,7 +37,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   @Override
   public String source() {
     int outputs = sort().registers().outputs();
-    return TwoWire.source(circuit().dataPin(), circuit().clockPin(), sort().speed(), false)
+    return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), sort().speed(), false)
         + SourceText.read("expanders.c")
             .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
             .replace(
@@ -84,7 +84,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return wide() ? 241 : 181;
+    return wide() ? bytes(241, 260) : bytes(181, 228);
   }
 
   @Override
@@ -97,9 +97,13 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
     return List.of("SDA", "SCL");
   }
 
+  private double bitNanos() {
+    return sort().speed().bitSeconds(plan.brief().controller()) * 1e9;
+  }
+
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    TwoWire wire = new TwoWire(dump, first, sort().speed(), false, start);
+    TwoWire wire = new TwoWire(dump, first, bitNanos(), false, start);
     byte[] buffer = plan.buffer(levels);
     int each = sort().width() / 8;
     int outputs = sort().registers().outputs();

@@ -194,7 +194,8 @@ public record FirmwarePlan(
     FirmwarePlan there =
         new FirmwarePlan(new FirmwareWork(other, work.sent()), packed, packings, tableBytes, holds);
     int pins = work.lines().stream().mapToInt(line -> line.circuit().pins().size()).sum();
-    return there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
+    return other.portable() == controller().portable()
+        && there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
         && there.ramWithStackBytes() <= ROOMY_SHARE * other.ramBytes()
         && pins <= other.pins().size();
   }
@@ -265,8 +266,15 @@ public record FirmwarePlan(
     put(files, "player.h", SourceText.read("player.h"));
     put(files, "player.c", SourceText.read("player.c"));
     put(files, "bringup.c", new BringUp(work).text());
+    Dialect dialect = Dialect.of(work.controller());
     put(files, "board.c", new BoardFile(work).text());
-    put(files, "Makefile", SourceText.read("Makefile.txt").replace("@CORE@", work.target().core()));
+    if (dialect == Dialect.PORTABLE) {
+      put(files, "pins.h", SourceText.read(dialect.file("pins.h")));
+    }
+    put(
+        files,
+        "Makefile",
+        SourceText.read(dialect.file("Makefile.txt")).replace("@CORE@", work.target().core()));
     put(files, "waveform.vcd", new Waveform(work).text());
     BitMapFile bits = new BitMapFile(work.lines());
     if (!bits.empty()) {

@@ -32,18 +32,14 @@ enum FirmwareTarget {
       "atmega2560",
       4,
       new Size(1144, 1208, 1182, 167, 460, 110),
-      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9));
+      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9)),
+  /** 32-bit cores: portable C beside what the board's own environment takes. */
+  ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
+  ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
+  RADIO32(Controller.RADIO32, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST);
 
   /** From one look at the timer to the next, and on to the data (s). */
   private static final double LOOK_SECONDS = 10e-6;
-
-  /** Flash of placing bits, in place of levels and beside them (bytes). */
-  private static final int BITS_ALONE = 88;
-
-  private static final int BITS_BESIDE = 150;
-
-  /** And more where a limiter passes them over. */
-  private static final int BITS_LIMITED = 126;
 
   /** Flash of the way to frames in several arrays, and of each of them (bytes). */
   private static final int BANKED = 80;
@@ -56,8 +52,6 @@ enum FirmwareTarget {
   /** Cycles of a bit that goes to its place. */
   private static final double PLACED_BIT = 57.5;
 
-  private static final double CYCLE_SECONDS = 1.0 / Controller.CLOCK_HZ;
-
   /**
    * Flash of the program (bytes).
    *
@@ -67,8 +61,34 @@ enum FirmwareTarget {
    * @param severalClips more for more than one clip
    * @param limiter more for the limiter
    * @param line what one line of the fastest one-wire pixels takes of them
+   * @param bits of placing bits
+   * @param deep more for a limiter of levels of one and of two bytes
    */
-  private record Size(int raw, int palette, int runs, int severalClips, int limiter, int line) {}
+  private record Size(
+      int raw,
+      int palette,
+      int runs,
+      int severalClips,
+      int limiter,
+      int line,
+      Bits bits,
+      int deep) {
+    /** Read from builds for a small 32-bit core (GCC 12, -Os). */
+    static final Size ARM = new Size(325, 362, 354, 99, 145, 0, new Bits(65, 155, 116), 210);
+
+    Size(int raw, int palette, int runs, int severalClips, int limiter, int line) {
+      this(raw, palette, runs, severalClips, limiter, line, new Bits(88, 150, 126), 0);
+    }
+  }
+
+  /**
+   * Flash of placing bits (bytes).
+   *
+   * @param alone in place of levels
+   * @param beside levels
+   * @param limited more where a limiter passes them over
+   */
+  private record Bits(int alone, int beside, int limited) {}
 
   /**
    * Cycles of the player between two frames, without sending; at most.
@@ -96,7 +116,11 @@ enum FirmwareTarget {
       double scaledLevel,
       double dimming,
       double limitedClip,
-      double level) {}
+      double level) {
+    /** Those of the 8-bit classes: a 32-bit core takes no more. */
+    static final Cycles AT_MOST =
+        new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9);
+  }
 
   private final Controller controller;
   private final String core;
@@ -146,20 +170,26 @@ enum FirmwareTarget {
           case RUNS -> size.runs;
         };
     int player =
-        work.switches() ? (work.dims() ? levels + BITS_BESIDE : size.raw + BITS_ALONE) : levels;
+        work.switches()
+            ? (work.dims() ? levels + size.bits.beside : size.raw + size.bits.alone)
+            : levels;
     int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
     return player
         - size.line
         + lines
         + (banks > 1 ? BANKED + banks * BANK : 0)
         + (severalClips ? size.severalClips : 0)
-        + (limiter ? size.limiter + (work.switches() ? BITS_LIMITED : 0) : 0);
+        + (limiter
+            ? size.limiter
+                + (work.switches() ? size.bits.limited : 0)
+                + (work.deep() && work.lines().size() > 1 ? size.deep : 0)
+            : 0);
   }
 
   /** Returns the RAM that the board file and the player's counters take (bytes). */
   int counterBytes(boolean limiter) {
     // time left of the show 4, time passed 4, gap left 2, last look at the timer 2 or 1
-    return (tickMicros == 4 ? 12 : 11) + (limiter ? 1 : 0);
+    return (tickMicros == 64 ? 11 : 12) + (limiter ? 1 : 0);
   }
 
   /**
@@ -218,7 +248,8 @@ enum FirmwareTarget {
     return cycles.dimming + levels * cycles.scaledLevel;
   }
 
-  static double seconds(double cycles) {
-    return cycles * CYCLE_SECONDS;
+  /** Returns the time of cycles (s). */
+  double seconds(double cycles) {
+    return cycles / controller.clockHz();
   }
 }

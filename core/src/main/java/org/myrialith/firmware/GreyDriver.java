@@ -21,7 +21,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
   }
 
   private boolean blanked() {
-    return greyClock() == GreyClock.BLANKED;
+    return greyClock() == GreyClock.BLANKED && dialect() == Dialect.AVR;
   }
 
   @Override
@@ -34,21 +34,19 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
   @Override
   public String source() {
     String latch = set(circuit().latchPin(), true) + "\n" + set(circuit().latchPin(), false);
+    String read = SourceText.read(dialect().file("grey_out.c"));
     return (blanked() ? turn() : "")
-        + ShiftOut.pins(SourceText.read("grey_out.c"), circuit().dataPin(), circuit().clockPin())
+        + dialect()
+            .pins(read, circuit().dataPin(), circuit().clockPin())
             .replace("@PLACES@", LevelPlaces.rows(plan.map(), true))
-            .replace("TABLE_OF_LINE", LevelPlaces.SECTION)
+            .replace("TABLE_OF_LINE", dialect().table())
             .replace("@DEPTH@", Integer.toString(plan.map().depth()))
             .replace("@TOP@", Integer.toString(plan.map().depth() - 9))
             .replace("@LATCH@", blanked() ? "  turn_@N@ = LATCH_DUE;" : latch);
   }
 
-  private static String set(String pin, boolean high) {
-    char port = pin.charAt(0);
-    char bit = pin.charAt(1);
-    return high
-        ? phrase("  PORT%c |= (1 << %c);", port, bit)
-        : phrase("  PORT%c &= (uint8_t) ~(1 << %c);", port, bit);
+  private String set(String pin, boolean high) {
+    return "  " + dialect().set(pin, high);
   }
 
   /**
@@ -91,15 +89,12 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
     String blank = "";
     if (blanked()) {
       low.remove(circuit().blankPin());
-      char port = circuit().blankPin().charAt(0);
-      blank =
-          set(circuit().blankPin(), true)
-              + phrase("\n  DDR%c |= (1 << %c);\n", port, circuit().blankPin().charAt(1));
+      blank = "  " + dialect().output(circuit().blankPin(), true) + "\n";
     }
     return "static void start_line_@N@(void) {\n"
-        + LineDriver.low(low)
+        + dialect().low(low)
         + blank
-        + (greyClock().fromController() ? clock() : "")
+        + (greyClock().fromController() && dialect() == Dialect.AVR ? clock() : "")
         + "}\n\n";
   }
 
@@ -123,8 +118,8 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
   @Override
   public int codeBytes() {
     int table = 2 * sendCount();
-    int own = blanked() ? 350 : 98;
-    return own + table + (greyClock().fromController() ? 20 : 0);
+    int own = blanked() ? 350 : bytes(98, 108);
+    return own + table + (greyClock().fromController() ? bytes(20, 0) : 0);
   }
 
   @Override
@@ -144,7 +139,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
 
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    ShiftOut out = new ShiftOut(dump, first, start);
+    ShiftOut out = new ShiftOut(dump, first, start, plan.brief().controller());
     int[] byOutput = plan.map().byOutput();
     for (int output = byOutput.length - 1; output >= 0; output--) {
       int level = byOutput[output] < 0 ? 0 : levels.at(byOutput[output]);

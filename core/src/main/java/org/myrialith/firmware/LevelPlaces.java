@@ -13,9 +13,6 @@ final class LevelPlaces {
 
   private static final int A_ROW = 12;
 
-  /** Within reach of a short pointer, wherever the frames are. */
-  static final String SECTION = "__attribute__((section(\".progmem.gcc_tables\")))";
-
   private LevelPlaces() {}
 
   /**

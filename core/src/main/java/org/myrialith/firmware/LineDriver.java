@@ -1,7 +1,5 @@
 package org.myrialith.firmware;
 
-import static org.myrialith.finding.Phrase.phrase;
-
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
@@ -58,18 +56,19 @@ sealed interface LineDriver
 
   /** Returns the C that starts it: its pins low, unless it says otherwise. */
   default String start() {
-    return "static void start_line_@N@(void) {\n" + low(plan().circuit().pins()) + "}\n\n";
+    return "static void start_line_@N@(void) {\n"
+        + dialect().low(plan().circuit().pins())
+        + "}\n\n";
   }
 
-  /** Returns the C that makes pins outputs, low. */
-  static String low(List<String> pins) {
-    StringBuilder lows = new StringBuilder();
-    StringBuilder outputs = new StringBuilder();
-    for (String pin : pins) {
-      lows.append(phrase("  PORT%c &= (uint8_t) ~(1 << %c);\n", pin.charAt(0), pin.charAt(1)));
-      outputs.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
-    }
-    return lows.append(outputs).toString();
+  /** Returns the C that its controller is spoken to with. */
+  default Dialect dialect() {
+    return Dialect.of(plan().brief().controller());
+  }
+
+  /** Returns the first of two sizes for assembler, the second for portable C on a 32-bit core. */
+  default int bytes(int assembler, int portable) {
+    return dialect() == Dialect.AVR ? assembler : portable;
   }
 
   /**

@@ -35,8 +35,17 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
     return new int[] {before / 2, between / 2, (bit - before - between) / 2};
   }
 
+  /** By SPI a bit is four of its bits: high for one or two of them. */
+  private boolean bySpi() {
+    return dialect() == Dialect.PORTABLE;
+  }
+
   @Override
   public String source() {
+    if (bySpi()) {
+      return SourceText.read(dialect().file("one_wire.c"))
+          .replace("@HERTZ@", Long.toString(Math.round(4e9 / rate().bitNanos())));
+    }
     String pin = plan.circuit().dataPin();
     int[] waits = waits();
     return SourceText.read("one_wire.c")
@@ -51,12 +60,20 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   }
 
   @Override
+  public String start() {
+    return bySpi() ? "" : LineDriver.super.start();
+  }
+
+  @Override
   public int sendCount() {
     return plan.bufferBytes();
   }
 
   @Override
   public int codeBytes() {
+    if (bySpi()) {
+      return 60;
+    }
     int[] waits = waits();
     return CODE_BYTES + WAIT_BYTES * (2 * waits[0] + 3 * waits[1] + 2 * waits[2]);
   }
@@ -77,19 +94,25 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
     for (int channel = 0; channel < levels.size(); channel++) {
       for (int bit = 7; bit >= 0; bit--) {
         boolean one = (levels.at(channel) >> bit & 1) == 1;
-        int high = one ? rate().oneCycles() : rate().zeroCycles();
         dump.set(first, at, true);
-        dump.set(first, at + Math.round(high * NANOS_A_CYCLE), false);
+        dump.set(first, at + Math.round(highNanos(one)), false);
         at += rate().bitNanos();
       }
     }
     return at;
   }
 
+  private double highNanos(boolean one) {
+    if (bySpi()) {
+      return rate().bitNanos() / 4.0 * (one ? 2 : 1);
+    }
+    return (one ? rate().oneCycles() : rate().zeroCycles()) * NANOS_A_CYCLE;
+  }
+
   @Override
   public List<String> wiring() {
     return List.of(
-        "Data: pin "
+        (bySpi() ? "Data: SPI data out of the board, usually pin " : "Data: pin ")
             + plan.circuit().dataPin()
             + " of the controller through 330 ohm to data-in of the first pixel; keep it short.");
   }

@@ -14,7 +14,6 @@ import org.myrialith.drive.SwitchedChannel;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
 import org.myrialith.finding.Quantity;
-import org.myrialith.parts.Controller;
 
 /** What hangs on which output, in words. */
 record OutputsText(SwitchedPlan plan) {
@@ -83,7 +82,7 @@ record OutputsText(SwitchedPlan plan) {
     Through through = plan.hookup().through();
     double carries =
         plan.switching().loads().stream().mapToDouble(OutputLoad::amps).max().orElse(0);
-    double volts = Math.min(plan.brief().volts(), Controller.MOST_VOLTS);
+    double volts = plan.brief().controller().logicVolts(plan.brief().volts());
     double ohms = through.baseOhms(carries, volts, plan.hookup().resistors());
     return switch (through) {
       case BIPOLAR ->

@@ -8,7 +8,6 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.finding.Quantity;
 import org.myrialith.formats.ValueChangeDump;
-import org.myrialith.parts.Controller;
 
 /** Sets pins, one after the other. */
 record PinDriver(PinPlan plan) implements LineDriver {
@@ -41,23 +40,16 @@ record PinDriver(PinPlan plan) implements LineDriver {
   }
 
   private String set(int pin, boolean high) {
-    char port = pins().get(pin).charAt(0);
-    char bit = pins().get(pin).charAt(1);
-    return high
-        ? phrase("PORT%c |= (1 << %c);", port, bit)
-        : phrase("PORT%c &= (uint8_t) ~(1 << %c);", port, bit);
+    return dialect().set(pins().get(pin), high);
   }
 
   /** All dark before they become outputs. */
   @Override
   public String start() {
     StringBuilder text = new StringBuilder("static void start_line_@N@(void) {\n");
-    for (int i = 0; i < pins().size(); i++) {
-      text.append("  ").append(set(i, plan.lowLights())).append('\n');
-    }
-    for (String pin : pins()) {
-      text.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
-    }
+    pins()
+        .forEach(
+            pin -> text.append("  ").append(dialect().output(pin, plan.lowLights())).append('\n'));
     return text + "}\n\n";
   }
 
@@ -68,7 +60,7 @@ record PinDriver(PinPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return 10 + 17 * pins().size();
+    return bytes(10, 8) + bytes(17, 27) * pins().size();
   }
 
   @Override
@@ -92,7 +84,9 @@ record PinDriver(PinPlan plan) implements LineDriver {
     List<Long> ends = new ArrayList<>(List.of(start));
     for (int i = 0; i < pins().size(); i++) {
       boolean lit = (buffer[i / 8] >> i % 8 & 1) == 1;
-      long at = start + Math.round(i * PinPlan.PIN_CYCLES * 1e9 / Controller.CLOCK_HZ);
+      long at =
+          start
+              + Math.round(i * PinPlan.PIN_CYCLES * plan.brief().controller().cycleSeconds() * 1e9);
       dump.set(first + i, at, lit != plan.lowLights());
       ends.add(at);
     }

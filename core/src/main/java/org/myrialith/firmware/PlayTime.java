@@ -50,7 +50,7 @@ final class PlayTime {
   private double seconds(double composing) {
     Sent sent = work.sent();
     double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
-    return sendSeconds + Math.max(gapSeconds, FirmwareTarget.seconds(step + composing));
+    return sendSeconds + Math.max(gapSeconds, target.seconds(step + composing));
   }
 
   /** Returns whether the player keeps up with every moment of the show. */
@@ -82,7 +82,10 @@ final class PlayTime {
             "s",
             "sending + the longer of the gap and composing the next frame",
             given,
-            Source.partClass("cycles of the player, measured on a simulated controller")));
+            Source.partClass(
+                work.controller().portable()
+                    ? "cycles of the 8-bit player, which a 32-bit core does not exceed; setting a pin takes longer or shorter by board"
+                    : "cycles of the player, measured on a simulated controller")));
   }
 
   /** Looks at each moment with the one before it. Mutable, lives within one walk. */

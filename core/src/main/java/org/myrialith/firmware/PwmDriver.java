@@ -32,12 +32,14 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public String source() {
-    return TwoWire.source(
-            circuit().dataPin(), circuit().clockPin(), circuit().sort().speed(), false)
+    return dialect()
+            .twoWire(circuit().dataPin(), circuit().clockPin(), circuit().sort().speed(), false)
         + SourceText.read("pwm_bus.c")
             .replace("@PLACES@", LevelPlaces.rows(plan.map(), false))
-            .replace("TABLE_OF_LINE", LevelPlaces.SECTION)
+            .replace("TABLE_OF_LINE", dialect().table())
             .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
+            .replace("READ_PLACE", dialect() == Dialect.AVR ? "pgm_read_word(place++)" : "*place++")
+            .replace("PAUSE", dialect() == Dialect.AVR ? "_delay_us(500)" : "wait_us(500)")
             .replace("@CHIPS@", Integer.toString(plan.map().chips()))
             .replace("@OUTPUTS@", phrase("0x%x", plan.lowLights() ? TURNED : STRAIGHT));
   }
@@ -55,7 +57,7 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return 560 + 2 * plan.map().chips() * plan.map().width();
+    return bytes(560, 372) + 2 * plan.map().chips() * plan.map().width();
   }
 
   @Override
@@ -73,9 +75,13 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
     return List.of(true, true);
   }
 
+  private double bitNanos() {
+    return circuit().sort().speed().bitSeconds(plan.brief().controller()) * 1e9;
+  }
+
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    TwoWire wire = new TwoWire(dump, first, circuit().sort().speed(), false, start);
+    TwoWire wire = new TwoWire(dump, first, bitNanos(), false, start);
     int[] byOutput = plan.map().byOutput();
     int width = plan.map().width();
     for (int chip = 0; chip < plan.map().chips(); chip++) {

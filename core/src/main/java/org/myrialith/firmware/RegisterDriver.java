@@ -36,13 +36,13 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
         inverted()
             ? "a set bit lights, and goes out low; then the latch"
             : "a set bit lights, and goes out high; then the latch";
-    return ShiftOut.source(circuit().dataPin(), circuit().clockPin(), what, inverted())
-        .replace("@LATCH@", "  " + latch("|= ") + "\n  " + latch("&= (uint8_t) ~"));
+    return dialect()
+        .shiftOut(circuit().dataPin(), circuit().clockPin(), what, inverted())
+        .replace("@LATCH@", "  " + latch(true) + "\n  " + latch(false));
   }
 
-  private String latch(String how) {
-    String pin = circuit().latchPin();
-    return phrase("PORT%s %s(1 << %s);", pin.charAt(0), how, pin.charAt(1)).replace("  ", " ");
+  private String latch(boolean high) {
+    return dialect().set(circuit().latchPin(), high);
   }
 
   @Override
@@ -52,7 +52,7 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return 72;
+    return bytes(72, 88);
   }
 
   @Override
@@ -67,7 +67,7 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
 
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    ShiftOut out = new ShiftOut(dump, first, start);
+    ShiftOut out = new ShiftOut(dump, first, start, plan.brief().controller());
     for (byte one : plan.buffer(levels)) {
       out.send(inverted() ? ~one & 0xff : one & 0xff);
     }

@@ -11,7 +11,6 @@ import org.myrialith.parts.Controller;
 final class ShiftOut {
   private static final int DATA = 0;
   private static final int CLOCK = 1;
-  private static final double NANOS_A_CYCLE = 1e9 / Controller.CLOCK_HZ;
 
   /** Cycles from the start of a bit to the rise of its clock, to its fall, and to the next bit. */
   private static final int RISE = 5;
@@ -29,6 +28,7 @@ final class ShiftOut {
   private final ValueChangeDump dump;
   private final int first;
   private final long start;
+  private final double nanosACycle;
   private long cycles;
 
   /**
@@ -36,11 +36,13 @@ final class ShiftOut {
    *
    * @param first wire of the dump: the data, the clock after it
    * @param start when it begins (ns)
+   * @param controller that sends it
    */
-  ShiftOut(ValueChangeDump dump, int first, long start) {
+  ShiftOut(ValueChangeDump dump, int first, long start, Controller controller) {
     this.dump = dump;
     this.first = first;
     this.start = start;
+    this.nanosACycle = controller.cycleSeconds() * 1e9;
   }
 
   /**
@@ -49,23 +51,15 @@ final class ShiftOut {
    * @param turned whether a set bit goes out low
    */
   static String source(String data, String clock, String what, boolean turned) {
-    return pins(SourceText.read("shift_out.c"), data, clock)
+    return Dialect.AVR
+        .pins(SourceText.read("shift_out.c"), data, clock)
         .replace("@WHAT@", what)
         .replace("@TURN@\n", turned ? TURNED : NOTHING);
   }
 
-  /** Puts the pins into C. */
-  static String pins(String source, String data, String clock) {
-    return source
-        .replace("@DATAPORT@", data.substring(0, 1))
-        .replace("@DATABIT@", data.substring(1))
-        .replace("@CLOCKPORT@", clock.substring(0, 1))
-        .replace("@CLOCKBIT@", clock.substring(1));
-  }
-
   /** Returns the time that many cycles after the last byte (ns). */
   long time(int further) {
-    return start + Math.round((cycles + further) * NANOS_A_CYCLE);
+    return start + Math.round((cycles + further) * nanosACycle);
   }
 
   /** Waits so many cycles. */

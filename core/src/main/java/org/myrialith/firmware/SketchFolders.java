@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.myrialith.drive.OneWirePlan;
 
 /**
  * The show and its bring-up as folders for the environment that most hobby boards are programmed
@@ -10,6 +11,17 @@ import java.util.Map;
  * @param title of the gadget
  */
 record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
+  private static final String SPI =
+      """
+      void spi_begin(uint32_t hertz) {
+        SPI.begin();
+        SPI.beginTransaction(SPISettings(hertz, MSBFIRST, SPI_MODE0));
+      }
+
+      void spi_send(uint8_t byte) { SPI.transfer(byte); }
+
+      """;
+
   /** Returns the files by their names with folders; a sketch is called as its folder is. */
   Map<String, String> files() {
     Map<String, String> files = new LinkedHashMap<>();
@@ -26,10 +38,23 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
   private void board(Map<String, String> files, String folder) {
     files.put(folder + "player.h", SourceText.read("player.h"));
     files.put(folder + "board.c", new BoardFile(work).sketchText());
+    if (dialect() == Dialect.PORTABLE) {
+      files.put(folder + "pins.h", SourceText.read(dialect().file("pins.h")));
+    }
+  }
+
+  private Dialect dialect() {
+    return Dialect.of(work.controller());
+  }
+
+  private boolean spi() {
+    return work.lines().stream().anyMatch(OneWirePlan.class::isInstance);
   }
 
   private String sketch(String what) {
-    return SourceText.read("sketch.ino")
+    return SourceText.read(dialect().file("sketch.ino"))
+        .replace("@INCLUDE@\n", spi() ? "#include <SPI.h>\n\n" : "")
+        .replace("@SPI@\n", spi() ? SPI : "")
         .replace("@TITLE@", title)
         .replace("@WHAT@", what)
         .replace("@TIMER@", work.target().timer());

@@ -87,6 +87,22 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
 
   private String pin(int at) {
     Timed timed = timed(at);
+    if (dialect()
+        == Dialect.PORTABLE) { // no class has timers for it: at least what is bright lights
+      return """
+          static void light_@N@_@AT@(uint8_t level) {
+            if (level > 127u) {
+              @FULL@
+            } else {
+              @DARK@
+            }
+          }
+
+          """
+          .replace("@AT@", Integer.toString(at))
+          .replace("@FULL@", set(timed.pin(), !plan.lowLights()))
+          .replace("@DARK@", set(timed.pin(), plan.lowLights()));
+    }
     return """
         static inline void light_@N@_@AT@(uint8_t level) {
           if (level == 0 || level == 255u) {
@@ -111,12 +127,8 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
         .replace("@OUTPUT@", timed.output());
   }
 
-  private static String set(String pin, boolean high) {
-    char port = pin.charAt(0);
-    char bit = pin.charAt(1);
-    return high
-        ? phrase("PORT%c |= (1 << %c);", port, bit)
-        : phrase("PORT%c &= (uint8_t) ~(1 << %c);", port, bit);
+  private String set(String pin, boolean high) {
+    return dialect().set(pin, high);
   }
 
   /** All dark before they become outputs; then the timers count to 255, over and over. */
@@ -125,13 +137,12 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
     StringBuilder text = new StringBuilder("static void start_line_@N@(void) {\n");
     TreeMap<Character, Timed> timers = new TreeMap<>();
     for (int at = 0; at < pins().size(); at++) {
-      text.append("  ").append(set(pins().get(at), plan.lowLights())).append('\n');
+      text.append("  ").append(dialect().output(pins().get(at), plan.lowLights())).append('\n');
       timers.putIfAbsent(timed(at).timer(), timed(at));
     }
-    for (String pin : pins()) {
-      text.append(phrase("  DDR%c |= (1 << %c);\n", pin.charAt(0), pin.charAt(1)));
+    if (dialect() == Dialect.AVR) {
+      timers.keySet().forEach(timer -> text.append(timer(timer)));
     }
-    timers.keySet().forEach(timer -> text.append(timer(timer)));
     return text + "}\n\n";
   }
 
@@ -154,7 +165,7 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    return 60 + 66 * pins().size();
+    return bytes(60, 8) + bytes(66, 20) * pins().size();
   }
 
   @Override

@@ -1,6 +1,5 @@
 package org.myrialith.firmware;
 
-import org.myrialith.drive.TwoWireSpeed;
 import org.myrialith.formats.ValueChangeDump;
 
 /**
@@ -13,7 +12,7 @@ final class TwoWire {
 
   private final ValueChangeDump dump;
   private final int first;
-  private final TwoWireSpeed speed;
+  private final double bitNanos;
   private final boolean lowestFirst;
   private double now;
 
@@ -21,28 +20,20 @@ final class TwoWire {
    * Begins a frame.
    *
    * @param first wire of the dump: the data, the clock after it
+   * @param bitNanos time of a bit
    * @param start when it begins (ns)
    */
-  TwoWire(ValueChangeDump dump, int first, TwoWireSpeed speed, boolean lowestFirst, long start) {
+  TwoWire(ValueChangeDump dump, int first, double bitNanos, boolean lowestFirst, long start) {
     this.dump = dump;
     this.first = first;
-    this.speed = speed;
+    this.bitNanos = bitNanos;
     this.lowestFirst = lowestFirst;
     this.now = start;
   }
 
-  /** Returns the C that starts, sends a byte and stops, and that makes the wires ready. */
-  static String source(String data, String clock, TwoWireSpeed speed, boolean lowestFirst) {
-    return ShiftOut.pins(SourceText.read("two_wire.c"), data, clock)
-        .replace("@LOW@", Integer.toString(speed.low()))
-        .replace("@HIGH@", Integer.toString(speed.high()))
-        .replace("@TURN@", lowestFirst ? "ror" : "rol")
-        .replace("@FIRST@", lowestFirst ? "lowest" : "highest");
-  }
-
   private void set(int wire, boolean high, double waits) {
     dump.set(first + wire, Math.round(now), high);
-    now += waits * speed.bitSeconds() * 1e9;
+    now += waits * bitNanos;
   }
 
   /** Writes some bytes from start to stop. */

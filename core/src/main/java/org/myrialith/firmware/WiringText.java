@@ -32,6 +32,35 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
       "  bitmap.csv    which output switches which channel, and its bit in what is sent\n"
           + "  bitmap.h      the same as constants, for firmware of your own\n";
 
+  private static final String AVR_BUILD =
+      """
+        With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM taken).
+          Load the file with the programmer you have for this class of controller, and set its fuses for a 16 MHz clock.
+        As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
+          The board has to run at 16 MHz; nothing else has to be installed.
+
+      """
+          .indent(2)
+          .replaceAll("(?m)^ +$", "");
+
+  private static final String PORTABLE_BUILD =
+      """
+        As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
+          Pins are called by the numbers that the environment has for them; nothing else has to be installed.
+        With the compiler: make libbringup.a, make (libshow.a), make size (flash and RAM taken, without those of your board).
+          Link it with the start-up of your board and the functions of pins.h; call board_start() once, player_step() for ever.
+
+      """
+          .indent(2)
+          .replaceAll("(?m)^ +$", "");
+
+  private static final String AVR_BOARD =
+      "  board.c       those two functions for the 8-bit controller, and main()\n";
+
+  private static final String PORTABLE_BOARD =
+      "  board.c       those two functions for any 32-bit controller\n"
+          + "  pins.h        what the board has to bring to them; the sketches do\n";
+
   /** Returns the text of README.txt. */
   public String text() {
     StringBuilder out = new StringBuilder();
@@ -44,17 +73,12 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
 
         Build and load
           First the bring-up: it lights one channel after the other, dimly, in the order of the wire: @TURNS@. Then the show.
-          With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM taken).
-            Load the file with the programmer you have for this class of controller, and set its fuses for a 16 MHz clock.
-          As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
-            The board has to run at 16 MHz; nothing else has to be installed.
-
+        @BUILD@
         Files
           frames.h      all frames as levels; made from the gadget, do not edit
           player.c/.h   portable player: bring two functions of your own to run it on another board
           bringup.c     takes the place of player.c for the bring-up
-          board.c       those two functions for the 8-bit controller, and main()
-          show/         the same as a sketch: setup() and loop() round the same player
+        @BOARD@  show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
         @BITMAP@  waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
           gadget.json   the gadget itself, to open again
@@ -64,9 +88,15 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
           Do not look into bright pixels from near by. Quick flashing can bring on seizures.
         """
+            .replace("@BUILD@\n", portable() ? PORTABLE_BUILD : AVR_BUILD)
+            .replace("@BOARD@", portable() ? PORTABLE_BOARD : AVR_BOARD)
             .replace("@TURNS@", turns())
             .replace("@BITMAP@", switches() ? BITMAP : ""));
     return ascii(out.toString());
+  }
+
+  private boolean portable() {
+    return brief.controller().portable();
   }
 
   /** In what order the channels come, line after line. */

@@ -11,43 +11,132 @@ import java.util.stream.IntStream;
 /**
  * A class of controller: what it has and what it needs.
  *
- * <p>Sizes and clock are those of the common 8-bit parts with this much memory (part-class data).
+ * <p>Sizes, clocks and currents are those of the common parts with this much memory (part-class
+ * data).
  */
 public enum Controller {
   /** 8-bit, 16 MHz crystal, 2 KB RAM, 32 KB flash, 5 V logic. */
   AVR8_32K(
       "8bit-32k",
       "8-bit controller, 16 MHz, 2 KB RAM, 32 KB flash, 5 V",
-      2048,
-      32768,
-      List.of(
-          "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1", "D2",
-          "D3", "D4", "D5", "D6", "D7"),
-      Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
-      List.of("D3", "B3"),
-      Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
+      new Memory(2048, 32768),
+      Logic.OF_SUPPLY,
+      new Pins(
+          List.of(
+              "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1",
+              "D2", "D3", "D4", "D5", "D6", "D7"),
+          Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
+          Map.of(
+              "D0",
+              "serial in",
+              "D1",
+              "serial out",
+              "B3",
+              "SPI data out",
+              "B4",
+              "SPI data in",
+              "B5",
+              "SPI clock, board lamp",
+              "C4",
+              "I2C data",
+              "C5",
+              "I2C clock"),
+          List.of("D3", "B3"),
+          Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B"))),
   /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
   AVR8_8K(
       "8bit-8k",
       "8-bit controller, 16 MHz, 512 bytes RAM, 8 KB flash, 5 V",
-      512,
-      8192,
-      List.of("B0", "B1", "B2", "B3", "B4"),
-      Map.of("B5", "reset"),
-      List.of(),
-      Map.of()),
+      new Memory(512, 8192),
+      Logic.OF_SUPPLY,
+      new Pins(
+          List.of("B0", "B1", "B2", "B3", "B4"),
+          Map.of("B5", "reset"),
+          Map.of(
+              "B0", "I2C data, programming", "B1", "programming", "B2", "I2C clock, programming"),
+          List.of(),
+          Map.of())),
   /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
   AVR8_256K(
       "8bit-256k",
       "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
-      8192,
-      262144,
-      pinsOf("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
-      Map.of(),
-      List.of("B4"),
-      Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C"));
+      new Memory(8192, 262144),
+      Logic.OF_SUPPLY,
+      new Pins(
+          ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
+          Map.of(),
+          Map.of(
+              "E0",
+              "serial in",
+              "E1",
+              "serial out",
+              "B1",
+              "SPI clock",
+              "B2",
+              "SPI data out",
+              "B3",
+              "SPI data in",
+              "B7",
+              "board lamp",
+              "D0",
+              "I2C clock",
+              "D1",
+              "I2C data"),
+          List.of("B4"),
+          Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C"))),
+  /** 32-bit, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V logic. */
+  ARM32_SMALL(
+      "32bit-256k",
+      "32-bit controller, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V",
+      new Memory(32_768, 262_144),
+      new Logic(48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6),
+      new Pins(
+          numbered(0, 21),
+          Map.of(),
+          Map.of("P0", "serial in", "P1", "serial out", "P11", "SPI data out", "P13", "SPI clock"),
+          List.of(),
+          Map.of())),
+  /** 32-bit, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V logic. */
+  ARM32_TWO_CORES(
+      "32bit-2m",
+      "32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V",
+      new Memory(270_336, 2_097_152),
+      new Logic(133_000_000, 3.3, new OutputStage(60, 60, 4, 12, 50, 3.6), 500e-9),
+      new Pins(
+          numbered(0, 22),
+          Map.of(
+              "P23", "the board's supply", "P24", "the board's supply", "P25", "the board's lamp"),
+          Map.of("P0", "serial out", "P1", "serial in", "P18", "SPI clock", "P19", "SPI data out"),
+          List.of(),
+          Map.of())),
+  /** 32-bit with a radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V logic. */
+  RADIO32(
+      "32bit-4m",
+      "32-bit controller with radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V",
+      new Memory(327_680, 4_194_304),
+      new Logic(240_000_000, 3.3, new OutputStage(30, 30, 20, 28, 200, 3.6), 200e-9),
+      new Pins(
+          List.of(
+              "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
+              "P26", "P27", "P32", "P33"),
+          Map.of(
+              "P0",
+              "starting up",
+              "P1",
+              "the serial port",
+              "P2",
+              "starting up",
+              "P3",
+              "the serial port",
+              "P12",
+              "starting up",
+              "P15",
+              "starting up"),
+          Map.of("P21", "I2C data", "P22", "I2C clock", "P18", "SPI clock", "P23", "SPI data out"),
+          List.of(),
+          Map.of()));
 
-  /** Clock of all classes (Hz). */
+  /** Clock of the 8-bit classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
 
   /** Highest supply of all classes (V). */
@@ -56,42 +145,69 @@ public enum Controller {
   /** A pin: 0.8 V lost at 20 mA, which is planned with; 40 mA at the most, 200 mA the chip. */
   public static final OutputStage STAGE = new OutputStage(35, 40, 20, 40, 200, MOST_VOLTS);
 
+  /** What SPI data comes out of, as {@link #otherUse} tells it. */
+  private static final String SPI_DATA = "SPI data out";
+
+  private static final String SPI_CLOCK = "SPI clock";
+
+  /** A board's own regulator loses so much (V), common practice. */
+  private static final double REGULATOR_VOLTS = 0.3;
+
+  /** Sizes (bytes). */
+  private record Memory(int ram, int flash) {}
+
+  /**
+   * Clock and levels.
+   *
+   * @param volts of a regulator of its own, 0 for those of the supply
+   * @param pinSeconds of setting a pin in portable C; 0 where an assembler's cycles are counted
+   */
+  private record Logic(int clockHz, double volts, OutputStage stage, double pinSeconds) {
+    static final Logic OF_SUPPLY =
+        new Logic(16_000_000, 0, new OutputStage(35, 40, 20, 40, 200, 5.5), 0);
+  }
+
+  /**
+   * Pins.
+   *
+   * @param taken those that can't be used, each with what has them
+   * @param others what a pin can do else
+   * @param clocks that a timer which nothing else wants can clock by itself
+   * @param timers outputs of timers, without that of the player's time
+   */
+  private record Pins(
+      List<String> usable,
+      Map<String, String> taken,
+      Map<String, String> others,
+      List<String> clocks,
+      Map<String, String> timers) {}
+
   private final String key;
   private final String title;
-  private final int ramBytes;
-  private final int flashBytes;
-  private final List<String> pins;
-  private final Map<String, String> takenPins;
-  private final List<String> clockPins;
-  private final Map<String, String> timerOutputs;
+  private final Memory memory;
+  private final Logic logic;
+  private final Pins pins;
 
-  Controller(
-      String key,
-      String title,
-      int ramBytes,
-      int flashBytes,
-      List<String> pins,
-      Map<String, String> takenPins,
-      List<String> clockPins,
-      Map<String, String> timerOutputs) {
+  Controller(String key, String title, Memory memory, Logic logic, Pins pins) {
     this.key = key;
     this.title = title;
-    this.ramBytes = ramBytes;
-    this.flashBytes = flashBytes;
+    this.memory = memory;
+    this.logic = logic;
     this.pins = pins;
-    this.takenPins = takenPins;
-    this.clockPins = clockPins;
-    this.timerOutputs = timerOutputs;
   }
 
   /** Whole ports, each to its highest bit. */
-  private static List<String> pinsOf(String... last) {
+  private static List<String> ports(String... last) {
     return Arrays.stream(last)
         .flatMap(
             pin ->
                 IntStream.rangeClosed(0, pin.charAt(1) - '0')
                     .mapToObj(bit -> pin.charAt(0) + "" + bit))
         .toList();
+  }
+
+  private static List<String> numbered(int first, int last) {
+    return IntStream.rangeClosed(first, last).mapToObj(number -> "P" + number).toList();
   }
 
   /** Returns the controller class of that key. */
@@ -109,37 +225,88 @@ public enum Controller {
     return title;
   }
 
-  /** Returns what a pin gives, the same in all classes (data of the class). */
+  /** Returns what a pin gives (data of the class). */
   public OutputStage stage() {
-    return STAGE;
+    return logic.stage;
+  }
+
+  /** Returns its clock (Hz). */
+  public int clockHz() {
+    return logic.clockHz;
+  }
+
+  /** Returns whether it is driven by portable C over what its board brings, not by assembler. */
+  public boolean portable() {
+    return logic.pinSeconds > 0;
+  }
+
+  /** Returns the time of setting a pin in portable C (s), 0 where it is not driven so. */
+  public double pinSeconds() {
+    return logic.pinSeconds;
+  }
+
+  /**
+   * Returns what stands for a cycle of the 8-bit classes in the time of a bus (s): a clocked bit
+   * takes 13 of them there, and three settings of pins in portable C.
+   */
+  public double cycleSeconds() {
+    return portable() ? 3 * logic.pinSeconds / 13 : 1.0 / CLOCK_HZ;
+  }
+
+  /** Returns the high level of its pins (V). */
+  public double logicVolts(double supplyVolts) {
+    return logic.volts > 0 ? logic.volts : Math.min(supplyVolts, MOST_VOLTS);
   }
 
   /** Returns the size of the RAM (bytes). */
   public int ramBytes() {
-    return ramBytes;
+    return memory.ram;
   }
 
   /** Returns the size of the flash (bytes). */
   public int flashBytes() {
-    return flashBytes;
+    return memory.flash;
   }
 
   /**
-   * Returns the least supply at its clock (V): 10 MHz from 2.7 V, 20 MHz from 4.5 V, straight
-   * between (data of the class).
+   * Returns the least supply at its clock (V): of the 8-bit classes 10 MHz from 2.7 V, 20 MHz from
+   * 4.5 V, straight between; of others what their regulator needs (data of the class).
    */
   public double leastVolts() {
-    return 2.7 + (CLOCK_HZ - 10e6) / (20e6 - 10e6) * (4.5 - 2.7);
+    return logic.volts > 0
+        ? logic.volts + REGULATOR_VOLTS
+        : 2.7 + (CLOCK_HZ - 10e6) / (20e6 - 10e6) * (4.5 - 2.7);
   }
 
-  /** Returns the pins that may carry a data line: port letter and bit. */
+  /** Returns the pins that may be used: port letter and bit, or P and a number. */
   public List<String> pins() {
-    return pins;
+    return pins.usable;
+  }
+
+  /** Returns what a pin can do else; empty for nothing that matters. */
+  public Optional<String> otherUse(String pin) {
+    return Optional.ofNullable(pins.others.get(pin));
+  }
+
+  /** Returns the pin that data comes out of when a board sends by its SPI. */
+  public Optional<String> spiData() {
+    return pins.others.entrySet().stream()
+        .filter(e -> e.getValue().startsWith(SPI_DATA))
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  /** Returns the pin that its SPI clocks whether or not that is wanted. */
+  public Optional<String> spiClock() {
+    return pins.others.entrySet().stream()
+        .filter(e -> e.getValue().startsWith(SPI_CLOCK))
+        .map(Map.Entry::getKey)
+        .findFirst();
   }
 
   /** Returns the pins that a timer which nothing else wants can clock by itself. */
   public List<String> clockPins() {
-    return clockPins;
+    return pins.clocks;
   }
 
   /**
@@ -147,15 +314,15 @@ public enum Controller {
    * without those of the timer that the player counts its time by.
    */
   public Map<String, String> timerOutputs() {
-    return timerOutputs;
+    return pins.timers;
   }
 
   /** Returns why a pin can't carry a data line; empty when it can. */
   public Optional<String> whyNot(String pin) {
-    if (pins.contains(pin)) {
+    if (pins.usable.contains(pin)) {
       return Optional.empty();
     }
-    String taken = takenPins.get(pin);
+    String taken = pins.taken.get(pin);
     return Optional.of(
         taken == null
             ? phrase("this class has no pin %s", pin)

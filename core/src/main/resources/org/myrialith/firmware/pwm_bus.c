@@ -11,7 +11,7 @@ static void send_line_@N@(const uint8_t *levels, uint16_t count) {
     wire_byte_@N@(address);
     wire_byte_@N@(6); /* the first output; the others follow by themselves */
     while (outputs--) {
-      uint16_t at = pgm_read_word(place++);
+      uint16_t at = READ_PLACE;
       uint8_t high = 0;
       uint8_t low = 0;
       if (at != 0xffffu) {
@@ -50,6 +50,6 @@ static void start_line_@N@(void) {
     tell_@N@(chip, 0xfd, 0x10);
     tell_@N@(chip, 0x00, 0x20);
   }
-  _delay_us(500);
+  PAUSE;
 }
 

@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
@@ -61,91 +59,20 @@ class FirmwareOutsideTest {
   }
 
   private static Path exported(GadgetPlan plan) {
-    return EXPORTED.computeIfAbsent(plan, p -> export(p, "s" + EXPORTED.size()));
-  }
-
-  private static Path export(GadgetPlan plan, String name) {
-    try {
-      Path folder = Files.createTempDirectory(folders, name);
-      for (Map.Entry<String, byte[]> file : plan.firmwareFiles().entrySet()) {
-        Path path = folder.resolve(file.getKey());
-        Files.createDirectories(path.getParent());
-        Files.write(path, file.getValue());
-      }
-      return folder;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static List<CircuitPlan> lines(GadgetPlan plan) {
-    return plan.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
-  }
-
-  /** A clock that runs for ever is left out: it would fill the dump. */
-  private static List<String> wires(CircuitPlan line) {
-    int clocked = line.circuit().clockedPin();
-    List<String> pins = new ArrayList<>(line.circuit().pins());
-    if (clocked >= 0) {
-      pins.remove(clocked);
-    }
-    return pins;
+    return EXPORTED.computeIfAbsent(plan, p -> Exported.export(folders, p, "s" + EXPORTED.size()));
   }
 
   private static List<String> pins(GadgetPlan plan) {
-    return lines(plan).stream()
+    return Exported.lines(plan).stream()
         .flatMap(
             p ->
-                wires(p).stream()
+                Exported.wires(p).stream()
                     .map(
                         pin ->
                             LineDriver.of(p).rests().get(0) && !(p instanceof PinPlan)
                                 ? pin + "+"
                                 : pin))
         .toList();
-  }
-
-  /** What a line showed; of pins that timers dim, beside the first line. */
-  private static List<EdgeDecoder.Burst> read(Path dump, GadgetPlan plan, int n)
-      throws IOException {
-    CircuitPlan line = lines(plan).get(n);
-    boolean drawn = dump.endsWith("waveform.vcd");
-    String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
-    List<String> wires =
-        drawn
-            ? LineDriver.of(line).wires().stream().map(wire -> wire + number).toList()
-            : wires(line);
-    LineReader reader = new LineReader(dump, line, wires);
-    if (!timed(line)) {
-      return reader.read();
-    }
-    List<EdgeDecoder.Burst> first = read(dump, plan, 0);
-    List<Long> ends = new ArrayList<>();
-    for (int f = 0; f < first.size(); f++) {
-      if (drawn) {
-        ends.add(first.get(f).endNanos() + 3000 + 2 * LineReader.TURN_NANOS);
-      } else if (f + 1 < first.size()) {
-        ends.add(first.get(f + 1).startNanos());
-      }
-    }
-    return reader.dimmed(first, ends);
-  }
-
-  private static boolean timed(CircuitPlan line) {
-    return line instanceof PinPlan && line.dims();
-  }
-
-  /** What each line sends in each moment. */
-  private static List<List<Levels>> sent(GadgetPlan plan) {
-    List<List<Levels>> all = new ArrayList<>();
-    for (int m = 0; m < plan.show().moments().size(); m++) {
-      all.add(plan.sent().levels(m).stream().filter(l -> l.size() > 0).toList());
-    }
-    return all;
-  }
-
-  private static List<Levels> ofLine(List<List<Levels>> moments, int line) {
-    return moments.stream().map(m -> m.get(line)).toList();
   }
 
   @ParameterizedTest
@@ -157,21 +84,21 @@ class FirmwareOutsideTest {
             pins(plan),
             // one turn of the show, and a little of the next to see it start again
             plan.show().lengthMillis() + 120);
-    List<List<Levels>> expected = sent(plan);
+    List<List<Levels>> expected = Exported.sent(plan);
     assertThat(played.stackBytes()).isBetween(2, FirmwarePlan.STACK_BYTES);
-    for (int n = 0; n < lines(plan).size(); n++) {
-      List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, n);
+    for (int n = 0; n < Exported.lines(plan).size(); n++) {
+      List<EdgeDecoder.Burst> bursts = Exported.read(played.dump(), plan, n);
       List<Levels> levels = bursts.stream().map(EdgeDecoder.Burst::levels).toList();
       assertThat(levels.size()).isGreaterThan(expected.size());
-      assertThat(levels.subList(0, expected.size())).isEqualTo(ofLine(expected, n));
+      assertThat(levels.subList(0, expected.size())).isEqualTo(Exported.ofLine(expected, n));
       assertThat(levels.get(expected.size()))
           .as("the show starts again")
           .isEqualTo(expected.get(0).get(n));
       holdTheTimes(plan, bursts);
-      if (timed(lines(plan).get(n))) {
+      if (Exported.timed(Exported.lines(plan).get(n))) {
         continue; // shows as long as it is held
       }
-      double data = lines(plan).get(n).dataSeconds() * 1e9;
+      double data = Exported.lines(plan).get(n).dataSeconds() * 1e9;
       assertThat((double) (bursts.get(0).endNanos() - bursts.get(0).startNanos()))
           .as("time of the data, but for the last bit")
           .isBetween(data * 0.997 - 4000, data * 1.003 + 4000);
@@ -182,17 +109,17 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void theSketchPlaysTheSameShow(GadgetPlan plan) throws IOException {
-    Path folder = export(plan, "sketch");
+    Path folder = Exported.export(folders, plan, "sketch");
     // a stretch of the show is enough: the player is the same
     int moments = Math.min(6, plan.show().moments().size());
     long millis = plan.show().moments().get(moments - 1).startMillis() + 60;
     SimulatedController played = SimulatedController.sketch(folder, "show", pins(plan), millis);
-    List<List<Levels>> expected = sent(plan);
-    for (int n = 0; n < lines(plan).size(); n++) {
-      List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, n);
+    List<List<Levels>> expected = Exported.sent(plan);
+    for (int n = 0; n < Exported.lines(plan).size(); n++) {
+      List<EdgeDecoder.Burst> bursts = Exported.read(played.dump(), plan, n);
       assertThat(bursts).hasSizeGreaterThanOrEqualTo(moments);
       assertThat(bursts.subList(0, moments).stream().map(EdgeDecoder.Burst::levels))
-          .isEqualTo(ofLine(expected, n).subList(0, moments));
+          .isEqualTo(Exported.ofLine(expected, n).subList(0, moments));
       for (int m = 1; m < moments; m++) {
         double held = (bursts.get(m).startNanos() - bursts.get(0).startNanos()) / 1e6;
         assertThat(held)
@@ -206,7 +133,7 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void theBringUpWalksThroughEveryChannel(GadgetPlan plan) throws IOException {
-    Path folder = export(plan, "bringup");
+    Path folder = Exported.export(folders, plan, "bringup");
     int channels = plan.wiring().channels();
     int steps = Math.min(channels + 1, 120);
     int milli =
@@ -223,43 +150,10 @@ class FirmwareOutsideTest {
       Files.writeString(source, faster);
     }
     long millis = (long) (steps + 2) * milli;
-    holdTheWalk(plan, SimulatedController.bringUp(folder, pins(plan), millis), steps);
-    holdTheWalk(plan, SimulatedController.sketch(folder, "bringup", pins(plan), millis), steps);
-  }
-
-  private static void holdTheWalk(GadgetPlan plan, SimulatedController played, int steps)
-      throws IOException {
-    int first = 0;
-    for (int n = 0; n < lines(plan).size(); n++) {
-      CircuitPlan line = lines(plan).get(n);
-      List<Levels> walk = new ArrayList<>();
-      for (int step = 0; step < steps; step++) {
-        int[] one = new int[line.channels()];
-        int lit = step % plan.wiring().channels() - first;
-        if (lit >= 0 && lit < one.length) {
-          one[lit] = line.dims() ? 48 << line.levelBits() - 8 : 1;
-        }
-        walk.add(Levels.of(line.levelBits(), one));
-      }
-      List<Levels> expected = line instanceof PinPlan && !line.dims() ? changes(walk) : walk;
-      assertThat(read(played.dump(), plan, n).stream().limit(expected.size()))
-          .as(line.circuit().name())
-          .extracting(EdgeDecoder.Burst::levels)
-          .isEqualTo(expected);
-      first += line.channels();
-    }
-  }
-
-  /** On pins nothing is seen as long as nothing changes. */
-  private static List<Levels> changes(List<Levels> walk) {
-    List<Levels> all = new ArrayList<>();
-    for (Levels one : walk) {
-      boolean anew = all.isEmpty() ? one.sum() > 0 : !all.get(all.size() - 1).equals(one);
-      if (anew) {
-        all.add(one);
-      }
-    }
-    return all;
+    Exported.holdTheWalk(
+        plan, SimulatedController.bringUp(folder, pins(plan), millis).dump(), steps);
+    Exported.holdTheWalk(
+        plan, SimulatedController.sketch(folder, "bringup", pins(plan), millis).dump(), steps);
   }
 
   /**
@@ -267,7 +161,7 @@ class FirmwareOutsideTest {
    * timer: nothing may add up.
    */
   private static void holdTheTimes(GadgetPlan plan, List<EdgeDecoder.Burst> bursts) {
-    long gap = FirmwareTarget.gapMicros(lines(plan)) * 1000L;
+    long gap = FirmwareTarget.gapMicros(Exported.lines(plan)) * 1000L;
     double ticks = FirmwareTarget.of(plan.gadget().brief().controller()).tickMicros() * 2e-3;
     List<Show.Moment> moments = plan.show().moments();
     for (int m = 1; m < moments.size(); m++) {
@@ -283,7 +177,7 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void thePlayerTakesWhatThePlanSays(GadgetPlan plan) throws IOException {
-    Path folder = export(plan, "free");
+    Path folder = Exported.export(folders, plan, "free");
     Path board = folder.resolve("board.c");
     String source = Files.readString(board);
     String free = source.replace("while (passed_us < due_us) {", "while (0) {");
@@ -297,7 +191,7 @@ class FirmwareOutsideTest {
     double longest = steps.stream().mapToDouble(Double::doubleValue).max().orElse(0);
     SimulatedController played =
         SimulatedController.play(folder, pins(plan), (long) ((length + 2 * longest) * 1000) + 30);
-    List<EdgeDecoder.Burst> bursts = read(played.dump(), plan, 0);
+    List<EdgeDecoder.Burst> bursts = Exported.read(played.dump(), plan, 0);
     StringBuilder report = new StringBuilder();
     for (int m = 0; m < steps.size(); m++) {
       double took = (bursts.get(m + 1).startNanos() - bursts.get(m).startNanos()) * 1e-9;
@@ -318,16 +212,16 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void theWaveformFileDecodesToTheFirstMoments(GadgetPlan plan) throws IOException {
-    Path folder = export(plan, "wave");
-    List<List<Levels>> expected = sent(plan);
-    for (int n = 0; n < lines(plan).size(); n++) {
-      CircuitPlan line = lines(plan).get(n);
-      String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
+    Path folder = Exported.export(folders, plan, "wave");
+    List<List<Levels>> expected = Exported.sent(plan);
+    for (int n = 0; n < Exported.lines(plan).size(); n++) {
+      CircuitPlan line = Exported.lines(plan).get(n);
+      String number = Exported.lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
       List<String> wires = LineDriver.of(line).wires().stream().map(wire -> wire + number).toList();
-      List<Levels> levels = ofLine(expected, n);
+      List<Levels> levels = Exported.ofLine(expected, n);
       // the tests' own decoder reads the same
       List<Levels> edges =
-          read(folder.resolve("waveform.vcd"), plan, n).stream()
+          Exported.read(folder.resolve("waveform.vcd"), plan, n).stream()
               .map(EdgeDecoder.Burst::levels)
               .toList();
       assertThat(edges).hasSizeBetween(1, 4).isEqualTo(levels.subList(0, edges.size()));
@@ -368,7 +262,7 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void thePlayerRunsHereUnderSanitizersWithTheSameOutput(GadgetPlan plan) throws IOException {
-    Path folder = export(plan, "host");
+    Path folder = Exported.export(folders, plan, "host");
     SimulatedController.bring("host.c", folder);
     OutsideTool.runClean(
         folder,
@@ -406,7 +300,7 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void thePlayerCompilesForA32BitCore(GadgetPlan plan) {
-    Path folder = export(plan, "arm");
+    Path folder = Exported.export(folders, plan, "arm");
     OutsideTool.runClean(
         folder,
         "arm-none-eabi-gcc",
@@ -428,7 +322,7 @@ class FirmwareOutsideTest {
   @ParameterizedTest
   @MethodSource("scenarios")
   void theSizeEstimatesAreWithinFivePercentOfTheSizeTool(GadgetPlan plan) {
-    Path folder = export(plan, "size");
+    Path folder = Exported.export(folders, plan, "size");
     OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
     String report = OutsideTool.run(folder, "make", "-s", "size").text();
     FirmwarePlan firmware = plan.firmware().orElseThrow();

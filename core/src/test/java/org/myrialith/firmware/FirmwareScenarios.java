@@ -341,7 +341,7 @@ final class FirmwareScenarios {
         List.of(new Clip("k1", "Ring", "f1", frames(random, 33, 3, 4))));
   }
 
-  private static Gadget paused() {
+  static Gadget paused() {
     Gadget small = clockedSmall();
     ClockedPixels line = (ClockedPixels) small.circuits().circuits().get(0);
     return small.with(line.of(ClockedClass.PAUSE_LATCHED));

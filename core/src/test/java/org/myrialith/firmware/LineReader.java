@@ -62,6 +62,9 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       return EdgeDecoder.clocked(dump, wires.get(0), wires.get(1), field(clocked));
     }
     boolean fast = ((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800;
+    if (line.brief().controller().portable()) { // drawn by SPI: one or two quarters of a bit
+      return EdgeDecoder.oneWire(dump, wires.get(0), 312.5, 625, 1250);
+    }
     return fast
         ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 812.5, 1250)
         : EdgeDecoder.oneWire(dump, wires.get(0), 500, 1187.5, 2500);

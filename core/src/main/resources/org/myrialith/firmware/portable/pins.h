@@ -1,0 +1,30 @@
+/* What the board has to bring to the player: pins by their numbers, and time. The sketches bring it by what every board's environment
+ * has; for plain C, write these few functions with what your board has. */
+#ifndef PINS_H
+#define PINS_H
+
+#include <stdint.h>
+
+/* Makes a pin an output at that level. */
+void pin_out(uint8_t pin, uint8_t high);
+
+/* Sets an output. */
+void pin_set(uint8_t pin, uint8_t high);
+
+/* Makes a pin an output that pulls to ground. */
+void pin_low(uint8_t pin);
+
+/* Makes a pin an input, so that a resistor takes it up. */
+void pin_free(uint8_t pin);
+
+/* Waits at least so many microseconds. */
+void wait_us(uint16_t us);
+
+/* Microseconds that have passed; starts again at 0 after 2^32. */
+uint32_t now_us(void);
+
+/* SPI of the board, the highest bit first, data low at rest. Asked for by one-wire pixels only. */
+void spi_begin(uint32_t hertz);
+void spi_send(uint8_t byte);
+
+#endif

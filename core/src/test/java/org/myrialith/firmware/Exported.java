@@ -1,0 +1,125 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.tool.EdgeDecoder;
+
+/** Exported firmware: its files in a folder, what its lines should show, and what a dump shows. */
+final class Exported {
+  private Exported() {}
+
+  static Path export(Path base, GadgetPlan plan, String name) {
+    try {
+      Path folder = Files.createTempDirectory(base, name);
+      for (Map.Entry<String, byte[]> file : plan.firmwareFiles().entrySet()) {
+        Path path = folder.resolve(file.getKey());
+        Files.createDirectories(path.getParent());
+        Files.write(path, file.getValue());
+      }
+      return folder;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  static List<CircuitPlan> lines(GadgetPlan plan) {
+    return plan.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
+  }
+
+  /** A clock that runs for ever is left out: it would fill the dump. */
+  static List<String> wires(CircuitPlan line) {
+    int clocked = line.circuit().clockedPin();
+    List<String> pins = new ArrayList<>(line.circuit().pins());
+    if (clocked >= 0) {
+      pins.remove(clocked);
+    }
+    return pins;
+  }
+
+  /** What a line showed; of pins that timers dim, beside the first line. */
+  static List<EdgeDecoder.Burst> read(Path dump, GadgetPlan plan, int n) throws IOException {
+    CircuitPlan line = lines(plan).get(n);
+    boolean drawn = dump.endsWith("waveform.vcd");
+    String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
+    List<String> wires =
+        drawn
+            ? LineDriver.of(line).wires().stream().map(wire -> wire + number).toList()
+            : wires(line);
+    LineReader reader = new LineReader(dump, line, wires);
+    if (!timed(line)) {
+      return reader.read();
+    }
+    List<EdgeDecoder.Burst> first = read(dump, plan, 0);
+    List<Long> ends = new ArrayList<>();
+    for (int f = 0; f < first.size(); f++) {
+      if (drawn) {
+        ends.add(first.get(f).endNanos() + 3000 + 2 * LineReader.TURN_NANOS);
+      } else if (f + 1 < first.size()) {
+        ends.add(first.get(f + 1).startNanos());
+      }
+    }
+    return reader.dimmed(first, ends);
+  }
+
+  static boolean timed(CircuitPlan line) {
+    return line instanceof PinPlan && line.dims();
+  }
+
+  /** What each line sends in each moment. */
+  static List<List<Levels>> sent(GadgetPlan plan) {
+    List<List<Levels>> all = new ArrayList<>();
+    for (int m = 0; m < plan.show().moments().size(); m++) {
+      all.add(plan.sent().levels(m).stream().filter(l -> l.size() > 0).toList());
+    }
+    return all;
+  }
+
+  static List<Levels> ofLine(List<List<Levels>> moments, int line) {
+    return moments.stream().map(m -> m.get(line)).toList();
+  }
+
+  static void holdTheWalk(GadgetPlan plan, Path dump, int steps) throws IOException {
+    int first = 0;
+    for (int n = 0; n < lines(plan).size(); n++) {
+      CircuitPlan line = lines(plan).get(n);
+      List<Levels> walk = new ArrayList<>();
+      for (int step = 0; step < steps; step++) {
+        int[] one = new int[line.channels()];
+        int lit = step % plan.wiring().channels() - first;
+        if (lit >= 0 && lit < one.length) {
+          one[lit] = line.dims() ? 48 << line.levelBits() - 8 : 1;
+        }
+        walk.add(Levels.of(line.levelBits(), one));
+      }
+      List<Levels> expected = line instanceof PinPlan && !line.dims() ? changes(walk) : walk;
+      assertThat(read(dump, plan, n).stream().limit(expected.size()))
+          .as(line.circuit().name())
+          .extracting(EdgeDecoder.Burst::levels)
+          .isEqualTo(expected);
+      first += line.channels();
+    }
+  }
+
+  /** On pins nothing is seen as long as nothing changes. */
+  static List<Levels> changes(List<Levels> walk) {
+    List<Levels> all = new ArrayList<>();
+    for (Levels one : walk) {
+      boolean anew = all.isEmpty() ? one.sum() > 0 : !all.get(all.size() - 1).equals(one);
+      if (anew) {
+        all.add(one);
+      }
+    }
+    return all;
+  }
+}
