@@ -29,6 +29,7 @@ record ScanWays(int channels, int lightJoints) {
             resistors,
             switches,
             wires,
+            0,
             channels,
             Double.NaN,
             1,

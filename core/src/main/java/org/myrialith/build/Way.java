@@ -19,6 +19,7 @@ public record Way(String key, String title, Optional<String> whyNot, Numbers num
    * @param resistors in all
    * @param switches transistors, MOSFETs, arrays
    * @param wires from the controller to the modules, plus and ground among them
+   * @param addresses of a bus that it takes
    * @param bits of a frame on the wire
    * @param busSeconds that it takes
    * @param depth of a level (bits)
@@ -36,6 +37,7 @@ public record Way(String key, String title, Optional<String> whyNot, Numbers num
       int resistors,
       int switches,
       int wires,
+      int addresses,
       long bits,
       double busSeconds,
       int depth,

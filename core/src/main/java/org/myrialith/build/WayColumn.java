@@ -13,6 +13,7 @@ public enum WayColumn {
   RESISTORS("resistors", "resistors", Way.Numbers::resistors, true),
   SWITCHES("switches", "switches", Way.Numbers::switches, true),
   WIRES("wires", "wires", Way.Numbers::wires, true),
+  ADDRESSES("addresses", "addresses", Way.Numbers::addresses, true),
   BITS("bits", "bits a frame", Way.Numbers::bits, true),
   REFRESH("refresh", "highest refresh", Way.Numbers::refreshHz, false),
   DEPTH("depth", "depth in bits", Way.Numbers::depth, false),

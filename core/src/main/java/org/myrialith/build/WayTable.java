@@ -3,7 +3,6 @@ package org.myrialith.build;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -89,9 +88,7 @@ public record WayTable(List<Way> ways) {
     }
 
     private Set<String> taken() {
-      Set<String> taken = new HashSet<>();
-      others.circuits().forEach(c -> taken.addAll(c.pins()));
-      return taken;
+      return others.takenPins();
     }
 
     private Way way(CircuitStart start) {
@@ -109,7 +106,7 @@ public record WayTable(List<Way> ways) {
     }
 
     private static final Way.Numbers NOTHING =
-        new Way.Numbers(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+        new Way.Numbers(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
 
     private Optional<EmitterClass> wrong(Circuit circuit) {
       return members().stream()
@@ -149,6 +146,7 @@ public record WayTable(List<Way> ways) {
           parts.count(PartSort.RESISTOR),
           parts.switches(),
           wires,
+          addressed(plan) ? chips : 0,
           bits(plan),
           plan.frameSeconds(),
           plan.levelBits(),
@@ -178,6 +176,11 @@ public record WayTable(List<Way> ways) {
       return plan instanceof PinPlan
           ? pins + fixtures.size()
           : fixtures.size() * (plan.circuit().pins().size() + 2);
+    }
+
+    private static boolean addressed(CircuitPlan plan) {
+      return plan instanceof ExpanderPlan
+          || plan instanceof DisplayPlan display && display.circuit().sort() == DisplayClass.I2C;
     }
 
     private static long bits(CircuitPlan plan) {

@@ -35,16 +35,16 @@ public final class CircuitPins {
 
   /** Returns the circuits on a controller: what stands on pins that it does not have moves. */
   public static Circuits fitted(Circuits circuits, Controller controller) {
-    Set<String> taken = new HashSet<>();
+    Set<String> taken = new HashSet<>(circuits.inputs().pins());
     // those that can stay come first
     for (Circuit circuit : circuits.circuits()) {
-      if (controller.pins().containsAll(circuit.pins())) {
+      if (circuit.able(controller).containsAll(circuit.pins())) {
         taken.addAll(circuit.pins());
       }
     }
     Circuits fitted = circuits;
     for (Circuit circuit : circuits.circuits()) {
-      if (!controller.pins().containsAll(circuit.pins())) {
+      if (!circuit.able(controller).containsAll(circuit.pins())) {
         Circuit moved = free(circuit, taken, controller);
         taken.addAll(moved.pins());
         fitted = fitted.with(moved);
@@ -56,8 +56,7 @@ public final class CircuitPins {
   /** Returns a circuit of pins on as many as it has channels, as far as there are free ones. */
   public static DirectPins enough(
       DirectPins circuit, Circuits circuits, Layout layout, Brief brief) {
-    Set<String> taken = new HashSet<>();
-    circuits.circuits().forEach(c -> taken.addAll(c.pins()));
+    Set<String> taken = circuits.takenPins();
     int channels = circuit.plan(layout, brief).channels();
     List<String> pins = new ArrayList<>(circuit.pins());
     for (String pin : circuit.able(brief.controller())) {

@@ -1,10 +1,8 @@
 package org.myrialith.drive;
 
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
@@ -130,10 +128,8 @@ public enum CircuitStart {
    * that none of them has.
    */
   public Circuit beside(Circuits others, Controller controller, String id) {
-    Circuit circuit = usual.apply(id);
-    Set<String> taken = new HashSet<>();
-    others.circuits().forEach(c -> taken.addAll(c.pins()));
-    return CircuitPins.free(circuit, taken, controller).called(name(circuit, others));
+    Circuit circuit = forLogic(usual.apply(id), controller);
+    return CircuitPins.free(circuit, others.takenPins(), controller).called(name(circuit, others));
   }
 
   /** Returns the same for fixtures that it is to drive, with currents that they can carry. */
@@ -143,6 +139,22 @@ public enum CircuitStart {
     return circuit instanceof SwitchedCircuit switched
         ? switched.suited(switched.members(layout).stream().map(layout::emitterOf).toList())
         : circuit;
+  }
+
+  /** Where logic is lower than the supply, chips and MOSFETs that are told by less. */
+  private static Circuit forLogic(Circuit circuit, Controller controller) {
+    if (!controller.portable() || !(circuit instanceof SwitchedCircuit switched)) {
+      return circuit;
+    }
+    boolean gate = switched.hookup().through() == Through.MOSFET_LOGIC;
+    SwitchedCircuit told =
+        gate
+            ? switched.with(
+                switched.hookup().through(Through.MOSFET_LOW, switched.hookup().railVolts()))
+            : switched;
+    return told instanceof ShiftRegisters registers && registers.sort() == RegisterClass.HC
+        ? registers.of(RegisterClass.HCT)
+        : told;
   }
 
   private static String name(Circuit circuit, Circuits others) {

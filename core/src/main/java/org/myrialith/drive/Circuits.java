@@ -21,8 +21,10 @@ import org.myrialith.parts.PriceList;
  * @param circuits in the order they were added
  * @param chosen why some of them are the way they are
  * @param prices that ways are compared by
+ * @param inputs what is read beside the lights, on pins of its own
  */
-public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList prices) {
+public record Circuits(
+    List<Circuit> circuits, List<Chosen> chosen, PriceList prices, InputList inputs) {
   /** Most circuits of a gadget. */
   public static final int MOST = 8;
 
@@ -34,17 +36,19 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
           Field.rows("chosen", "Chosen", Chosen.DESCRIPTION, 0, MOST)
               .or(List.of())
               .explained("why circuits are the way they are"),
-          Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL));
+          Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL),
+          Field.of("reads", "Inputs", InputList.DESCRIPTION).in("inputs").or(InputList.NONE));
 
   /** Circuits without reasons, and the usual prices. */
   public Circuits(List<Circuit> circuits) {
-    this(circuits, List.of(), PriceList.USUAL);
+    this(circuits, List.of(), PriceList.USUAL, InputList.NONE);
   }
 
   public Circuits {
     circuits = List.copyOf(circuits);
     chosen = List.copyOf(chosen);
     Objects.requireNonNull(prices, "prices");
+    Objects.requireNonNull(inputs, "inputs");
     Layout.requireUnique("circuits", circuits, Circuit::id);
     if (circuits.size() > MOST) {
       throw new InputException("circuits", circuits.size() + " circuits", "at most " + MOST);
@@ -92,7 +96,7 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
   }
 
   private Circuits each(UnaryOperator<Circuit> change) {
-    return new Circuits(circuits.stream().map(change).toList(), chosen, prices);
+    return new Circuits(circuits.stream().map(change).toList(), chosen, prices, inputs);
   }
 
   /** Returns the circuits with one in place of that of the same identifier, or added. */
@@ -102,7 +106,7 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
     }
     List<Circuit> all = new ArrayList<>(circuits);
     all.add(circuit);
-    return new Circuits(all, chosen, prices);
+    return new Circuits(all, chosen, prices, inputs);
   }
 
   /** Returns the circuits without one. */
@@ -110,7 +114,8 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
     return new Circuits(
         circuits.stream().filter(c -> !c.id().equals(id)).toList(),
         chosen.stream().filter(c -> !c.circuit().equals(id)).toList(),
-        prices);
+        prices,
+        inputs);
   }
 
   /** Returns the circuits without a fixture. */
@@ -130,7 +135,7 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
     if (!why.isBlank()) {
       all.add(new Chosen(id, why));
     }
-    return new Circuits(circuits, all, prices);
+    return new Circuits(circuits, all, prices, inputs);
   }
 
   /** Returns why a circuit is the way it is; empty when nobody said. */
@@ -144,6 +149,18 @@ public record Circuits(List<Circuit> circuits, List<Chosen> chosen, PriceList pr
 
   /** Returns the circuits with other prices. */
   public Circuits with(PriceList other) {
-    return new Circuits(circuits, chosen, other);
+    return new Circuits(circuits, chosen, other, inputs);
+  }
+
+  /** Returns the circuits beside other inputs. */
+  public Circuits with(InputList other) {
+    return new Circuits(circuits, chosen, prices, other);
+  }
+
+  /** Returns the pins that circuits and inputs take. */
+  public Set<String> takenPins() {
+    Set<String> taken = new HashSet<>(inputs.pins());
+    circuits.forEach(c -> taken.addAll(c.pins()));
+    return taken;
   }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -38,7 +39,7 @@ public record CircuitsStep(
   private static final double ROOMY_SHARE = 0.75;
 
   /** More ways than these are compared in a table, not offered as remedies. */
-  private static final int FEW_WAYS = 2;
+  private static final int FEW_WAYS = 3;
 
   @Override
   public Step step() {
@@ -70,6 +71,7 @@ public record CircuitsStep(
     for (CircuitPlan plan : wiring.plans()) {
       plan.reckonings().forEach(n -> all.add(n.about(about(plan))));
     }
+    inputs().forEach(input -> all.add(input.working()));
     return List.copyOf(all);
   }
 
@@ -111,6 +113,8 @@ public record CircuitsStep(
     }
     layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
     currents(all);
+    inputs().forEach(input -> all.addAll(input.all()));
+    inputPins(all);
     return List.copyOf(all);
   }
 
@@ -144,24 +148,29 @@ public record CircuitsStep(
   /** Pins that the controller does not have, or that have other work. */
   private List<Finding> pins(Circuit circuit) {
     List<Finding> all = new ArrayList<>();
-    for (String pin : circuit.pins()) {
-      brief
-          .controller()
-          .whyNot(pin)
-          .ifPresent(
-              why ->
-                  all.add(
-                      Finding.of(
-                              Step.CIRCUITS,
-                              phrase("pin-%s-%s", pin, circuit.id()),
-                              Verdict.BREAKS,
-                              phrase("Pin %s can't be used: %s.", pin, why))
-                          .advising(
-                              "Choose one of "
-                                  + String.join(", ", brief.controller().pins())
-                                  + ".")));
+    List<String> wrong =
+        circuit.pins().stream().filter(pin -> brief.controller().whyNot(pin).isPresent()).toList();
+    if (!wrong.isEmpty()) {
+      String why =
+          wrong.stream()
+              .map(pin -> brief.controller().whyNot(pin).orElseThrow())
+              .collect(Collectors.joining("; "));
+      all.add(
+          Finding.of(
+                  Step.CIRCUITS,
+                  phrase("pin-%s-%s", wrong.get(0), circuit.id()),
+                  Verdict.BREAKS,
+                  phrase(
+                      "%s %s can't be used: %s.",
+                      wrong.size() == 1 ? "Pin" : "Pins", String.join(", ", wrong), why))
+              .advising("Choose among " + String.join(", ", circuit.able(brief.controller())) + ".")
+              .mendedBy(
+                  List.of(
+                      new Remedy(
+                          "Move circuits to pins that it has",
+                          new Change.UseController(brief.controller().key())))));
     }
-    if (circuit instanceof OneWirePixels line) {
+    if (circuit instanceof OneWirePixels line && wrong.isEmpty()) {
       spi(line).ifPresent(all::add);
     }
     return all;
@@ -182,7 +191,41 @@ public record CircuitsStep(
                         "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
                         line.dataPin(), String.join(", ", able)))
                 .advising(
-                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller."));
+                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller.")
+                .mendedBy(
+                    List.of(
+                        new Remedy(
+                            "Move circuits to pins that it has",
+                            new Change.UseController(brief.controller().key())))));
+  }
+
+  private List<InputFindings> inputs() {
+    List<InputFindings> all = new ArrayList<>();
+    double busy = wiring.plans().stream().mapToDouble(CircuitPlan::dataSeconds).sum();
+    for (Input input : circuits.inputs().inputs()) {
+      all.add(new InputFindings(input, all.size() + 1, brief.controller(), busy));
+    }
+    return all;
+  }
+
+  /** Inputs among themselves and beside circuits. */
+  private void inputPins(List<Finding> all) {
+    Map<String, String> users = new HashMap<>();
+    circuits.circuits().forEach(c -> c.pins().forEach(pin -> users.putIfAbsent(pin, c.name())));
+    for (Input input : circuits.inputs().inputs()) {
+      for (String pin : input.pinNames()) {
+        String other = users.putIfAbsent(pin, input.name());
+        if (other != null) {
+          all.add(
+              Finding.of(
+                      Step.CIRCUITS,
+                      "input-same-pin-" + pin,
+                      Verdict.BREAKS,
+                      phrase("%s and %s both use pin %s.", other, input.name(), pin))
+                  .advising("Give one of them another pin."));
+        }
+      }
+    }
   }
 
   private void samePins(List<Finding> all) {

@@ -317,6 +317,11 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                     "Data, clock and latch reach %s; the chips need %s.",
                     Quantity.text(logicVolts(), "V"), Quantity.text(needed, "V")))
             .restingOn(high());
-    return high ? finding : finding.advising("Use the HCT class, or a level shifter.");
+    return high
+        ? finding
+        : finding.advising(
+            circuit.sort().stage().keeps()
+                ? "Put a level shifter, or a buffer of the HCT class, between; or feed the chips with less."
+                : "Use the HCT class, or a level shifter.");
   }
 }

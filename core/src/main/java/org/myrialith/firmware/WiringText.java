@@ -39,9 +39,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
           The board has to run at 16 MHz; nothing else has to be installed.
 
-      """
-          .indent(2)
-          .replaceAll("(?m)^ +$", "");
+      """;
 
   private static final String PORTABLE_BUILD =
       """
@@ -50,9 +48,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         With the compiler: make libbringup.a, make (libshow.a), make size (flash and RAM taken, without those of your board).
           Link it with the start-up of your board and the functions of pins.h; call board_start() once, player_step() for ever.
 
-      """
-          .indent(2)
-          .replaceAll("(?m)^ +$", "");
+      """;
 
   private static final String AVR_BOARD =
       "  board.c       those two functions for the 8-bit controller, and main()\n";

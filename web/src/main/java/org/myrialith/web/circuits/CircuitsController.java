@@ -10,6 +10,7 @@ import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.InputList;
 import org.myrialith.drive.OutputMoves;
 import org.myrialith.drive.SwitchedCircuit;
 import org.myrialith.finding.InputException;
@@ -136,6 +137,32 @@ class CircuitsController {
         typed -> compared(page(id, "", null), ways, sort, typed));
   }
 
+  /** Sets what is read beside the lights. */
+  @PostMapping("/inputs")
+  ModelAndView inputs(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam(defaultValue = "") String circuit,
+      @RequestParam Map<String, String> form) {
+    return pages.edit(
+        id,
+        base,
+        "Changed inputs",
+        g ->
+            g.with(
+                g.circuits()
+                    .with(new PartForm<>(InputList.DESCRIPTION, g.circuits().inputs()).read(form))),
+        there(circuit),
+        form,
+        typed -> {
+          ModelAndView page = page(id, circuit, null);
+          Gadget gadget = (Gadget) page.getModel().get("gadget");
+          return page.addObject(
+              "inputs",
+              InputsView.of(gadget.circuits().inputs(), gadget.brief().controller(), typed));
+        });
+  }
+
   private ModelAndView page(UUID id, String circuit, FormValues typed) {
     return page(id, circuit, typed, -1);
   }
@@ -161,6 +188,8 @@ class CircuitsController {
         "view", plan == null ? null : CircuitView.of(plan, opened.plan().layout(), typed, output));
     page.addObject("why", plan == null ? "" : gadget.circuits().why(plan.circuit().id()));
     page.addObject("pins", gadget.brief().controller().pins());
+    page.addObject(
+        "inputs", InputsView.of(gadget.circuits().inputs(), gadget.brief().controller(), null));
     return page;
   }
 
