@@ -164,16 +164,24 @@ public record CircuitsStep(
                       "%s %s can't be used: %s.",
                       wrong.size() == 1 ? "Pin" : "Pins", String.join(", ", wrong), why))
               .advising("Choose among " + String.join(", ", circuit.able(brief.controller())) + ".")
-              .mendedBy(
-                  List.of(
-                      new Remedy(
-                          "Move circuits to pins that it has",
-                          new Change.UseController(brief.controller().key())))));
+              .mendedBy(moves(circuit)));
     }
     if (circuit instanceof OneWirePixels line && wrong.isEmpty()) {
       spi(line).ifPresent(all::add);
     }
     return all;
+  }
+
+  /** One press moves circuits to pins that they can stand on, if there are such. */
+  private List<Remedy> moves(Circuit circuit) {
+    Circuit moved =
+        CircuitPins.fitted(circuits, brief.controller()).circuit(circuit.id()).orElseThrow();
+    return moved.able(brief.controller()).containsAll(moved.pins())
+        ? List.of(
+            new Remedy(
+                "Move circuits to pins that it has",
+                new Change.UseController(brief.controller().key())))
+        : List.of();
   }
 
   /** Where bits are drawn by SPI, they come out where that does. */
@@ -192,11 +200,7 @@ public record CircuitsStep(
                         line.dataPin(), String.join(", ", able)))
                 .advising(
                     "Use that pin; for more lines than one, clocked pixels or an 8-bit controller.")
-                .mendedBy(
-                    List.of(
-                        new Remedy(
-                            "Move circuits to pins that it has",
-                            new Change.UseController(brief.controller().key())))));
+                .mendedBy(moves(line)));
   }
 
   private List<InputFindings> inputs() {

@@ -19,7 +19,11 @@ import org.myrialith.drive.ExpanderClass;
 import org.myrialith.drive.Expanders;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
+import org.myrialith.drive.Input;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.InputSort;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
@@ -144,12 +148,21 @@ final class GadgetSamples {
     Circuits circuits = gadget.circuits();
     for (SwitchedCircuit circuit :
         List.of(
-            DirectPins.usual("c4", List.of()).onPins(List.of("C1", "C2")),
+            DirectPins.usual("c4", List.of())
+                .dimmed(pick(random, PinDimming.values()))
+                .onPins(List.of("C1", "C2")),
             ShiftRegisters.usual("c5", List.of()).of(RegisterClass.POWER),
             Expanders.usual("c6", List.of()).of(pick(random, ExpanderClass.values())),
             DisplayDrivers.usual("c7", List.of()).of(pick(random, DisplayClass.values())))) {
       circuits = circuits.with(circuit.with(hookup)).because(circuit.id(), word(random));
     }
+    circuits =
+        circuits
+            .with(
+                ShiftRegisters.usual("c8", List.of())
+                    .of(pick(random, RegisterClass.values()))
+                    .onPins(List.of("P2", "P3", "P14", "P15", "P49")))
+            .with(inputs(random));
     return gadget.with(
         circuits.with(
             new PriceList(
@@ -159,6 +172,20 @@ final class GadgetSamples {
                         pick(random, PartSort.values()),
                         1 + random.nextInt(500),
                         random.nextDouble())))));
+  }
+
+  private static InputList inputs(Random random) {
+    int samples = 1 + random.nextInt(20);
+    return new InputList(
+        List.of(
+            new Input(
+                word(random),
+                pick(random, InputSort.values()),
+                random.nextBoolean() ? "" : "C1, P7 D3",
+                1 + random.nextInt(500),
+                1 + random.nextInt(1000),
+                samples,
+                1 + random.nextInt(samples))));
   }
 
   /** The last of its fixtures on a line of its own. */
