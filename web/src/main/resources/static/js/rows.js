@@ -2,6 +2,7 @@
 // saved, and can be had by a switch.
 
 const MOST = 200; // rows; longer lists stay text
+const CELLS = "input, select";
 const SWITCH = "rows-as-text";
 
 /** Values of a line: parted by semicolons or tabs where there are any, else by commas; a text in quotes is one. */
@@ -104,7 +105,7 @@ class LitRows extends HTMLElement {
   fill(row, line) {
     const cells = cellsOf(line);
     row.dataset.line = line;
-    row.querySelectorAll("input").forEach((input, c) => {
+    row.querySelectorAll(CELLS).forEach((input, c) => {
       const value = cells[c] ?? "";
       if (this.columns[c].word) {
         input.checked = value === this.columns[c].word;
@@ -118,8 +119,9 @@ class LitRows extends HTMLElement {
   head() {
     const head = document.createElement("thead");
     const row = head.insertRow();
-    for (const { label, unit } of this.columns) {
+    for (const { label, unit, wide } of this.columns) {
       const cell = document.createElement("th");
+      cell.className = wide ? "wide" : "";
       cell.scope = "col";
       cell.textContent = unit ? `${label} (${unit})` : label;
       row.append(cell);
@@ -142,8 +144,13 @@ class LitRows extends HTMLElement {
   }
 
   input(column, row, at) {
-    const input = document.createElement("input");
-    input.type = column.word ? "checkbox" : "text";
+    const choices = Object.entries(column.choices ?? {});
+    const input = document.createElement(choices.length ? "select" : "input");
+    if (choices.length) {
+      input.append(...choices.map(([key, title]) => new Option(title, key)));
+    } else {
+      input.type = column.word ? "checkbox" : "text";
+    }
     input.was = "";
     input.autocomplete = "off";
     input.dataset.row = row;
@@ -153,13 +160,13 @@ class LitRows extends HTMLElement {
   }
 
   cell(row, column) {
-    return this.table.querySelector(`input[data-row="${row}"][data-column="${column}"]`);
+    return this.table.querySelector(`[data-row="${row}"][data-column="${column}"]`);
   }
 
   /** What stands in the table, as lines; a row that was not touched keeps its own. */
   typed() {
     return [...this.table.tBodies[0].rows].map((row) => {
-      const cells = [...row.querySelectorAll("input")].map((input, c) => (this.columns[c].word ? (input.checked ? this.columns[c].word : "") : input.value.trim()));
+      const cells = [...row.querySelectorAll(CELLS)].map((input, c) => (this.columns[c].word ? (input.checked ? this.columns[c].word : "") : input.value.trim()));
       const before = cellsOf(row.dataset.line);
       return cells.every((cell, c) => cell === (before[c] ?? "")) ? row.dataset.line : lineOf(cells);
     });
@@ -167,7 +174,7 @@ class LitRows extends HTMLElement {
 
   save(lines) {
     this.area.value = lines.join("\n");
-    this.table.querySelectorAll("input").forEach((input) => (input.was = input.value)); // what is typed is in the text now
+    this.table.querySelectorAll(CELLS).forEach((input) => (input.was = input.value)); // what is typed is in the text now
     this.refresh();
     for (const kind of ["input", "change"]) {
       this.area.dispatchEvent(new Event(kind, { bubbles: true }));
@@ -191,8 +198,9 @@ class LitRows extends HTMLElement {
       (text ? this.cell(0, 0) : this.area)?.focus();
     } else if (act === "add") {
       const lines = this.typed();
-      this.save([...lines, lines.at(-1) ?? this.columns.map(() => "0").join("; ")]);
-      this.cell(lines.length, 0)?.select();
+      this.save([...lines, lines.at(-1) ?? this.columns.map(({ start }) => start ?? "0").join("; ")]);
+      this.cell(lines.length, 0)?.focus();
+      this.cell(lines.length, 0)?.select?.();
     } else if (act === "remove") {
       this.save(this.typed().filter((_, i) => i !== at));
       (this.cell(at, 0) ?? this.cell(at - 1, 0))?.focus();
@@ -204,7 +212,7 @@ class LitRows extends HTMLElement {
   key(event) {
     const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
     const { row, column } = event.target.dataset;
-    if (!step || row === undefined || column === undefined) {
+    if (!step || row === undefined || column === undefined || event.target.localName === "select") {
       return;
     }
     event.preventDefault();

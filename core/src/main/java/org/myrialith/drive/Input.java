@@ -36,16 +36,16 @@ public record Input(
   public static final Description<Input> DESCRIPTION =
       Description.of(
           Input.class,
-          Field.named("name", "Name"),
+          Field.named("name", "Name").or("Button"),
           Field.of(
               "sort",
               "Sort",
               Types.Choice.of(InputSort.values(), InputSort::key, InputSort::title)),
           Field.words("pins", "Pins", Types.Words.Rule.ANY),
-          Field.count("count", "How many", COUNT),
-          Field.count("everyMillis", "A look each (ms)", EVERY),
-          Field.count("samples", "Looks", SAMPLES),
-          Field.count("agreeing", "Agreeing", SAMPLES));
+          Field.count("count", "Number", COUNT).or(1),
+          Field.count("everyMillis", "ms each", EVERY).or(5),
+          Field.count("samples", "Looks", SAMPLES).or(4),
+          Field.count("agreeing", "Agree", SAMPLES).or(3));
 
   public Input {
     name = TextRules.name("name", name);

@@ -109,12 +109,29 @@ public record PartForm<T>(Type<T> type, T value) {
           ObjectNode one = columns.addObject().put("label", column.label());
           one.put("unit", column.unit());
           one.put("word", column.type() instanceof Types.Flag flag ? flag.whenTrue() : "");
+          boolean chosen = column.type() instanceof Types.Choice;
+          one.put("wide", chosen || column.type() instanceof Types.Words);
+          one.put("start", start(column));
+          ObjectNode choices = one.putObject("choices");
+          if (chosen) {
+            column.choices().forEach(choices::put);
+          }
         }
       } else {
         columns.addObject().put("label", field.label()).put("unit", "").put("word", "");
       }
     }
     return columns.toString();
+  }
+
+  /** What a first row begins with. */
+  private static String start(Field<?> column) {
+    if (column.type() instanceof Types.Choice) {
+      return column.choices().keySet().iterator().next();
+    }
+    boolean words = column.type() instanceof Types.Words || column.type() instanceof Types.Flag;
+    boolean plain = column.fallback() instanceof String || column.fallback() instanceof Number;
+    return plain ? column.fallback().toString() : words ? "" : "0";
   }
 
   private static boolean asked(Field<?> field, String other) {
