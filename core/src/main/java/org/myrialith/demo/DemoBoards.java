@@ -10,6 +10,9 @@ import org.myrialith.drive.DisplayClass;
 import org.myrialith.drive.DisplayDrivers;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
+import org.myrialith.drive.Input;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.InputSort;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
@@ -194,6 +197,11 @@ final class DemoBoards {
                         .with(Hookup.of(6, Side.TO_SUPPLY))
                         .onPins(List.of("C0", "C1", "C2"))
                         .called("Berth sinks")))
+            .with(
+                new InputList(
+                    List.of(
+                        new Input("Watch button", InputSort.BUTTONS_UP, "D2", 1, 5, 4, 3),
+                        new Input("Dimmer knob", InputSort.KNOB, "D3 D4", 1, 5, 3, 2))))
             .because("c1", "fewest parts for six digits")
             .because("c3", "shades of colour, and one resistor a chip in place of one a channel"),
         ColourSettings.USUAL,
