@@ -4,7 +4,9 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -97,7 +99,41 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
     if (dims()) {
       own.add(turns());
     }
+    group().ifPresent(own::add);
     return own;
+  }
+
+  /** What flows through pins when all of them are lit (A). */
+  private double amps(List<String> pins) {
+    double amps = 0;
+    for (int c = 0; c < map.channels().size(); c++) {
+      if (pins.contains(outputName(map.outputs().get(c)))) {
+        OutputLoad load = switching.loads().get(map.channels().get(c).load());
+        Through through = hookup().through();
+        amps += through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
+      }
+    }
+    return amps;
+  }
+
+  /** The group of ports that carries too much with everything lit; empty when none does. */
+  private Optional<Finding> group() {
+    Controller.PortGroups ports = brief.controller().portGroups();
+    return ports.groups().stream()
+        .filter(pins -> amps(pins) > ports.milliamps() * 1e-3)
+        .max(Comparator.comparingDouble(this::amps))
+        .map(
+            pins ->
+                Finding.of(
+                        Step.CIRCUITS,
+                        key("port-group"),
+                        Verdict.BREAKS,
+                        phrase(
+                            "With everything lit, pins %s carry %s together; %s is the most of a group of ports.",
+                            String.join(", ", pins),
+                            Quantity.text(amps(pins), "A"),
+                            Quantity.text(ports.milliamps() * 1e-3, "A")))
+                    .advising("Spread the channels over pins of other ports, or ask for less."));
   }
 
   private Reckoning turn() {

@@ -42,7 +42,13 @@ public enum Controller {
               "C5",
               "I2C clock"),
           List.of("D3", "B3"),
-          Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B"))),
+          Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
+      new PortGroups(
+          100,
+          List.of(
+              List.of("C0", "C1", "C2", "C3", "C4", "C5"),
+              List.of("D0", "D1", "D2", "D3", "D4"),
+              List.of("D5", "D6", "D7", "B0", "B1", "B2", "B3", "B4", "B5")))),
   /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
   AVR8_8K(
       "8bit-8k",
@@ -153,6 +159,13 @@ public enum Controller {
   /** A board's own regulator loses so much (V), common practice. */
   private static final double REGULATOR_VOLTS = 0.3;
 
+  /**
+   * Pins that share their way to the supply.
+   *
+   * @param milliamps that each group carries in all
+   */
+  public record PortGroups(double milliamps, List<List<String>> groups) {}
+
   /** Sizes (bytes). */
   private record Memory(int ram, int flash) {}
 
@@ -187,13 +200,19 @@ public enum Controller {
   private final Memory memory;
   private final Logic logic;
   private final Pins pins;
+  private final PortGroups groups;
 
-  Controller(String key, String title, Memory memory, Logic logic, Pins pins) {
+  Controller(String key, String title, Memory memory, Logic logic, Pins pins, PortGroups groups) {
     this.key = key;
     this.title = title;
     this.memory = memory;
     this.logic = logic;
     this.pins = pins;
+    this.groups = groups;
+  }
+
+  Controller(String key, String title, Memory memory, Logic logic, Pins pins) {
+    this(key, title, memory, logic, pins, new PortGroups(logic.stage.chipMilliamps(), List.of()));
   }
 
   /** Whole ports, each to its highest bit. */
@@ -228,6 +247,11 @@ public enum Controller {
   /** Returns what a pin gives (data of the class). */
   public OutputStage stage() {
     return logic.stage;
+  }
+
+  /** Returns which pins share a limit; none where only the chip's own counts. */
+  public PortGroups portGroups() {
+    return groups;
   }
 
   /** Returns its clock (Hz). */

@@ -255,4 +255,18 @@ class ElectricalTest {
   private static Reckoning reckoning(List<Reckoning> all, String key) {
     return all.stream().filter(n -> n.key().equals(key)).findFirst().orElseThrow();
   }
+
+  /** Six of 20 mA on one port: 120 mA, and 100 is the most of a group; on two ports they hold. */
+  @Test
+  void aGroupOfPortsHasALimitOfItsOwn() {
+    DirectPins pins = DirectPins.usual("c1", List.of("f1")).with(Hookup.of(20, Side.TO_SUPPLY));
+    DirectPins one = pins.onPins(List.of("C0", "C1", "C2", "C3", "C4", "C5"));
+    assertThat(one.plan(bar(6, "single-red"), brief(5)).findings())
+        .filteredOn(f -> f.key().equals("port-group-c1"))
+        .extracting(Finding::verdict)
+        .containsExactly(Verdict.BREAKS);
+    DirectPins two = pins.onPins(List.of("C0", "C1", "C2", "D0", "D1", "B0"));
+    assertThat(two.plan(bar(6, "single-red"), brief(5)).findings())
+        .noneMatch(f -> f.key().equals("port-group-c1"));
+  }
 }
