@@ -63,6 +63,19 @@ public final class Characters {
     return Optional.empty();
   }
 
+  /**
+   * Returns the letters that can't be read on a style in either case, all of them where none can.
+   */
+  public static String missing(SegmentStyle style) {
+    StringBuilder missing = new StringBuilder();
+    for (char letter = 'A'; letter <= 'Z'; letter++) {
+      if (segments(style, letter).isEmpty()) {
+        missing.append(letter);
+      }
+    }
+    return missing.toString();
+  }
+
   private static Set<String> halved(Set<String> lit) {
     Set<String> halved = new LinkedHashSet<>();
     for (String segment : lit) {

@@ -13,9 +13,18 @@ import org.myrialith.layout.SegmentStyle;
  * Writes on segment digits: a character a digit, to the right as numbers stand. A point lights the
  * point of the digit before it, a colon the colon behind it. What is no digit, point or colon stays
  * as it is painted.
+ *
+ * @param zeros whether a number that is shorter than the digits gets leading zeros
+ * @param more whether of a text that is too long the end is shown, the point of the first digit lit
+ *     to say that there is more
  */
-public record DigitText(SegmentDigits digits) {
+public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
   private static final int DARK = 0;
+
+  /** A text that has to fit, without leading zeros. */
+  public DigitText(SegmentDigits digits) {
+    this(digits, false, false);
+  }
 
   /** What one digit shows. */
   private static final class Cell {
@@ -82,8 +91,29 @@ public record DigitText(SegmentDigits digits) {
         cells.add(new Cell(one));
       }
     }
-    requireRoom(text, cells);
-    return cells;
+    List<Cell> fitted = more ? shortened(cells) : zeros ? padded(cells) : cells;
+    requireRoom(text, fitted);
+    return fitted;
+  }
+
+  /** Zeros behind the sign of a number. */
+  private List<Cell> padded(List<Cell> cells) {
+    List<Cell> padded = new ArrayList<>(cells);
+    int sign = cells.size() > 1 && cells.get(0).character == '-' ? 1 : 0;
+    boolean number = cells.size() > sign && Character.isDigit(cells.get(sign).character);
+    while (number && padded.size() < digits.digits()) {
+      padded.add(sign, new Cell('0'));
+    }
+    return padded;
+  }
+
+  private List<Cell> shortened(List<Cell> cells) {
+    if (cells.size() <= digits.digits() || !digits.decimalPoint()) {
+      return zeros ? padded(cells) : cells;
+    }
+    List<Cell> end = cells.subList(cells.size() - digits.digits(), cells.size());
+    end.get(0).point = true;
+    return end;
   }
 
   private void requireRoom(String text, List<Cell> cells) {

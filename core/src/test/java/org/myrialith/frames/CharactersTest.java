@@ -123,4 +123,35 @@ class CharactersTest {
     }
     assertThat(text.on(dark, "", 1)).isEqualTo(dark);
   }
+
+  @Test
+  void numbersGetLeadingZerosBehindTheirSign() {
+    DigitText zeros = new DigitText(CLOCK, true, false);
+    Picture five = zeros.on(Picture.dark(4, 9), "5", 1);
+    assertThat(lit(five, 0)).isEqualTo("abcdef---");
+    assertThat(lit(five, 2)).isEqualTo("abcdef---");
+    assertThat(lit(five, 3)).isEqualTo("a-cd-fg--");
+    Picture minus = zeros.on(five, "-5", 1);
+    assertThat(lit(minus, 0)).isEqualTo("------g--");
+    assertThat(lit(minus, 1)).isEqualTo("abcdef---");
+    // a word has none
+    assertThat(lit(zeros.on(five, "HI", 1), 0)).isEqualTo("---------");
+  }
+
+  /** Of 123456 four digits show 3456, the first with its point: there is more. */
+  @Test
+  void whatIsTooLongShowsItsEndAndAPoint() {
+    Picture end = new DigitText(CLOCK, false, true).on(Picture.dark(4, 9), "123456", 1);
+    assertThat(lit(end, 0)).isEqualTo("abcd--gp-");
+    assertThat(lit(end, 3)).isEqualTo("a-cdefg--");
+    Picture fits = new DigitText(CLOCK, false, true).on(end, "1234", 1);
+    assertThat(lit(fits, 0)).isEqualTo("-bc------");
+  }
+
+  @Test
+  void lettersThatCantBeReadAreListed() {
+    assertThat(Characters.missing(SegmentStyle.SEVEN)).isEqualTo("KMVWXZ");
+    assertThat(Characters.missing(SegmentStyle.FOURTEEN)).isEmpty();
+    assertThat(Characters.missing(SegmentStyle.CUSTOM)).hasSize(26);
+  }
 }

@@ -290,7 +290,9 @@ class FramesController {
       @PathVariable int frame,
       @RequestParam int base,
       @RequestParam String text,
-      @RequestParam String colour) {
+      @RequestParam String colour,
+      @RequestParam(defaultValue = "false") boolean zeros,
+      @RequestParam(defaultValue = "false") boolean more) {
     return pages.edit(
         id,
         base,
@@ -298,17 +300,23 @@ class FramesController {
         gadget -> {
           Clip clip = clipOn(gadget, fixture);
           Frame old = frame(clip, frame);
-          Picture written = digits(gadget, fixture).on(old.picture(), text, Brush.colour(colour));
+          Picture written =
+              new DigitText(digits(gadget, fixture), zeros, more)
+                  .on(old.picture(), text, Brush.colour(colour));
           return gadget.with(clip.withFrame(frame, new Frame(written, old.holdMillis())));
         },
         there(fixture, frame),
-        errors -> page(id, fixture, frame).addObject("typedText", text));
+        errors ->
+            page(id, fixture, frame)
+                .addObject("typedText", text)
+                .addObject("typedZeros", zeros)
+                .addObject("typedMore", more));
   }
 
-  private static DigitText digits(Gadget gadget, String fixture) {
+  private static SegmentDigits digits(Gadget gadget, String fixture) {
     if (gadget.fixture(fixture).orElseThrow(NotThereException::new).shape()
         instanceof SegmentDigits digits) {
-      return new DigitText(digits);
+      return digits;
     }
     throw new NotThereException();
   }

@@ -11,6 +11,7 @@ import java.util.PriorityQueue;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -58,6 +59,11 @@ public record FramesPage(
     return fixture != null
         && fixture.shape() instanceof SegmentDigits digits
         && digits.style() != SegmentStyle.CUSTOM;
+  }
+
+  /** Returns the letters that can't be read on the fixture's digits. */
+  public String unreadable() {
+    return Characters.missing(((SegmentDigits) fixture.shape()).style());
   }
 
   /** A fixture to draw on. */
