@@ -76,8 +76,12 @@ class ClockedPlanTest {
             .with(strip.with(strip.mount().withEmitter("clocked-rgb")))
             .with(ClockedPixels.usual("c2", List.of("f1")).onPins("B6", "C6"));
     assertThat(GadgetPlan.of(gadget).findings(Step.CIRCUITS))
-        .extracting(Finding::key)
-        .contains("pin-B6-c2", "pin-C6-c2");
+        .filteredOn(f -> f.key().equals("pin-B6-c2"))
+        .extracting(Finding::says)
+        .singleElement()
+        .asString()
+        .endsWith(
+            "Pins B6, C6 can't be used: pin B6 belongs to the crystal; pin C6 belongs to reset.");
   }
 
   @Test

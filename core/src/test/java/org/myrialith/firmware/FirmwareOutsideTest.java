@@ -299,28 +299,6 @@ class FirmwareOutsideTest {
 
   @ParameterizedTest
   @MethodSource("scenarios")
-  void thePlayerCompilesForA32BitCore(GadgetPlan plan) {
-    Path folder = Exported.export(folders, plan, "arm");
-    OutsideTool.runClean(
-        folder,
-        "arm-none-eabi-gcc",
-        "-mcpu=cortex-m0plus",
-        "-mthumb",
-        "-Os",
-        "-std=c99",
-        "-Wall",
-        "-Wextra",
-        "-Werror",
-        "-pedantic",
-        "-c",
-        "player.c",
-        "bringup.c");
-    assertThat(folder.resolve("player.o")).isNotEmptyFile();
-    assertThat(folder.resolve("bringup.o")).isNotEmptyFile();
-  }
-
-  @ParameterizedTest
-  @MethodSource("scenarios")
   void theSizeEstimatesAreWithinFivePercentOfTheSizeTool(GadgetPlan plan) {
     Path folder = Exported.export(folders, plan, "size");
     OutsideTool.runClean(folder, "make", "-s", "firmware.elf");

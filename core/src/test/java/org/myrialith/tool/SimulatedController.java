@@ -29,6 +29,32 @@ public record SimulatedController(Path dump, int stackBytes) {
     }
   }
 
+  private static Path tracer;
+
+  /** The simulator's own program is built once for all. */
+  private static synchronized Path tracer() throws IOException {
+    if (tracer == null) {
+      Path folder = Files.createTempDirectory("pin-trace");
+      bring("pin_trace.c", folder);
+      OutsideTool.runClean(
+          folder,
+          "gcc",
+          "-O2",
+          "-Wall",
+          "-Wextra",
+          "-Werror",
+          "-o",
+          "pin_trace",
+          "pin_trace.c",
+          "-lsimavr");
+      tracer = folder.resolve("pin_trace");
+      for (Path file : List.of(folder, folder.resolve("pin_trace.c"), tracer)) {
+        file.toFile().deleteOnExit(); // the last named goes first
+      }
+    }
+    return tracer;
+  }
+
   /** Returns the compiler's name of the core that the Makefile in a folder builds for. */
   private static String core(Path folder) throws IOException {
     Matcher core =
@@ -101,22 +127,10 @@ public record SimulatedController(Path dump, int stackBytes) {
 
   private static SimulatedController play(
       Path folder, String firmware, List<String> pins, long millis) throws IOException {
-    bring("pin_trace.c", folder);
-    OutsideTool.runClean(
-        folder,
-        "gcc",
-        "-O2",
-        "-Wall",
-        "-Wextra",
-        "-Werror",
-        "-o",
-        "pin_trace",
-        "pin_trace.c",
-        "-lsimavr");
     List<String> command =
         new ArrayList<>(
             List.of(
-                "./pin_trace",
+                tracer().toString(),
                 core(folder),
                 String.valueOf(millis * CYCLES_PER_MILLI),
                 firmware,
