@@ -1,11 +1,17 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Fixture;
 import org.myrialith.parts.PixelClass;
 
@@ -25,6 +31,15 @@ public record ClockedPlan(ClockedPixels circuit, List<Fixture> fixtures, Brief b
    * sends it.
    */
   public static final int BYTE_CYCLES = 113;
+
+  /** Cycles that the clock is high, the shorter half of a bit. */
+  private static final int HIGH_CYCLES = 3;
+
+  /**
+   * Each pixel hands the clock on a little narrower: halves of 20 ns carry some 300 pixels (common
+   * practice, from memory).
+   */
+  private static final double PIXELS_A_SECOND = 300 / 20e-9;
 
   public ClockedPlan {
     fixtures = List.copyOf(fixtures);
@@ -90,5 +105,55 @@ public record ClockedPlan(ClockedPixels circuit, List<Fixture> fixtures, Brief b
             circuit.sort().headed()
                 ? "clocked pixel, frame-started class: a zero clock for every two pixels at the end (common practice)"
                 : "clocked pixel, pause-latched class: 24 bits a pixel (common practice)"));
+  }
+
+  private double highSeconds() {
+    return HIGH_CYCLES * brief.controller().cycleSeconds();
+  }
+
+  private Reckoning reach() {
+    return new Reckoning(
+        key("clock-reach"),
+        "Pixels that this clock reaches",
+        Math.floor(highSeconds() * PIXELS_A_SECOND),
+        "pixels",
+        "shorter half of a clock × 300 pixels ÷ 20 ns",
+        List.of(given("shorter half of a clock", highSeconds(), "s")),
+        Source.COMMON_PRACTICE);
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    List<Reckoning> all = new ArrayList<>(PixelChainPlan.super.reckonings());
+    if (emitters() > 0) {
+      all.add(reach());
+    }
+    return List.copyOf(all);
+  }
+
+  @Override
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>(PixelChainPlan.super.findings());
+    if (emitters() > 0) {
+      all.add(length());
+    }
+    return List.copyOf(all);
+  }
+
+  /** Every pixel makes the clock anew, and a little narrower. */
+  private Finding length() {
+    boolean reaches = emitters() <= reach().value();
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                key("clock-reach"),
+                reaches ? Verdict.HOLDS : Verdict.TIGHT,
+                phrase(
+                    "%s on one chain; a clock that is high for %s reaches about %s.",
+                    Quantity.text(emitters(), "pixels"),
+                    Quantity.text(highSeconds(), "s"),
+                    Quantity.text(reach().value(), "pixels")))
+            .restingOn(reach());
+    return reaches ? finding : finding.advising("Part the chain over two circuits.");
   }
 }

@@ -12,10 +12,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
@@ -109,5 +112,22 @@ class ClockedPlanTest {
         .hasMessageContaining("colourOrder");
     assertThat(usual.drives(EmitterKind.CLOCKED_RGB)).isTrue();
     assertThat(usual.drives(EmitterKind.ONE_WIRE_RGB)).isFalse();
+  }
+
+  /** High for 3 cycles of 16 MHz, 187.5 ns: 300 × 187.5 ÷ 20 = 2812 pixels. */
+  @Test
+  void aClockReachesSoManyPixels() {
+    assertThat(reach(76, 37)).isEqualTo(Verdict.HOLDS);
+    assertThat(reach(97, 29)).isEqualTo(Verdict.TIGHT);
+  }
+
+  private static Verdict reach(int columns, int rows) {
+    Panel panel = new Panel(columns, rows, 5, 5, Corner.TOP_LEFT, false, true, 0);
+    Layout layout = Layout.EMPTY.withFixtures(List.of(Fixture.of("f1", "Wall", panel)));
+    return ClockedPixels.usual("c1", List.of("f1")).plan(layout, BRIEF).findings().stream()
+        .filter(f -> f.key().equals("clock-reach"))
+        .map(Finding::verdict)
+        .findFirst()
+        .orElseThrow();
   }
 }
