@@ -98,11 +98,13 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
         + "}\n\n";
   }
 
-  /** Timer 2 turns its pin by itself, as often as the class wants it. */
+  /**
+   * Timer 2 turns its pin by itself, as often as the class wants it, beside that of another line.
+   */
   private String clock() {
     boolean second = circuit().greyClockPin().equals("D3");
     return """
-          TCCR2A = (1 << @COM@) | (1 << WGM21);
+          TCCR2A = (uint8_t)((TCCR2A & ((1 << COM2A0) | (1 << COM2B0))) | (1 << @COM@) | (1 << WGM21));
           OCR2A = @TOP@;
           TCCR2B = (1 << CS20);
         """
@@ -119,7 +121,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
   public int codeBytes() {
     int table = 2 * sendCount();
     int own = blanked() ? 350 : bytes(98, 108);
-    return own + table + (greyClock().fromController() ? bytes(20, 0) : 0);
+    return own + table + (greyClock().fromController() ? bytes(26, 0) : 0);
   }
 
   @Override

@@ -103,4 +103,36 @@ public final class DataLineDecoder {
     }
     return frames;
   }
+
+  /**
+   * Returns what a digit of seven segments shows, one reading after the other.
+   *
+   * @param wires of segments a to g and of the point
+   * @param lowLights whether a low wire lights
+   */
+  public static List<String> digits(
+      Path folder, String dump, List<String> wires, boolean lowLights) {
+    StringBuilder decoder = new StringBuilder("seven_segment");
+    for (int i = 0; i < 7; i++) {
+      decoder.append(':').append((char) ('a' + i)).append('=').append(wires.get(i));
+    }
+    decoder
+        .append(":dp=")
+        .append(wires.get(7))
+        .append(":polarity=")
+        .append(lowLights ? "common-anode" : "common-cathode");
+    OutsideTool.Output output =
+        OutsideTool.runClean(
+            folder,
+            "sigrok-cli",
+            "-i",
+            dump,
+            "-I",
+            "vcd:downsample=100000",
+            "-P",
+            decoder.toString(),
+            "-A",
+            "seven_segment=decoded-digit");
+    return output.text().lines().map(l -> l.substring(l.indexOf(':') + 1).strip()).toList();
+  }
 }
