@@ -151,7 +151,7 @@ class LitRows extends HTMLElement {
     } else {
       input.type = column.word ? "checkbox" : "text";
     }
-    input.was = "";
+    input.was = input.value; // a choice begins with its first
     input.autocomplete = "off";
     input.dataset.row = row;
     input.dataset.column = at;

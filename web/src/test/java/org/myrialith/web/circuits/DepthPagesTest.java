@@ -97,6 +97,16 @@ class DepthPagesTest {
       assertThat(page.locator("#findings, .findings, aside").first())
           .containsText("Button: 2 pins");
       screen.holdAccessible();
+      // a row that came is shown as it is, and saved as it is
+      page.reload();
+      assertThat(screen.field("Sort, row 1")).hasValue("knob");
+      page.locator("#beside summary").click();
+      screen.field("Name, row 1").fill("Dimmer");
+      page.keyboard().press("Tab");
+      screen.button("Save inputs").click();
+      screen.onRevision(3);
+      assertThat(application.stored(id).circuits().inputs().inputs().get(0).sort())
+          .isEqualTo(InputSort.KNOB);
     }
   }
 }
