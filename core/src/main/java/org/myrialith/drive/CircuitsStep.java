@@ -3,12 +3,9 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -96,6 +93,7 @@ public record CircuitsStep(
   @Override
   public List<Finding> findings() {
     List<Finding> all = new ArrayList<>();
+    PinFindings standing = new PinFindings(circuits, brief.controller());
     if (wiring.emitters() == 0) {
       all.add(
           Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing is driven yet.")
@@ -105,16 +103,15 @@ public record CircuitsStep(
       for (CircuitPlan plan : wiring.plans()) {
         plan.findings().forEach(f -> all.add(f.about(about(plan))));
         if (plan.emitters() > 0) {
-          pins(plan.circuit()).forEach(f -> all.add(f.about(about(plan))));
+          standing.of(plan.circuit()).forEach(f -> all.add(f.about(about(plan))));
         }
       }
-      samePins(all);
-      sameTimers(all);
+      all.addAll(standing.together());
     }
     layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
     currents(all);
     inputs().forEach(input -> all.addAll(input.all()));
-    inputPins(all);
+    all.addAll(standing.ofInputs());
     return List.copyOf(all);
   }
 
@@ -145,64 +142,6 @@ public record CircuitsStep(
         : finding.advising("Use a controller class with more RAM, or fewer pixels.");
   }
 
-  /** Pins that the controller does not have, or that have other work. */
-  private List<Finding> pins(Circuit circuit) {
-    List<Finding> all = new ArrayList<>();
-    List<String> wrong =
-        circuit.pins().stream().filter(pin -> brief.controller().whyNot(pin).isPresent()).toList();
-    if (!wrong.isEmpty()) {
-      String why =
-          wrong.stream()
-              .map(pin -> brief.controller().whyNot(pin).orElseThrow())
-              .collect(Collectors.joining("; "));
-      all.add(
-          Finding.of(
-                  Step.CIRCUITS,
-                  phrase("pin-%s-%s", wrong.get(0), circuit.id()),
-                  Verdict.BREAKS,
-                  phrase(
-                      "%s %s can't be used: %s.",
-                      wrong.size() == 1 ? "Pin" : "Pins", String.join(", ", wrong), why))
-              .advising("Choose among " + String.join(", ", circuit.able(brief.controller())) + ".")
-              .mendedBy(moves(circuit)));
-    }
-    if (circuit instanceof OneWirePixels line && wrong.isEmpty()) {
-      spi(line).ifPresent(all::add);
-    }
-    return all;
-  }
-
-  /** One press moves circuits to pins that they can stand on, if there are such. */
-  private List<Remedy> moves(Circuit circuit) {
-    Circuit moved =
-        CircuitPins.fitted(circuits, brief.controller()).circuit(circuit.id()).orElseThrow();
-    return moved.able(brief.controller()).containsAll(moved.pins())
-        ? List.of(
-            new Remedy(
-                "Move circuits to pins that it has",
-                new Change.UseController(brief.controller().key())))
-        : List.of();
-  }
-
-  /** Where bits are drawn by SPI, they come out where that does. */
-  private Optional<Finding> spi(OneWirePixels line) {
-    List<String> able = line.able(brief.controller());
-    boolean comes = able.contains(line.dataPin()) || !brief.controller().portable();
-    return comes
-        ? Optional.empty()
-        : Optional.of(
-            Finding.of(
-                    Step.CIRCUITS,
-                    "spi-pin-" + line.id(),
-                    Verdict.BREAKS,
-                    phrase(
-                        "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
-                        line.dataPin(), String.join(", ", able)))
-                .advising(
-                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller.")
-                .mendedBy(moves(line)));
-  }
-
   private List<InputFindings> inputs() {
     List<InputFindings> all = new ArrayList<>();
     double busy = wiring.plans().stream().mapToDouble(CircuitPlan::dataSeconds).sum();
@@ -210,74 +149,6 @@ public record CircuitsStep(
       all.add(new InputFindings(input, all.size() + 1, brief.controller(), busy));
     }
     return all;
-  }
-
-  /** Inputs among themselves and beside circuits. */
-  private void inputPins(List<Finding> all) {
-    Map<String, String> users = new HashMap<>();
-    circuits.circuits().forEach(c -> c.pins().forEach(pin -> users.putIfAbsent(pin, c.name())));
-    for (Input input : circuits.inputs().inputs()) {
-      for (String pin : input.pinNames()) {
-        String other = users.putIfAbsent(pin, input.name());
-        if (other != null) {
-          all.add(
-              Finding.of(
-                      Step.CIRCUITS,
-                      "input-same-pin-" + pin,
-                      Verdict.BREAKS,
-                      phrase("%s and %s both use pin %s.", other, input.name(), pin))
-                  .advising("Give one of them another pin."));
-        }
-      }
-    }
-  }
-
-  private void samePins(List<Finding> all) {
-    Map<String, Circuit> users = new HashMap<>();
-    for (Circuit circuit : circuits.circuits()) {
-      List<String> pins = new ArrayList<>(circuit.pins());
-      if (circuit instanceof OneWirePixels && brief.controller().portable()) {
-        brief.controller().spiClock().ifPresent(pins::add); // clocks whether or not that is wanted
-      }
-      for (String pin : pins) {
-        Circuit other = users.putIfAbsent(pin, circuit);
-        if (other != null) {
-          all.add(
-              Finding.of(
-                      Step.CIRCUITS,
-                      "same-pin-"
-                          + circuit.id()
-                          + (pin.equals(circuit.pins().get(0)) ? "" : "-" + pin),
-                      Verdict.BREAKS,
-                      phrase("%s and %s both use pin %s.", other.name(), circuit.name(), pin))
-                  .advising("Give one of them another pin."));
-        }
-      }
-    }
-  }
-
-  private void sameTimers(List<Finding> all) {
-    Map<String, Circuit> users = new HashMap<>();
-    for (Circuit circuit : circuits.circuits()) {
-      Map<String, String> wanted = circuit.timers(brief.controller());
-      wanted.forEach(
-          (timer, what) -> {
-            Circuit other = users.putIfAbsent(timer, circuit);
-            String before = other == null ? what : other.timers(brief.controller()).get(timer);
-            if (!before.equals(what)) {
-              all.add(
-                  Finding.of(
-                          Step.CIRCUITS,
-                          "same-timer-" + circuit.id() + "-" + timer,
-                          Verdict.BREAKS,
-                          phrase(
-                              "Timer %s %s for %s and %s for %s.",
-                              timer, before, other.name(), what, circuit.name()))
-                      .advising(
-                          "Give one of them pins of another timer, or drive it another way."));
-            }
-          });
-    }
   }
 
   private Optional<Finding> place(Fixture fixture) {

@@ -80,7 +80,9 @@ sealed interface LineDriver
   }
 
   /** Returns what the send function is told to send: bytes or pixels. */
-  int sendCount();
+  default int sendCount() {
+    return plan().bufferBytes();
+  }
 
   /** Returns the flash that its C takes (bytes), read from builds. */
   int codeBytes();

@@ -65,11 +65,6 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   }
 
   @Override
-  public int sendCount() {
-    return plan.bufferBytes();
-  }
-
-  @Override
   public int codeBytes() {
     if (bySpi()) {
       return 60;

@@ -54,11 +54,6 @@ record PinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public int sendCount() {
-    return plan.bufferBytes();
-  }
-
-  @Override
   public int codeBytes() {
     return bytes(10, 8) + bytes(17, 27) * pins().size();
   }

@@ -46,11 +46,6 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
   }
 
   @Override
-  public int sendCount() {
-    return plan.bufferBytes();
-  }
-
-  @Override
   public int codeBytes() {
     return bytes(72, 88);
   }

@@ -159,11 +159,6 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public int sendCount() {
-    return plan.bufferBytes();
-  }
-
-  @Override
   public int codeBytes() {
     return bytes(60, 8) + bytes(66, 20) * pins().size();
   }
