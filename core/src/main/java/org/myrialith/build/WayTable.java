@@ -19,11 +19,12 @@ import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
+import org.myrialith.drive.Run;
+import org.myrialith.drive.Section;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
 import org.myrialith.firmware.DriverCode;
-import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.PartSort;
@@ -46,15 +47,10 @@ public record WayTable(List<Way> ways) {
    *
    * @param circuits of the gadget: their pins are taken, unless they drive nothing but these
    *     fixtures
-   * @param fixtures identifiers
+   * @param fixtures each a {@link Run}
    */
   public static WayTable of(Layout layout, Circuits circuits, Brief brief, List<String> fixtures) {
-    Circuits others = circuits;
-    for (Circuit circuit : circuits.circuits()) {
-      if (fixtures.containsAll(circuit.fixtures()) && !circuit.fixtures().isEmpty()) {
-        others = others.withoutCircuit(circuit.id());
-      }
-    }
+    Circuits others = circuits.clearedOf(fixtures.stream().map(Run::of).toList(), layout);
     return new Work(layout, others, brief, fixtures).table();
   }
 
@@ -64,8 +60,12 @@ public record WayTable(List<Way> ways) {
   }
 
   private record Work(Layout layout, Circuits others, Brief brief, List<String> fixtures) {
-    private List<Fixture> members() {
-      return fixtures.stream().map(id -> layout.fixture(id).orElseThrow()).toList();
+    private List<Section> members() {
+      return fixtures.stream().map(member -> Run.of(member).in(layout)).toList();
+    }
+
+    private EmitterClass emitterOf(Section section) {
+      return layout.emitterOf(section.fixture());
     }
 
     WayTable table() {
@@ -74,7 +74,7 @@ public record WayTable(List<Way> ways) {
         ways.add(way(start));
       }
       int channels = channels();
-      if (members().stream().noneMatch(f -> layout.emitterOf(f).kind().pixel())) {
+      if (members().stream().noneMatch(s -> emitterOf(s).kind().pixel())) {
         ways.addAll(new ScanWays(channels, lightJoints()).all());
       }
       return new WayTable(ways);
@@ -82,9 +82,7 @@ public record WayTable(List<Way> ways) {
 
     /** Things that are on or off by themselves. */
     private int channels() {
-      return members().stream()
-          .mapToInt(f -> f.shape().switched() * layout.emitterOf(f).dies().size())
-          .sum();
+      return members().stream().mapToInt(s -> s.switched() * emitterOf(s).dies().size()).sum();
     }
 
     private Set<String> taken() {
@@ -110,7 +108,7 @@ public record WayTable(List<Way> ways) {
 
     private Optional<EmitterClass> wrong(Circuit circuit) {
       return members().stream()
-          .map(layout::emitterOf)
+          .map(this::emitterOf)
           .filter(e -> !circuit.drives(e.kind()))
           .findFirst();
     }
@@ -164,9 +162,9 @@ public record WayTable(List<Way> ways) {
     private int lightJoints() {
       return members().stream()
           .mapToInt(
-              f -> {
-                int dies = layout.emitterOf(f).dies().size();
-                return f.count() * (dies == 1 ? 2 : dies + 1);
+              s -> {
+                int dies = emitterOf(s).dies().size();
+                return s.count() * (dies == 1 ? 2 : dies + 1);
               })
           .sum();
     }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Bounds;
-import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
@@ -18,8 +17,18 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
   /** Returns what the maker calls it. */
   String name();
 
-  /** Returns the identifiers of its fixtures in the order the data runs. */
+  /** Returns its fixtures, or runs of them, in the order the data runs: each a {@link Run}. */
   List<String> fixtures();
+
+  /** Returns what it has of which fixture, in the order the data runs. */
+  default List<Run> runs() {
+    return fixtures().stream().map(Run::of).toList();
+  }
+
+  /** Returns whether it has any of a fixture. */
+  default boolean has(String fixture) {
+    return runs().stream().anyMatch(run -> run.fixture().equals(fixture));
+  }
 
   /**
    * Returns whether a field has a meaning for the class of its parts; what one without says is
@@ -77,14 +86,17 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
    */
   CircuitPlan plan(Layout layout, Brief brief);
 
-  /** Returns its fixtures in their order. */
-  default List<Fixture> members(Layout layout) {
-    return fixtures().stream().map(id -> layout.fixture(id).orElseThrow()).toList();
+  /** Returns what it has of its fixtures, in their order. */
+  default List<Section> members(Layout layout) {
+    return runs().stream().map(run -> run.in(layout)).toList();
   }
 
-  /** Returns the circuit without a fixture. */
-  default Circuit without(String fixture) {
-    return withFixtures(fixtures().stream().filter(id -> !id.equals(fixture)).toList());
+  /** Returns the circuit without a fixture, or without what it has of one. */
+  default Circuit without(String member) {
+    return withFixtures(
+        fixtures().stream()
+            .filter(own -> !own.equals(member) && !Run.of(own).fixture().equals(member))
+            .toList());
   }
 
   /** Returns the circuit with a fixture at its end, moved there if it was in it. */

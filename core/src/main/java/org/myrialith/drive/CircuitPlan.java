@@ -1,7 +1,8 @@
 package org.myrialith.drive;
 
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
@@ -19,16 +20,18 @@ public interface CircuitPlan {
   /** Returns what it is planned for. */
   Brief brief();
 
-  /** Returns its fixtures in the order of the wire. */
-  List<Fixture> fixtures();
+  /** Returns what it has of its fixtures, in the order of the wire. */
+  List<Section> sections();
 
-  /** Returns what each of its fixtures takes of the wire, in their order. */
-  List<Stretch> stretches();
-
-  /** Returns what a fixture takes of the wire; empty when it is not in this circuit. */
-  default Optional<Stretch> stretch(String fixture) {
-    return stretches().stream().filter(s -> s.fixture().id().equals(fixture)).findFirst();
+  /** Returns its fixtures in the order of the wire, each once. */
+  default List<Fixture> fixtures() {
+    Map<String, Fixture> all = new LinkedHashMap<>();
+    sections().forEach(s -> all.putIfAbsent(s.fixture().id(), s.fixture()));
+    return List.copyOf(all.values());
   }
+
+  /** Returns what each section takes of the wire, in their order. */
+  List<Stretch> stretches();
 
   /** Returns whether white gives what red, green and blue share, and they only the rest. */
   default boolean whiteTakesOver() {
@@ -52,12 +55,12 @@ public interface CircuitPlan {
 
   /** Returns the number of emitters. */
   default int emitters() {
-    return fixtures().stream().mapToInt(Fixture::count).sum();
+    return sections().stream().mapToInt(Section::count).sum();
   }
 
   /** Returns the number of emitters that may light. */
   default int litEmitters() {
-    return emitters() - fixtures().stream().mapToInt(f -> f.mount().dark().size()).sum();
+    return emitters() - sections().stream().mapToInt(Section::dark).sum();
   }
 
   /** Returns the number of channels. */
@@ -73,18 +76,6 @@ public interface CircuitPlan {
   /** Returns what that buffer holds for levels of all its channels. */
   default byte[] buffer(Levels levels) {
     return levels.toBytes();
-  }
-
-  /** Returns where a fixture begins on the wire (emitters), -1 when it is not in this circuit. */
-  default int firstEmitter(String fixture) {
-    int first = 0;
-    for (Fixture each : fixtures()) {
-      if (each.id().equals(fixture)) {
-        return first;
-      }
-      first += each.count();
-    }
-    return -1;
   }
 
   /** Returns the volts of a rail that its lights have for themselves; 0 for none (V). */

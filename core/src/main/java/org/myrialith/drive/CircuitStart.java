@@ -137,7 +137,8 @@ public enum CircuitStart {
       Circuits others, Controller controller, String id, Layout layout, List<String> fixtures) {
     Circuit circuit = beside(others, controller, id).withFixtures(fixtures);
     return circuit instanceof SwitchedCircuit switched
-        ? switched.suited(switched.members(layout).stream().map(layout::emitterOf).toList())
+        ? switched.suited(
+            switched.members(layout).stream().map(Section::fixture).map(layout::emitterOf).toList())
         : circuit;
   }
 

@@ -28,6 +28,9 @@ public record Circuits(
   /** Most circuits of a gadget. */
   public static final int MOST = 8;
 
+  /** Most fixtures, and runs of some, in all circuits: the player counts them in a byte. */
+  public static final int MOST_MEMBERS = 128;
+
   /** How they stand in the format. */
   public static final Description<Circuits> DESCRIPTION =
       Description.of(
@@ -53,14 +56,16 @@ public record Circuits(
     if (circuits.size() > MOST) {
       throw new InputException("circuits", circuits.size() + " circuits", "at most " + MOST);
     }
-    Set<String> seen = new HashSet<>();
+    int members = circuits.stream().mapToInt(c -> c.fixtures().size()).sum();
+    if (members > MOST_MEMBERS) {
+      throw new InputException(
+          "circuits", members + " fixtures and runs in all", "at most " + MOST_MEMBERS);
+    }
+    List<String> before = new ArrayList<>();
     for (int c = 0; c < circuits.size(); c++) {
-      for (String id : circuits.get(c).fixtures()) {
-        if (!seen.add(id)) {
-          throw new InputException(
-              "circuits[" + c + "].fixtures", id, "each fixture in one circuit");
-        }
-      }
+      before.addAll(circuits.get(c).fixtures());
+      Members.requireApart(
+          before, "circuits[" + c + "].fixtures", "each fixture, or run of one, in one circuit");
     }
   }
 
@@ -71,10 +76,10 @@ public record Circuits(
    */
   public void requireFixtures(Layout layout) {
     for (int c = 0; c < circuits.size(); c++) {
-      for (String id : circuits.get(c).fixtures()) {
-        if (layout.fixture(id).isEmpty()) {
+      for (Run run : circuits.get(c).runs()) {
+        if (layout.fixture(run.fixture()).isEmpty()) {
           throw new InputException(
-              "circuits[" + c + "].fixtures", id, "the id of a fixture of this gadget");
+              "circuits[" + c + "].fixtures", run.text(), "the id of a fixture of this gadget");
         }
       }
     }
@@ -85,9 +90,25 @@ public record Circuits(
     return circuits.stream().filter(c -> c.id().equals(id)).findFirst();
   }
 
-  /** Returns the circuit that a fixture is in. */
+  /** Returns the first circuit that has a fixture, or a run of it. */
   public Optional<Circuit> of(Fixture fixture) {
-    return circuits.stream().filter(c -> c.fixtures().contains(fixture.id())).findFirst();
+    return circuits.stream().filter(c -> c.has(fixture.id())).findFirst();
+  }
+
+  /** Returns the circuit that has just that fixture, or just that run. */
+  public Optional<Circuit> having(String member) {
+    return circuits.stream().filter(c -> c.fixtures().contains(member)).findFirst();
+  }
+
+  /** Returns the runs of a fixture that are in no circuit, in data order; none when all are. */
+  public List<Run> loose(Fixture fixture) {
+    List<Run> left = List.of(Run.all(fixture.id()));
+    for (Circuit circuit : circuits) {
+      for (Run run : circuit.runs()) {
+        left = left.stream().flatMap(l -> l.less(run, fixture.count()).stream()).toList();
+      }
+    }
+    return left;
   }
 
   /** Returns the first circuit that can drive emitters of a kind. */
@@ -118,14 +139,69 @@ public record Circuits(
         inputs);
   }
 
-  /** Returns the circuits without a fixture. */
+  /** Returns the circuits without a fixture, whatever each has of it. */
   public Circuits without(String fixture) {
     return each(c -> c.without(fixture));
   }
 
-  /** Returns the circuits with a fixture at the end of one, taken out of any other. */
-  public Circuits withAtEnd(String fixture, String circuit) {
-    return without(fixture).each(c -> c.id().equals(circuit) ? c.withAtEnd(fixture) : c);
+  /** Returns the circuits without a run; what is left of others stays where it is. */
+  public Circuits without(Run run, Layout layout) {
+    int count = layout.fixture(run.fixture()).orElseThrow().count();
+    return each(
+        c ->
+            c.runs().stream().noneMatch(run::meets)
+                ? c
+                : c.withFixtures(
+                    c.runs().stream()
+                        .flatMap(own -> own.less(run, count).stream())
+                        .map(Run::text)
+                        .toList()));
+  }
+
+  /**
+   * Returns the circuits with another run in the place of what a circuit has of a fixture; what it
+   * takes from others is no longer there.
+   *
+   * @param member that it has
+   */
+  public Circuits withRun(String circuit, String member, Run run, Layout layout) {
+    Circuit own = circuit(circuit).orElseThrow();
+    int place = own.fixtures().indexOf(member) + 1;
+    Circuits left = with(own.without(member)).without(run, layout);
+    Circuit cleared = left.circuit(circuit).orElseThrow();
+    int count = layout.fixture(run.fixture()).orElseThrow().count();
+    String fitted = run.fitted(count).text();
+    int at = Math.min(place, cleared.fixtures().size() + 1);
+    return left.with(cleared.with(fitted, at));
+  }
+
+  /** Returns the circuits without some runs, and without those that had nothing else. */
+  public Circuits clearedOf(List<Run> runs, Layout layout) {
+    Circuits left = this;
+    for (Run run : runs) {
+      left = left.without(run, layout);
+    }
+    for (Circuit circuit : circuits) {
+      boolean emptied = left.circuit(circuit.id()).orElseThrow().fixtures().isEmpty();
+      if (emptied && !circuit.fixtures().isEmpty()) {
+        left = left.withoutCircuit(circuit.id());
+      }
+    }
+    return left;
+  }
+
+  /** Returns the circuits with a run at the end of one, taken out of any other. */
+  public Circuits withAtEnd(Run run, String circuit, Layout layout) {
+    return without(run, layout)
+        .each(
+            c -> {
+              if (!c.id().equals(circuit)) {
+                return c;
+              }
+              List<Run> runs = new ArrayList<>(c.runs());
+              runs.add(run);
+              return c.withFixtures(Run.joined(runs, layout).stream().map(Run::text).toList());
+            });
   }
 
   /** Returns the circuits with the reason for one of them. */

@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
@@ -19,7 +18,6 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterClass;
-import org.myrialith.parts.EmitterKind;
 
 /**
  * What the circuits have to say.
@@ -34,9 +32,6 @@ public record CircuitsStep(
    * A frame buffer over this share of RAM leaves little for stack and variables (common practice).
    */
   private static final double ROOMY_SHARE = 0.75;
-
-  /** More ways than these are compared in a table, not offered as remedies. */
-  private static final int FEW_WAYS = 3;
 
   @Override
   public Step step() {
@@ -108,7 +103,7 @@ public record CircuitsStep(
       }
       all.addAll(standing.together());
     }
-    layout.fixtures().forEach(f -> place(f).ifPresent(all::add));
+    layout.fixtures().forEach(f -> all.addAll(new MemberFindings(layout, circuits, f).all()));
     currents(all);
     inputs().forEach(input -> all.addAll(input.all()));
     all.addAll(standing.ofInputs());
@@ -149,83 +144,6 @@ public record CircuitsStep(
       all.add(new InputFindings(input, all.size() + 1, brief.controller(), busy));
     }
     return all;
-  }
-
-  private Optional<Finding> place(Fixture fixture) {
-    EmitterKind kind = layout.emitterOf(fixture).kind();
-    Optional<Circuit> in = circuits.of(fixture);
-    if (in.isPresent()) {
-      return in.get().drives(kind) ? Optional.empty() : Optional.of(wrong(fixture, in.get(), kind));
-    }
-    List<Remedy> fitting =
-        circuits.circuits().stream()
-            .filter(c -> c.drives(kind))
-            .map(
-                c ->
-                    new Remedy(
-                        "Put it on " + c.name(), new Change.PutInCircuit(fixture.id(), c.id())))
-            .toList();
-    if (!fitting.isEmpty()) {
-      return Optional.of(
-          Finding.of(
-                  Step.CIRCUITS,
-                  "unchained-" + fixture.id(),
-                  Verdict.TIGHT,
-                  fixture.name() + " is in no circuit and stays dark.")
-              .advising("Put it in a circuit.")
-              .mendedBy(fitting));
-    }
-    List<Remedy> own = own(fixture, kind);
-    if (!own.isEmpty()) {
-      return Optional.of(
-          Finding.of(
-                  Step.CIRCUITS,
-                  "unchained-" + fixture.id(),
-                  Verdict.TIGHT,
-                  fixture.name() + " is in no circuit and stays dark.")
-              .advising(
-                  own.size() > FEW_WAYS
-                      ? phrase("It can be driven in %d ways: choose one in the table.", own.size())
-                      : "None of the circuits drives its emitters: " + kind.title() + ".")
-              .mendedBy(own.size() > FEW_WAYS ? List.of() : own));
-    }
-    return Optional.of(
-        Finding.of(
-            Step.CIRCUITS,
-            "no-circuit-" + fixture.id(),
-            Verdict.OPEN,
-            phrase(
-                "%s (%s) needs a circuit of another kind; it is laid out, counted and exported, but not driven yet.",
-                fixture.name(), kind.title())));
-  }
-
-  /** Circuits that fit, as long as there is room for one more. */
-  private List<Remedy> own(Fixture fixture, EmitterKind kind) {
-    return circuits.circuits().size() >= Circuits.MOST
-        ? List.of()
-        : CircuitStart.fitting(kind).stream()
-            .map(
-                start ->
-                    new Remedy(
-                        "Add a circuit of " + start.title() + " for it",
-                        new Change.DriveByItsOwn(fixture.id(), start.key())))
-            .toList();
-  }
-
-  private Finding wrong(Fixture fixture, Circuit circuit, EmitterKind kind) {
-    List<Remedy> own = own(fixture, kind);
-    List<Remedy> remedies = new ArrayList<>(own.size() > FEW_WAYS ? List.of() : own);
-    remedies.add(
-        new Remedy("Remove it from " + circuit.name(), new Change.TakeOutOfCircuit(fixture.id())));
-    return Finding.of(
-            Step.CIRCUITS,
-            "wrong-kind-" + fixture.id(),
-            Verdict.BREAKS,
-            phrase(
-                "%s hangs on %s, but its emitters are: %s.",
-                fixture.name(), circuit.name(), kind.title()))
-        .advising(phrase("Remove it, or choose emitters that it drives: %s.", circuit.drives()))
-        .mendedBy(remedies);
   }
 
   /** A class of the maker's own says what a channel draws; the circuit may say otherwise. */

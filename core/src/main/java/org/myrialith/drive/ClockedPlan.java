@@ -12,11 +12,10 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.layout.Fixture;
 import org.myrialith.parts.PixelClass;
 
 /** What a chain of clocked pixels takes of time, memory, current and logic level. */
-public record ClockedPlan(ClockedPixels circuit, List<Fixture> fixtures, Brief brief)
+public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief brief)
     implements PixelChainPlan {
   /** Bytes of zeros before the pixels, and once more behind them. */
   public static final int ZERO_BYTES = 4;
@@ -42,7 +41,7 @@ public record ClockedPlan(ClockedPixels circuit, List<Fixture> fixtures, Brief b
   private static final double PIXELS_A_SECOND = 300 / 20e-9;
 
   public ClockedPlan {
-    fixtures = List.copyOf(fixtures);
+    sections = List.copyOf(sections);
   }
 
   @Override

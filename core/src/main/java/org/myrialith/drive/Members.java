@@ -1,6 +1,6 @@
 package org.myrialith.drive;
 
-import java.util.HashSet;
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Member;
@@ -8,7 +8,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.Layout;
 
-/** The fixtures of a circuit. */
+/** The fixtures of a circuit, or what it has of them. */
 final class Members {
   private Members() {}
 
@@ -17,18 +17,33 @@ final class Members {
     return Field.rows(
             "fixtures", "Fixtures", new Types.Words(Types.Words.Rule.ANY), 0, Layout.MOST_FIXTURES)
         .or(List.of())
-        .explained("identifiers in the order the data runs");
+        .explained("in the order the data runs; f1:0-63 for a run of one");
   }
 
   /**
-   * Returns a copy of their identifiers.
+   * Returns a copy.
    *
-   * @throws InputException when one is there twice
+   * @throws InputException when an emitter is there twice
    */
   static List<String> once(List<String> fixtures) {
-    if (new HashSet<>(fixtures).size() != fixtures.size()) {
-      throw new InputException("fixtures", fixtures, "each fixture once");
-    }
+    requireApart(fixtures, "fixtures", "each fixture once, or runs of it that do not overlap");
     return List.copyOf(fixtures);
+  }
+
+  /**
+   * Checks that no two have an emitter in common.
+   *
+   * @param field that the error names
+   * @param wanted what the error asks for
+   */
+  static void requireApart(List<String> members, String field, String wanted) {
+    List<Run> seen = new ArrayList<>();
+    for (String member : members) {
+      Run run = Run.of(member);
+      if (seen.stream().anyMatch(run::meets)) {
+        throw new InputException(field, member, wanted);
+      }
+      seen.add(run);
+    }
   }
 }

@@ -8,17 +8,16 @@ import org.myrialith.brief.Brief;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
-import org.myrialith.layout.Fixture;
 import org.myrialith.parts.PixelClass;
 
 /** What a chain of one-wire pixels takes of time, memory, current and logic level. */
-public record OneWirePlan(OneWirePixels circuit, List<Fixture> fixtures, Brief brief)
+public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief brief)
     implements PixelChainPlan {
   private static final double NANO = 1e-9;
   private static final double MICRO = 1e-6;
 
   public OneWirePlan {
-    fixtures = List.copyOf(fixtures);
+    sections = List.copyOf(sections);
   }
 
   @Override

@@ -14,7 +14,6 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.layout.Fixture;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Tint;
 
@@ -75,9 +74,9 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         IntStream.range(0, channelsPerPixel()).mapToObj(this::shows).toList();
     List<Stretch> all = new ArrayList<>();
     int first = 0;
-    for (Fixture fixture : fixtures()) {
-      all.add(Stretch.ofPixels(fixture, first, shows));
-      first += fixture.count();
+    for (Section section : sections()) {
+      all.add(Stretch.ofPixels(section, first, shows));
+      first += section.count();
     }
     return all;
   }

@@ -5,20 +5,20 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.parts.Tint;
 
 /**
- * The part of a wire that one fixture takes. A unit is what lights up as one: a pixel, or the LEDs
- * that hang on the same outputs.
+ * The part of a wire that a fixture, or a run of it, takes. A unit is what lights up as one: a
+ * pixel, or the LEDs that hang on the same outputs.
  *
  * @param firstUnit units of the circuit before it
  * @param firstChannel channels of the circuit before it
  * @param units how many there are
  * @param shows what each channel of a unit shows
- * @param unitOf unit of each emitter in data order, -1 for one that is not driven; null where each
- *     emitter is a unit
+ * @param unitOf unit of each emitter of the fixture in data order, -1 for one that is not of it;
+ *     null where each emitter of the section is a unit
  * @param groups which group of equal currents each channel is of; null where that is its position
  *     in the unit
  */
 public record Stretch(
-    Fixture fixture,
+    Section section,
     int firstUnit,
     int firstChannel,
     int units,
@@ -38,14 +38,19 @@ public record Stretch(
   }
 
   /** Returns a stretch in which each emitter is a unit, its channels grouped by position. */
-  static Stretch ofPixels(Fixture fixture, int firstUnit, List<Shows> shows) {
+  static Stretch ofPixels(Section section, int firstUnit, List<Shows> shows) {
     return new Stretch(
-        fixture, firstUnit, firstUnit * shows.size(), fixture.count(), shows, null, null);
+        section, firstUnit, firstUnit * shows.size(), section.count(), shows, null, null);
+  }
+
+  /** Returns the fixture that it is of. */
+  public Fixture fixture() {
+    return section.fixture();
   }
 
   /** Returns it with all channels in the first group. */
   Stretch inOneGroup() {
-    return new Stretch(fixture, firstUnit, firstChannel, units, shows, unitOf, new int[channels()]);
+    return new Stretch(section, firstUnit, firstChannel, units, shows, unitOf, new int[channels()]);
   }
 
   /** Returns the channels of a unit. */
@@ -58,9 +63,12 @@ public record Stretch(
     return units * shows.size();
   }
 
-  /** Returns the unit of an emitter by its place in data order, -1 when it is not driven. */
+  /** Returns the unit of an emitter of the fixture by its index, -1 when it is not of this. */
   public int unit(int emitter) {
-    return unitOf == null ? emitter : unitOf[emitter];
+    if (unitOf != null) {
+      return unitOf[emitter];
+    }
+    return section.has(emitter) ? emitter - section.from() : -1;
   }
 
   /** Returns the group of a channel, counted within the stretch. */

@@ -10,7 +10,6 @@ import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
-import org.myrialith.layout.Fixture;
 import org.myrialith.parts.OutputStage;
 
 /**
@@ -79,8 +78,8 @@ public sealed interface SwitchedPlan extends CircuitPlan
   Reckoning dataTime();
 
   @Override
-  default List<Fixture> fixtures() {
-    return switching().fixtures();
+  default List<Section> sections() {
+    return switching().sections();
   }
 
   @Override

@@ -22,18 +22,18 @@ import org.myrialith.parts.Tint;
 /**
  * Fixtures taken apart into what is on or off by itself.
  *
- * @param fixtures in their order
+ * @param sections of fixtures in their order
  * @param stretches what each of them takes of the wire
  * @param channels in the order of the data
  * @param loads the different things that hang on outputs
  */
 public record Switching(
-    List<Fixture> fixtures,
+    List<Section> sections,
     List<Stretch> stretches,
     List<SwitchedChannel> channels,
     List<OutputLoad> loads) {
   public Switching {
-    fixtures = List.copyOf(fixtures);
+    sections = List.copyOf(sections);
     stretches = List.copyOf(stretches);
     channels = List.copyOf(channels);
     loads = List.copyOf(loads);
@@ -46,14 +46,14 @@ public record Switching(
    * @param supply of the gadget (V)
    */
   static Switching of(
-      List<Fixture> fixtures, Layout layout, Hookup hookup, OutputStage outputs, double supply) {
-    return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply), 1).of(fixtures);
+      List<Section> sections, Layout layout, Hookup hookup, OutputStage outputs, double supply) {
+    return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply), 1).of(sections);
   }
 
   /** Returns it with all channels in one group: their currents are alike. */
   Switching inOneGroup() {
     return new Switching(
-        fixtures, stretches.stream().map(Stretch::inOneGroup).toList(), channels, loads);
+        sections, stretches.stream().map(Stretch::inOneGroup).toList(), channels, loads);
   }
 
   /**
@@ -62,13 +62,13 @@ public record Switching(
    * @param duty share of the time that each is fed
    */
   static Switching scanned(
-      List<Fixture> fixtures,
+      List<Section> sections,
       Layout layout,
       Hookup hookup,
       OutputStage outputs,
       double supply,
       double duty) {
-    return new Work(layout, hookup, outputs, supply, duty).of(fixtures);
+    return new Work(layout, hookup, outputs, supply, duty).of(sections);
   }
 
   /** What hangs on an output, to find it again. */
@@ -95,30 +95,32 @@ public record Switching(
       this.duty = duty;
     }
 
-    Switching of(List<Fixture> fixtures) {
-      fixtures.forEach(this::add);
-      return new Switching(fixtures, stretches, channels, loads);
+    Switching of(List<Section> sections) {
+      sections.forEach(this::add);
+      return new Switching(sections, stretches, channels, loads);
     }
 
-    private void add(Fixture fixture) {
+    private void add(Section section) {
+      Fixture fixture = section.fixture();
       EmitterClass emitter = layout.emitterOf(fixture);
-      Units own = Units.of(fixture);
+      Units own = Units.of(section);
       int dies = emitter.dies().size();
       int first = channels.size();
-      int[] groups = new int[own.count * dies];
-      for (int unit = 0; unit < own.count; unit++) {
+      int[] groups = new int[own.count() * dies];
+      for (int unit = own.first; unit < own.end; unit++) {
         for (int die = 0; die < dies; die++) {
           int number = unit * dies + die;
           boolean series = fixture.shape().switchedInSeries() || own.leds[unit] == 1;
-          groups[number] = load(emitter, die, own.leds[unit], series);
+          int load = load(emitter, die, own.leds[unit], series);
+          groups[number - own.first * dies] = load;
           String name = own.names[unit] + (dies == 1 ? "" : " " + emitter.dies().get(die).colour());
           boolean starts = own.starts[unit] && die == 0;
-          channels.add(new SwitchedChannel(fixture, number, name, starts, groups[number]));
+          channels.add(new SwitchedChannel(fixture, number, name, starts, load));
         }
       }
       stretches.add(
-          new Stretch(fixture, units, first, own.count, shows(emitter), own.unitOf, groups));
-      units += own.count;
+          new Stretch(section, units, first, own.count(), shows(emitter), own.ofSection(), groups));
+      units += own.count();
     }
 
     private int load(EmitterClass emitter, int die, int leds, boolean series) {
@@ -191,39 +193,58 @@ public record Switching(
     };
   }
 
-  /** The things of a fixture that are on or off by themselves; what is never lit is not there. */
+  /**
+   * The things of a fixture that are on or off by themselves; what is never lit is not there. Those
+   * of a section are the ones whose first LED is in it: what is wired together is on one output.
+   */
   private static final class Units {
     private final int[] unitOf;
-    private final int count;
     private final int[] leds;
     private final String[] names;
     private final boolean[] starts;
+    private int first;
+    private int end;
 
     private Units(int[] unitOf, int count) {
       this.unitOf = unitOf;
-      this.count = count;
       this.leds = new int[count];
       this.names = new String[count];
       this.starts = new boolean[count];
     }
 
-    static Units of(Fixture fixture) {
+    int count() {
+      return end - first;
+    }
+
+    static Units of(Section section) {
+      Fixture fixture = section.fixture();
       int[] switches = fixture.switches();
       int[] unitOf = new int[switches.length];
       int[] number = new int[switches.length];
       Arrays.fill(number, -1);
       BitSet never = fixture.dark();
       int count = 0;
+      int first = 0;
+      int end = 0;
       for (int i = 0; i < switches.length; i++) {
+        first = i == section.from() ? count : first;
         boolean dark = never.get(i);
         if (!dark && number[switches[i]] < 0) {
           number[switches[i]] = count++;
         }
+        end = section.has(i) ? count : end;
         unitOf[i] = dark ? -1 : number[switches[i]];
       }
       Units units = new Units(unitOf, count);
+      units.first = first;
+      units.end = Math.max(first, end);
       units.tell(fixture.placements());
       return units;
+    }
+
+    /** The unit of each emitter, counted within the section; -1 for those of others. */
+    int[] ofSection() {
+      return Arrays.stream(unitOf).map(u -> u < first || u >= end ? -1 : u - first).toArray();
     }
 
     private void tell(List<Placement> placements) {

@@ -1,8 +1,9 @@
 package org.myrialith.drive;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
@@ -44,31 +45,30 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
     }
   }
 
-  /** Returns the position of the circuit that a fixture is in, -1 for none. */
-  public int circuitOf(Fixture fixture) {
-    for (int c = 0; c < plans.size(); c++) {
-      if (plans.get(c).circuit().fixtures().contains(fixture.id())) {
-        return c;
-      }
-    }
-    return -1;
-  }
-
-  /** Returns what a fixture takes of the wire; empty when it is in no circuit. */
-  public Optional<Stretch> stretch(Fixture fixture) {
-    int circuit = circuitOf(fixture);
-    return circuit < 0 ? Optional.empty() : plans.get(circuit).stretch(fixture.id());
+  /** Returns whether any of a fixture is in a circuit. */
+  public boolean drives(Fixture fixture) {
+    return plans.stream().anyMatch(plan -> plan.circuit().has(fixture.id()));
   }
 
   /** Returns where all emitters stand, in the order of the layout. */
   public List<Spot> spots() {
     List<Spot> all = new ArrayList<>(layout.emitters().size());
+    Map<String, Spot[]> known = new HashMap<>();
+    for (int c = 0; c < plans.size(); c++) {
+      for (Stretch stretch : plans.get(c).stretches()) {
+        Spot[] spots =
+            known.computeIfAbsent(
+                stretch.fixture().id(), id -> new Spot[stretch.fixture().count()]);
+        for (int i = 0; i < spots.length; i++) {
+          int unit = stretch.unit(i);
+          spots[i] = unit < 0 ? spots[i] : new Spot(c, stretch.firstUnit() + unit);
+        }
+      }
+    }
     for (Fixture fixture : layout.fixtures()) {
-      int circuit = circuitOf(fixture);
-      Optional<Stretch> stretch = stretch(fixture);
-      for (int i = 0; i < fixture.count(); i++) {
-        int unit = stretch.isPresent() ? stretch.get().unit(i) : -1;
-        all.add(unit < 0 ? Spot.NONE : new Spot(circuit, stretch.get().firstUnit() + unit));
+      Spot[] spots = known.getOrDefault(fixture.id(), new Spot[fixture.count()]);
+      for (Spot spot : spots) {
+        all.add(spot == null ? Spot.NONE : spot);
       }
     }
     return all;
@@ -81,7 +81,11 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
 
   private List<Emitter> line(CircuitPlan plan) {
     List<Emitter> line = new ArrayList<>(plan.emitters());
-    plan.fixtures().forEach(f -> line.addAll(layout.emittersOf(f)));
+    plan.sections()
+        .forEach(
+            s ->
+                line.addAll(
+                    layout.emittersOf(s.fixture()).subList(s.from(), s.from() + s.count())));
     return line;
   }
 

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Quantity;
@@ -190,11 +191,12 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
       return new OutputsText(switched).write(out, step);
     }
     String from = line.wiring().size() > 1 ? "the resistors" : "the resistor";
-    for (Fixture fixture : line.plan().fixtures()) {
+    for (Section section : line.plan().sections()) {
+      Fixture fixture = section.fixture();
       out.append("  ")
           .append(step++)
           .append(". ")
-          .append(fixture.name())
+          .append(section.name())
           .append(" (")
           .append(fixture.describe())
           .append("): ")
@@ -202,10 +204,25 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
           .append(" from ")
           .append(from)
           .append(".\n");
-      runs(out, DataRun.of(fixture));
-      from = line.out() + " of " + fixture.name();
+      if (section.whole()) {
+        runs(out, DataRun.of(fixture));
+      } else {
+        ends(out, section);
+      }
+      from = line.out() + " of " + section.name();
     }
     return step;
+  }
+
+  /** Where a run of a fixture begins and ends; the wire to what is before and after it is cut. */
+  private static void ends(StringBuilder out, Section section) {
+    out.append("       ")
+        .append(section.count() == 1 ? "1 pixel" : section.count() + " pixels")
+        .append(", data enters at ")
+        .append(place(section.fixture().position(section.from())))
+        .append(", leaves at ")
+        .append(place(section.fixture().position(section.from() + section.count() - 1)))
+        .append("; cut the data of the fixture at both ends of the run.\n");
   }
 
   /** Order and turn of what a fixture is made of. */

@@ -14,7 +14,7 @@ import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Position;
 
 /**
- * A clip as levels, unit after unit in the data order of its fixture.
+ * A clip as levels, unit after unit in the data order of its fixture, or of a run of it.
  *
  * @param circuit position of the circuit that its fixture is in
  * @param stretch what its fixture takes of that wire
@@ -39,10 +39,15 @@ public record ClipLevels(
    * @param emitters of the fixture in data order
    * @param circuit position of the circuit that its fixture is in
    * @param plan of that circuit
+   * @param stretch of that wire that shows the clip, or a run of it
    */
   public static ClipLevels of(
-      Clip clip, List<Emitter> emitters, int circuit, CircuitPlan plan, LevelTable table) {
-    Stretch stretch = plan.stretch(clip.fixture()).orElseThrow();
+      Clip clip,
+      List<Emitter> emitters,
+      int circuit,
+      CircuitPlan plan,
+      Stretch stretch,
+      LevelTable table) {
     int[] cells = cells(stretch, emitters);
     Map<String, Levels> known = new HashMap<>();
     Map<Levels, long[]> knownSums = new HashMap<>();

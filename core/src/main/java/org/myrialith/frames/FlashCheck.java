@@ -2,6 +2,7 @@ package org.myrialith.frames;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.parts.Tint;
@@ -49,6 +50,25 @@ public record FlashCheck(double flashingShare) {
   /** Returns whether the clip may start by itself. */
   public boolean safe() {
     return flashingShare < AREA_SHARE;
+  }
+
+  /**
+   * Returns what is true of a clip whose fixture hangs on several wires.
+   *
+   * @param clips with what was found for each, the runs of the fixture
+   */
+  static FlashCheck together(Map<ClipLevels, FlashCheck> clips) {
+    if (clips.size() == 1) {
+      return clips.values().iterator().next();
+    }
+    double flashing = 0;
+    int emitters = 0;
+    for (Map.Entry<ClipLevels, FlashCheck> run : clips.entrySet()) {
+      int own = run.getKey().cells().length;
+      flashing += run.getValue().flashingShare() * own;
+      emitters += own;
+    }
+    return new FlashCheck(flashing / emitters);
   }
 
   /** Checks a clip by itself, as it repeats, without a limiter. */

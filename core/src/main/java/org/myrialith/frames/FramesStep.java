@@ -3,6 +3,7 @@ package org.myrialith.frames;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,9 +43,13 @@ public record FramesStep(
    */
   public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting) {
     Map<String, FlashCheck> all = new LinkedHashMap<>();
+    Map<String, Map<ClipLevels, FlashCheck>> runs = new LinkedHashMap<>();
     for (int c = 0; c < sent.clips().size(); c++) {
-      all.put(sent.clips().get(c).clip().id(), FlashCheck.of(sent, c));
+      ClipLevels clip = sent.clips().get(c);
+      runs.computeIfAbsent(clip.clip().id(), id -> new IdentityHashMap<>())
+          .put(clip, FlashCheck.of(sent, c));
     }
+    runs.forEach((id, checked) -> all.put(id, FlashCheck.together(checked)));
     resting.forEach(clip -> all.put(clip.clip().id(), FlashCheck.of(clip)));
     return all;
   }
@@ -146,6 +151,7 @@ public record FramesStep(
     }
     List<Reckoning.Given> lengths =
         show.clips().stream()
+            .distinct()
             .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))
             .toList();
     return List.of(

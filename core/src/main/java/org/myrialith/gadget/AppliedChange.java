@@ -3,6 +3,7 @@ package org.myrialith.gadget;
 import java.util.Optional;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.Run;
 import org.myrialith.finding.Change;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
@@ -43,13 +44,14 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget put(Change.PutInCircuit change) {
-    return gadget.with(gadget.circuits().withAtEnd(change.fixture(), change.circuit()));
+    return gadget.with(
+        gadget.circuits().withAtEnd(Run.of(change.fixture()), change.circuit(), gadget.layout()));
   }
 
   @Override
   public Gadget drive(Change.DriveByItsOwn change) {
     return CircuitStart.of(change.start())
-        .filter(start -> gadget.fixture(change.fixture()).isPresent())
+        .filter(start -> gadget.fixture(Run.of(change.fixture()).fixture()).isPresent())
         .map(start -> gadget.with(start, change.fixture()))
         .orElse(gadget);
   }

@@ -1,6 +1,8 @@
 package org.myrialith.gadget;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
@@ -18,15 +20,18 @@ final class EmittedLight {
       return rgb;
     }
     List<Levels> levels = plan.sent().levels(moment);
+    Map<String, Integer> firsts = new HashMap<>();
     int first = 0;
     for (Fixture fixture : plan.layout().fixtures()) {
-      int circuit = plan.wiring().circuitOf(fixture);
-      if (circuit >= 0) {
-        CircuitPlan driver = plan.wiring().plans().get(circuit);
-        Stretch stretch = driver.stretch(fixture.id()).orElseThrow();
-        light(rgb, first * 3, levels.get(circuit), driver.fullLevel(), stretch);
-      }
+      firsts.put(fixture.id(), first);
       first += fixture.count();
+    }
+    for (int c = 0; c < levels.size(); c++) {
+      CircuitPlan driver = plan.wiring().plans().get(c);
+      for (Stretch stretch : driver.stretches()) {
+        int at = 3 * firsts.get(stretch.fixture().id());
+        light(rgb, at, levels.get(c), driver.fullLevel(), stretch);
+      }
     }
     return rgb;
   }

@@ -18,6 +18,7 @@ import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Run;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
@@ -215,7 +216,7 @@ public record Gadget(
             ? circuits
             : circuits
                 .fitting(grown.emitterOf(fixture).kind())
-                .map(c -> circuits.withAtEnd(fixture.id(), c.id()))
+                .map(c -> circuits.withAtEnd(Run.all(fixture.id()), c.id(), grown))
                 .orElse(circuits);
     List<Clip> fitted =
         programme.clips().stream()
@@ -262,28 +263,20 @@ public record Gadget(
     return with(start.beside(circuits, brief.controller(), freeId("c")));
   }
 
-  /** Returns the gadget with a circuit to begin with, and a fixture moved to it. */
+  /** Returns the gadget with a circuit to begin with, and a fixture, or a run, moved to it. */
   public Gadget with(CircuitStart start, String fixture) {
     String id = freeId("c");
-    Circuits left = circuits.without(fixture);
+    Circuits left = circuits.without(Run.of(fixture), layout);
     Circuit fresh = start.beside(left, brief.controller(), id, layout, List.of(fixture));
     return with(left.with(fresh)).withPins(id);
   }
 
   /**
-   * Returns the gadget with fixtures on a circuit of their own, one way, and why. Circuits that
-   * drove nothing else go.
+   * Returns the gadget with fixtures, or runs of them, on a circuit of their own, one way, and why.
+   * Circuits that drove nothing else go.
    */
   public Gadget drivenBy(CircuitStart start, List<String> fixtures, String why) {
-    Circuits left = circuits;
-    for (String fixture : fixtures) {
-      left = left.without(fixture);
-    }
-    for (Circuit circuit : circuits.circuits()) {
-      if (!circuit.fixtures().isEmpty() && fixtures.containsAll(circuit.fixtures())) {
-        left = left.withoutCircuit(circuit.id());
-      }
-    }
+    Circuits left = circuits.clearedOf(fixtures.stream().map(Run::of).toList(), layout);
     Gadget cleared = with(left);
     String id = cleared.freeId("c");
     Circuit fresh = start.beside(left, brief.controller(), id, layout, fixtures);

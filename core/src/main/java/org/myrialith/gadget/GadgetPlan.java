@@ -14,6 +14,7 @@ import org.myrialith.colour.LevelTable;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Stretch;
 import org.myrialith.drive.Wiring;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -94,22 +95,23 @@ public final class GadgetPlan {
     List<ClipLevels> all = new ArrayList<>();
     for (int c = 0; c < wiring().plans().size(); c++) {
       CircuitPlan circuit = wiring().plans().get(c);
-      for (Fixture fixture : circuit.fixtures()) {
-        Optional<Clip> clip = gadget.clipOn(fixture.id());
-        if (clip.isPresent()) {
-          all.add(levels(clip.get(), fixture, c, circuit));
+      for (Stretch stretch : circuit.stretches()) {
+        Optional<Clip> clip = gadget.clipOn(stretch.fixture().id());
+        if (clip.isPresent() && stretch.units() > 0) {
+          all.add(levels(clip.get(), stretch, c, circuit));
         }
       }
     }
     return List.copyOf(all);
   }
 
-  private ClipLevels levels(Clip clip, Fixture fixture, int position, CircuitPlan circuit) {
+  private ClipLevels levels(Clip clip, Stretch stretch, int position, CircuitPlan circuit) {
     return ClipLevels.of(
         clip,
-        layout().emittersOf(fixture),
+        layout().emittersOf(stretch.fixture()),
         position,
         circuit,
+        stretch,
         LevelTable.of(gadget.colour(), circuit.levelBits()));
   }
 
@@ -130,11 +132,11 @@ public final class GadgetPlan {
     List<ClipLevels> all = new ArrayList<>();
     for (Clip clip : gadget.clips()) {
       Fixture fixture = gadget.fixture(clip.fixture()).orElseThrow();
-      if (wiring().circuitOf(fixture) < 0) {
+      if (!wiring().drives(fixture)) {
         CircuitPlan alone =
             OneWirePixels.usual("alone", List.of(fixture.id()))
                 .plan(gadget.layout(), gadget.brief());
-        all.add(levels(clip, fixture, -1, alone));
+        all.add(levels(clip, alone.stretches().get(0), -1, alone));
       }
     }
     return all;
@@ -279,8 +281,7 @@ public final class GadgetPlan {
   public Map<String, byte[]> firmwareFiles() {
     Map<String, byte[]> files = new LinkedHashMap<>();
     if (firmware().isPresent()) {
-      List<Fixture> resting =
-          gadget.fixtures().stream().filter(f -> wiring().circuitOf(f) < 0).toList();
+      List<Fixture> resting = gadget.fixtures().stream().filter(f -> !wiring().drives(f)).toList();
       WiringText wiringText = new WiringText(gadget.brief(), firmware().get(), power(), resting);
       files.putAll(firmware().get().files(gadget.title(), wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));

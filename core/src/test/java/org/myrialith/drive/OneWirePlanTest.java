@@ -76,10 +76,10 @@ class OneWirePlanTest {
     return one.with(strip("f2", pixels - pixels / 2))
         .with(one.circuits().with(second))
         .with(
-            one.with(strip("f2", pixels - pixels / 2))
-                .circuits()
+            one.circuits()
                 .with(second)
-                .withAtEnd("f2", "c2"));
+                .with(second.withAtEnd("f2"))
+                .with(one.circuits().circuits().get(0).without("f2")));
   }
 
   private static Verdict verdict(Gadget gadget, String key) {

@@ -95,6 +95,7 @@ final class FirmwareScenarios {
         Named.of("two three-wire drivers", GadgetPlan.of(SwitchedGadgets.clock(false))),
         Named.of("12 V on two lines, limited beside", GadgetPlan.of(SwitchedGadgets.twelveVolts())),
         Named.of("three ways at once", GadgetPlan.of(SwitchedGadgets.threeWays())),
+        Named.of("fixtures parted over circuits", GadgetPlan.of(SwitchedGadgets.parted())),
         Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
         Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))));
   }

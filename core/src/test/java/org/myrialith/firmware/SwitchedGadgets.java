@@ -501,4 +501,31 @@ final class SwitchedGadgets {
             new Clip("k2", "Two", "f2", frames(strips[1], 4, 30, 72)),
             new Clip("k3", "Three", "f3", frames(strips[2], 4, 30, 73))));
   }
+
+  /**
+   * A panel parted over two lines, its middle on the second; a bar parted between registers and
+   * pins.
+   */
+  static Gadget parted() {
+    Fixture panel =
+        Fixture.of("f1", "Panel", new Panel(6, 4, 10, 10, Corner.TOP_LEFT, true, true, 0));
+    Fixture board = of(Fixture.of("f2", "Bar", new Bar(21, 10, 0)), "single-red");
+    return Gadgets.of(
+        "Parted",
+        "",
+        Controller.AVR8_32K,
+        Optional.of(new Supply("port", 5, 0.4)),
+        List.of(panel, board),
+        List.of(
+            OneWirePixels.usual("c1", List.of("f1:16-23", "f1:0-6")).onPin("B0"),
+            OneWirePixels.usual("c2", List.of("f1:7-15")).onPin("D6"),
+            ShiftRegisters.usual("c3", List.of("f2:0-9")).with(Hookup.of(4, Side.TO_SUPPLY)),
+            DirectPins.usual("c4", List.of("f2:10-20"))
+                .onPins(List.of("C0", "C1", "C2", "C3", "C4", "C5", "D2", "D3", "D4", "D5", "B1"))),
+        ColourSettings.USUAL,
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        List.of(
+            new Clip("k1", "Panel", "f1", frames(panel, 6, 30, 5)),
+            new Clip("k2", "Digits", "f2", frames(board, 6, 30, 6))));
+  }
 }

@@ -25,6 +25,7 @@ import org.myrialith.drive.InputSort;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.Run;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedCircuit;
@@ -195,7 +196,9 @@ final class GadgetSamples {
     Circuits circuits = gadget.circuits().with(second);
     List<String> first = circuits.circuits().get(0).fixtures();
     return gadget.with(
-        first.isEmpty() ? circuits : circuits.withAtEnd(first.get(first.size() - 1), "c2"));
+        first.isEmpty()
+            ? circuits
+            : circuits.withAtEnd(Run.of(first.get(first.size() - 1)), "c2", gadget.layout()));
   }
 
   private static Group group(Random random, List<Fixture> fixtures) {

@@ -6,10 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
@@ -36,13 +37,32 @@ public record CircuitView(
     Optional<BitsPicture> bits) {
 
   /**
-   * A fixture in a circuit.
+   * A fixture in a circuit, or a run of one.
    *
+   * @param id the member as in the format
+   * @param first index of the fixture that it begins with
+   * @param last index of the fixture that it ends with
+   * @param most highest index of the fixture
    * @param range of the wire that it takes, in words
    * @param from where its part of the data begins, as a share of all
    * @param share of the data
    */
-  record Link(String id, String name, String what, String range, double from, double share) {}
+  record Link(
+      String id,
+      String name,
+      String what,
+      String range,
+      int first,
+      int last,
+      int most,
+      double from,
+      double share) {
+
+    /** Returns the member as an identifier in the page. */
+    public String anchor() {
+      return id.replace(':', '-');
+    }
+  }
 
   static CircuitView of(CircuitPlan plan, LayoutPlan layout, FormValues typed, int output) {
     PartForm<Circuit> part = new PartForm<>(CircuitKinds.ALL, plan.circuit());
@@ -100,17 +120,24 @@ public record CircuitView(
 
   private static List<Link> links(CircuitPlan plan) {
     double all = Math.max(1, plan.channels());
-    return plan.stretches().stream()
-        .map(
-            s ->
-                new Link(
-                    s.fixture().id(),
-                    s.fixture().name(),
-                    s.fixture().describe(),
-                    range(plan, s),
-                    s.firstChannel() / all,
-                    s.channels() / all))
-        .collect(Collectors.toList());
+    List<Stretch> stretches = plan.stretches();
+    return IntStream.range(0, stretches.size())
+        .mapToObj(s -> link(plan, plan.circuit().fixtures().get(s), stretches.get(s), all))
+        .toList();
+  }
+
+  private static Link link(CircuitPlan plan, String member, Stretch stretch, double all) {
+    Section section = stretch.section();
+    return new Link(
+        member,
+        section.name(),
+        section.fixture().describe(),
+        range(plan, stretch),
+        section.from(),
+        section.from() + section.count() - 1,
+        section.fixture().count() - 1,
+        stretch.firstChannel() / all,
+        stretch.channels() / all);
   }
 
   private static String range(CircuitPlan plan, Stretch stretch) {

@@ -9,9 +9,9 @@ import java.util.Optional;
 import org.myrialith.build.Way;
 import org.myrialith.build.WayColumn;
 import org.myrialith.build.WayTable;
+import org.myrialith.drive.Run;
 import org.myrialith.finding.Quantity;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.layout.Fixture;
 import org.myrialith.parts.PriceList;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -55,9 +55,7 @@ public record WaysView(
     FormValues prices = typed != null ? typed : form.shown();
     return new WaysView(
         String.join(",", ids),
-        String.join(
-            ", ",
-            ids.stream().map(id -> gadget.fixture(id).map(Fixture::name).orElse(id)).toList()),
+        String.join(", ", ids.stream().map(id -> Run.of(id).in(gadget.layout()).name()).toList()),
         columns(sort).stream()
             .map(c -> new Head(c.key(), c.title(), sort.isPresent() && sort.get() == c))
             .toList(),

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Section;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
@@ -148,17 +149,19 @@ class LayoutPage {
     boolean several = plan.wiring().plans().size() > 1;
     for (CircuitPlan circuit : plan.wiring().plans()) {
       int place = 1;
-      for (Fixture fixture : circuit.fixtures()) {
-        int first = circuit.firstEmitter(fixture.id());
-        String name = several ? circuit.circuit().name() + ": " + fixture.name() : fixture.name();
+      int first = 0;
+      for (int s = 0; s < circuit.sections().size(); s++) {
+        Section section = circuit.sections().get(s);
+        String name = several ? circuit.circuit().name() + ": " + section.name() : section.name();
         turns.add(
             new Turn(
                 place++,
-                fixture.id(),
+                circuit.circuit().fixtures().get(s),
                 name,
                 first,
-                first + fixture.count() - 1,
-                fixture.mount().reversed()));
+                first + section.count() - 1,
+                section.fixture().mount().reversed()));
+        first += section.count();
       }
     }
     return turns;

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.Run;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
@@ -45,14 +46,17 @@ class OrderController {
         errors -> page.page(id, picked).addObject("typedTurn", Map.of(fixture, place)));
   }
 
-  private static Gadget changed(Gadget gadget, String id, String place, String by) {
-    Fixture fixture = gadget.fixture(id).orElseThrow(NotThereException::new);
-    Circuit line = gadget.circuits().of(fixture).orElseThrow(NotThereException::new);
+  /** A member is a fixture, or a run of one: reversing turns all of the fixture. */
+  private static Gadget changed(Gadget gadget, String member, String place, String by) {
+    Circuit line = gadget.circuits().having(member).orElseThrow(NotThereException::new);
     return switch (by) {
-      case "reverse" -> gadget.with(fixture.with(fixture.mount().backwards()));
-      case "earlier" -> gadget.with(line.moved(id, -1));
-      case "later" -> gadget.with(line.moved(id, 1));
-      default -> gadget.with(line.with(id, whole(place)));
+      case "reverse" -> {
+        Fixture fixture = gadget.fixture(Run.of(member).fixture()).orElseThrow();
+        yield gadget.with(fixture.with(fixture.mount().backwards()));
+      }
+      case "earlier" -> gadget.with(line.moved(member, -1));
+      case "later" -> gadget.with(line.moved(member, 1));
+      default -> gadget.with(line.with(member, whole(place)));
     };
   }
 
