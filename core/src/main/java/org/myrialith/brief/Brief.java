@@ -1,12 +1,19 @@
 package org.myrialith.brief;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
+import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
 
 /**
@@ -14,9 +21,19 @@ import org.myrialith.parts.Supply;
  *
  * @param title one line
  * @param notes any length up to {@link TextRules#NOTES}
+ * @param controllerKey key of a class of controller, or the name of one of the maker's own
+ * @param ownControllers the maker's own
  * @param supply what feeds it, if said
  */
-public record Brief(String title, String notes, Controller controller, Optional<Supply> supply) {
+public record Brief(
+    String title,
+    String notes,
+    String controllerKey,
+    List<OwnController> ownControllers,
+    Optional<Supply> supply) {
+  /** Most classes of the maker's own. */
+  private static final int MOST_OWN = 8;
+
   /** Taken for what feeds it as long as no supply is named (V). */
   public static final double USUAL_VOLTS = 5;
 
@@ -26,17 +43,58 @@ public record Brief(String title, String notes, Controller controller, Optional<
           Brief.class,
           Field.named("title", "What is it called?"),
           Field.words("notes", "What is it for?", Types.Words.Rule.NOTES).or(""),
-          Field.of(
-              "controller",
-              "Controller",
-              Types.Choice.of(Controller.values(), Controller::key, Controller::title)),
+          Field.words("controller", "Controller", Types.Words.Rule.ANY)
+              .in("controllerKey")
+              .explained(keys(List.of()) + ", or the name of one of the own"),
+          Field.rows("ownControllers", "Own classes", OwnController.DESCRIPTION, 0, MOST_OWN)
+              .or(List.of())
+              .explained("0 and no pins: as the class that it is based on"),
           Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not said yet"));
 
   public Brief {
     title = TextRules.name("title", title);
     notes = TextRules.notes("notes", notes);
-    Objects.requireNonNull(controller, "controller");
+    ownControllers = List.copyOf(ownControllers);
+    if (ownControllers.stream().map(OwnController::name).distinct().count()
+        < ownControllers.size()) {
+      throw new InputException("ownControllers", ownControllers.size(), "each under another name");
+    }
+    if (find(controllerKey, ownControllers).isEmpty()) {
+      throw new InputException("controller", controllerKey, keys(ownControllers));
+    }
     Objects.requireNonNull(supply, "supply");
+  }
+
+  /** A brief with a class that comes along. */
+  public Brief(String title, String notes, Controller controller, Optional<Supply> supply) {
+    this(title, notes, controller.key(), List.of(), supply);
+  }
+
+  private static Optional<Controller> find(String key, List<OwnController> own) {
+    return own.stream()
+        .filter(o -> o.name().equals(key))
+        .findFirst()
+        .map(OwnController::controller)
+        .or(() -> Controller.of(key));
+  }
+
+  private static String keys(List<OwnController> own) {
+    return Stream.concat(
+            Controller.CLASSES.stream().map(Controller::key), own.stream().map(OwnController::name))
+        .collect(Collectors.joining(", "));
+  }
+
+  /** Returns its class of controller. */
+  public Controller controller() {
+    return find(controllerKey, ownControllers).orElseThrow();
+  }
+
+  /** Returns the classes that it can have: those that come along, then the maker's own. */
+  public Map<String, Controller> controllers() {
+    Map<String, Controller> all = new LinkedHashMap<>();
+    Controller.CLASSES.forEach(c -> all.put(c.key(), c));
+    ownControllers.forEach(o -> all.put(o.name(), o.controller()));
+    return all;
   }
 
   /** Returns the voltage of the supply, the usual one as long as none is named (V). */
@@ -46,11 +104,23 @@ public record Brief(String title, String notes, Controller controller, Optional<
 
   /** Returns the brief with another class of controller. */
   public Brief withController(Controller other) {
-    return new Brief(title, notes, other, supply);
+    return withController(other.key());
+  }
+
+  /** Returns the brief with another class of controller, or one of the maker's own. */
+  public Brief withController(String key) {
+    return new Brief(title, notes, key, ownControllers, supply);
+  }
+
+  /** Returns the brief with other own classes; who renames the one in use goes on using it. */
+  public Brief withOwn(List<OwnController> own) {
+    int used = ownControllers.stream().map(OwnController::name).toList().indexOf(controllerKey);
+    boolean renamed = find(controllerKey, own).isEmpty() && used >= 0 && used < own.size();
+    return new Brief(title, notes, renamed ? own.get(used).name() : controllerKey, own, supply);
   }
 
   /** Returns the brief with another supply. */
   public Brief withSupply(Optional<Supply> other) {
-    return new Brief(title, notes, controller, other);
+    return new Brief(title, notes, controllerKey, ownControllers, other);
   }
 }

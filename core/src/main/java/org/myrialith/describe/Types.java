@@ -190,9 +190,8 @@ public final class Types {
       options = new LinkedHashMap<>(options);
     }
 
-    /** Returns a choice of all values of an enum. */
-    public static <E extends Enum<E>> Choice<E> of(
-        E[] values, Function<E, String> key, Function<E, String> words) {
+    /** Returns a choice of values, such as all of an enum. */
+    public static <E> Choice<E> of(E[] values, Function<E, String> key, Function<E, String> words) {
       Map<String, Option<E>> options = new LinkedHashMap<>();
       for (E value : values) {
         options.put(key.apply(value), new Option<>(value, words.apply(value)));

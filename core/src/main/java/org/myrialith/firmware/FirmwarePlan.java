@@ -5,7 +5,6 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -202,7 +201,7 @@ public record FirmwarePlan(
 
   /** Returns the smallest class of controller that would do with some room; empty if none does. */
   public Optional<Controller> smallest() {
-    return Arrays.stream(Controller.values())
+    return Controller.CLASSES.stream()
         .filter(this::wouldDo)
         .min(Comparator.comparingInt(Controller::flashBytes));
   }

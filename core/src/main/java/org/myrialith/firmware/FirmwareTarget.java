@@ -138,7 +138,7 @@ enum FirmwareTarget {
 
   static FirmwareTarget of(Controller controller) {
     for (FirmwareTarget target : values()) {
-      if (target.controller == controller) {
+      if (target.controller.key().equals(controller.key())) {
         return target;
       }
     }

@@ -33,13 +33,12 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget controller(Change.UseController change) {
-    return Controller.of(change.controller())
-        .map(
-            to ->
-                gadget
-                    .with(gadget.brief().withController(to))
-                    .with(CircuitPins.fitted(gadget.circuits(), to)))
-        .orElse(gadget);
+    Controller to = gadget.brief().controllers().get(change.controller());
+    return to == null
+        ? gadget
+        : gadget
+            .with(gadget.brief().withController(change.controller()))
+            .with(CircuitPins.fitted(gadget.circuits(), to));
   }
 
   @Override

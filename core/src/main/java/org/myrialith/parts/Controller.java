@@ -3,9 +3,11 @@ package org.myrialith.parts;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -13,135 +15,12 @@ import java.util.stream.IntStream;
  *
  * <p>Sizes, clocks and currents are those of the common parts with this much memory (part-class
  * data).
+ *
+ * @param key of the class, as in the gadget format; the one it is based on for a maker's own
+ * @param title shown to the maker
  */
-public enum Controller {
-  /** 8-bit, 16 MHz crystal, 2 KB RAM, 32 KB flash, 5 V logic. */
-  AVR8_32K(
-      "8bit-32k",
-      "8-bit controller, 16 MHz, 2 KB RAM, 32 KB flash, 5 V",
-      new Memory(2048, 32768),
-      Logic.OF_SUPPLY,
-      new Pins(
-          List.of(
-              "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0", "D1",
-              "D2", "D3", "D4", "D5", "D6", "D7"),
-          Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
-          Map.of(
-              "D0",
-              "serial in",
-              "D1",
-              "serial out",
-              "B3",
-              "SPI data out",
-              "B4",
-              "SPI data in",
-              "B5",
-              "SPI clock, board lamp",
-              "C4",
-              "I2C data",
-              "C5",
-              "I2C clock"),
-          List.of("D3", "B3"),
-          Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
-      new PortGroups(
-          100,
-          List.of(
-              List.of("C0", "C1", "C2", "C3", "C4", "C5"),
-              List.of("D0", "D1", "D2", "D3", "D4"),
-              List.of("D5", "D6", "D7", "B0", "B1", "B2", "B3", "B4", "B5")))),
-  /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
-  AVR8_8K(
-      "8bit-8k",
-      "8-bit controller, 16 MHz, 512 bytes RAM, 8 KB flash, 5 V",
-      new Memory(512, 8192),
-      Logic.OF_SUPPLY,
-      new Pins(
-          List.of("B0", "B1", "B2", "B3", "B4"),
-          Map.of("B5", "reset"),
-          Map.of(
-              "B0", "I2C data, programming", "B1", "programming", "B2", "I2C clock, programming"),
-          List.of(),
-          Map.of())),
-  /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
-  AVR8_256K(
-      "8bit-256k",
-      "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
-      new Memory(8192, 262144),
-      Logic.OF_SUPPLY,
-      new Pins(
-          ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
-          Map.of(),
-          Map.of(
-              "E0",
-              "serial in",
-              "E1",
-              "serial out",
-              "B1",
-              "SPI clock",
-              "B2",
-              "SPI data out",
-              "B3",
-              "SPI data in",
-              "B7",
-              "board lamp",
-              "D0",
-              "I2C clock",
-              "D1",
-              "I2C data"),
-          List.of("B4"),
-          Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C"))),
-  /** 32-bit, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V logic. */
-  ARM32_SMALL(
-      "32bit-256k",
-      "32-bit controller, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V",
-      new Memory(32_768, 262_144),
-      new Logic(48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6),
-      new Pins(
-          numbered(0, 21),
-          Map.of(),
-          Map.of("P0", "serial in", "P1", "serial out", "P11", "SPI data out", "P13", "SPI clock"),
-          List.of(),
-          Map.of())),
-  /** 32-bit, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V logic. */
-  ARM32_TWO_CORES(
-      "32bit-2m",
-      "32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V",
-      new Memory(270_336, 2_097_152),
-      new Logic(133_000_000, 3.3, new OutputStage(60, 60, 4, 12, 50, 3.6), 500e-9),
-      new Pins(
-          numbered(0, 22),
-          Map.of(
-              "P23", "the board's supply", "P24", "the board's supply", "P25", "the board's lamp"),
-          Map.of("P0", "serial out", "P1", "serial in", "P18", "SPI clock", "P19", "SPI data out"),
-          List.of(),
-          Map.of())),
-  /** 32-bit with a radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V logic. */
-  RADIO32(
-      "32bit-4m",
-      "32-bit controller with radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V",
-      new Memory(327_680, 4_194_304),
-      new Logic(240_000_000, 3.3, new OutputStage(30, 30, 20, 28, 200, 3.6), 200e-9),
-      new Pins(
-          List.of(
-              "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
-              "P26", "P27", "P32", "P33"),
-          Map.of(
-              "P0",
-              "starting up",
-              "P1",
-              "the serial port",
-              "P2",
-              "starting up",
-              "P3",
-              "the serial port",
-              "P12",
-              "starting up",
-              "P15",
-              "starting up"),
-          Map.of("P21", "I2C data", "P22", "I2C clock", "P18", "SPI clock", "P23", "SPI data out"),
-          List.of(),
-          Map.of()));
-
+public record Controller(
+    String key, String title, Memory memory, Logic logic, Ports ports, PortGroups portGroups) {
   /** Clock of the 8-bit classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
 
@@ -159,15 +38,170 @@ public enum Controller {
   /** A board's own regulator loses so much (V), common practice. */
   private static final double REGULATOR_VOLTS = 0.3;
 
+  /** 8-bit, 16 MHz crystal, 2 KB RAM, 32 KB flash, 5 V logic. */
+  public static final Controller AVR8_32K =
+      new Controller(
+          "8bit-32k",
+          "8-bit controller, 16 MHz, 2 KB RAM, 32 KB flash, 5 V",
+          new Memory(2048, 32768),
+          Logic.OF_SUPPLY,
+          new Ports(
+              List.of(
+                  "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0",
+                  "D1", "D2", "D3", "D4", "D5", "D6", "D7"),
+              Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
+              Map.of(
+                  "D0",
+                  "serial in",
+                  "D1",
+                  "serial out",
+                  "B3",
+                  "SPI data out",
+                  "B4",
+                  "SPI data in",
+                  "B5",
+                  "SPI clock, board lamp",
+                  "C4",
+                  "I2C data",
+                  "C5",
+                  "I2C clock"),
+              List.of("D3", "B3"),
+              Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
+          new PortGroups(
+              100,
+              List.of(
+                  List.of("C0", "C1", "C2", "C3", "C4", "C5"),
+                  List.of("D0", "D1", "D2", "D3", "D4"),
+                  List.of("D5", "D6", "D7", "B0", "B1", "B2", "B3", "B4", "B5"))));
+
+  /** 8-bit, 16 MHz from its own PLL, 512 bytes RAM, 8 KB flash, 5 V logic. */
+  public static final Controller AVR8_8K =
+      new Controller(
+          "8bit-8k",
+          "8-bit controller, 16 MHz, 512 bytes RAM, 8 KB flash, 5 V",
+          new Memory(512, 8192),
+          Logic.OF_SUPPLY,
+          new Ports(
+              List.of("B0", "B1", "B2", "B3", "B4"),
+              Map.of("B5", "reset"),
+              Map.of(
+                  "B0",
+                  "I2C data, programming",
+                  "B1",
+                  "programming",
+                  "B2",
+                  "I2C clock, programming"),
+              List.of(),
+              Map.of()));
+
+  /** 8-bit, 16 MHz crystal, 8 KB RAM, 256 KB flash, 5 V logic, many pins. */
+  public static final Controller AVR8_256K =
+      new Controller(
+          "8bit-256k",
+          "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
+          new Memory(8192, 262144),
+          Logic.OF_SUPPLY,
+          new Ports(
+              ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
+              Map.of(),
+              Map.of(
+                  "E0",
+                  "serial in",
+                  "E1",
+                  "serial out",
+                  "B1",
+                  "SPI clock",
+                  "B2",
+                  "SPI data out",
+                  "B3",
+                  "SPI data in",
+                  "B7",
+                  "board lamp",
+                  "D0",
+                  "I2C clock",
+                  "D1",
+                  "I2C data"),
+              List.of("B4"),
+              Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C")));
+
+  /** 32-bit, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V logic. */
+  public static final Controller ARM32_SMALL =
+      new Controller(
+          "32bit-256k",
+          "32-bit controller, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V",
+          new Memory(32_768, 262_144),
+          new Logic(48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6),
+          new Ports(
+              numbered(0, 21),
+              Map.of(),
+              Map.of(
+                  "P0", "serial in", "P1", "serial out", "P11", "SPI data out", "P13", "SPI clock"),
+              List.of(),
+              Map.of()));
+
+  /** 32-bit, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V logic. */
+  public static final Controller ARM32_TWO_CORES =
+      new Controller(
+          "32bit-2m",
+          "32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V",
+          new Memory(270_336, 2_097_152),
+          new Logic(133_000_000, 3.3, new OutputStage(60, 60, 4, 12, 50, 3.6), 500e-9),
+          new Ports(
+              numbered(0, 22),
+              Map.of(
+                  "P23",
+                  "the board's supply",
+                  "P24",
+                  "the board's supply",
+                  "P25",
+                  "the board's lamp"),
+              Map.of(
+                  "P0", "serial out", "P1", "serial in", "P18", "SPI clock", "P19", "SPI data out"),
+              List.of(),
+              Map.of()));
+
+  /** 32-bit with a radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V logic. */
+  public static final Controller RADIO32 =
+      new Controller(
+          "32bit-4m",
+          "32-bit controller with radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V",
+          new Memory(327_680, 4_194_304),
+          new Logic(240_000_000, 3.3, new OutputStage(30, 30, 20, 28, 200, 3.6), 200e-9),
+          new Ports(
+              List.of(
+                  "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
+                  "P26", "P27", "P32", "P33"),
+              Map.of(
+                  "P0",
+                  "starting up",
+                  "P1",
+                  "the serial port",
+                  "P2",
+                  "starting up",
+                  "P3",
+                  "the serial port",
+                  "P12",
+                  "starting up",
+                  "P15",
+                  "starting up"),
+              Map.of(
+                  "P21", "I2C data", "P22", "I2C clock", "P18", "SPI clock", "P23", "SPI data out"),
+              List.of(),
+              Map.of()));
+
+  /** All classes that come along. */
+  public static final List<Controller> CLASSES =
+      List.of(AVR8_32K, AVR8_8K, AVR8_256K, ARM32_SMALL, ARM32_TWO_CORES, RADIO32);
+
   /**
-   * Pins that share their way to the supply.
+   * Pins that share their way to the supply; no groups where only the chip's own limit counts.
    *
    * @param milliamps that each group carries in all
    */
   public record PortGroups(double milliamps, List<List<String>> groups) {}
 
   /** Sizes (bytes). */
-  private record Memory(int ram, int flash) {}
+  record Memory(int ram, int flash) {}
 
   /**
    * Clock and levels.
@@ -175,7 +209,7 @@ public enum Controller {
    * @param volts of a regulator of its own, 0 for those of the supply
    * @param pinSeconds of setting a pin in portable C; 0 where an assembler's cycles are counted
    */
-  private record Logic(int clockHz, double volts, OutputStage stage, double pinSeconds) {
+  record Logic(int clockHz, double volts, OutputStage stage, double pinSeconds) {
     static final Logic OF_SUPPLY =
         new Logic(16_000_000, 0, new OutputStage(35, 40, 20, 40, 200, 5.5), 0);
   }
@@ -188,31 +222,31 @@ public enum Controller {
    * @param clocks that a timer which nothing else wants can clock by itself
    * @param timers outputs of timers, without that of the player's time
    */
-  private record Pins(
+  record Ports(
       List<String> usable,
       Map<String, String> taken,
       Map<String, String> others,
       List<String> clocks,
-      Map<String, String> timers) {}
+      Map<String, String> timers) {
 
-  private final String key;
-  private final String title;
-  private final Memory memory;
-  private final Logic logic;
-  private final Pins pins;
-  private final PortGroups groups;
-
-  Controller(String key, String title, Memory memory, Logic logic, Pins pins, PortGroups groups) {
-    this.key = key;
-    this.title = title;
-    this.memory = memory;
-    this.logic = logic;
-    this.pins = pins;
-    this.groups = groups;
+    Ports only(List<String> some) {
+      Map<String, String> gone = new HashMap<>(taken);
+      usable.stream()
+          .filter(pin -> !some.contains(pin))
+          .forEach(pin -> gone.put(pin, "what else the board has it for"));
+      return new Ports(
+          usable.stream().filter(some::contains).toList(),
+          gone,
+          others,
+          clocks.stream().filter(some::contains).toList(),
+          timers.entrySet().stream()
+              .filter(e -> some.contains(e.getKey()))
+              .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+    }
   }
 
-  Controller(String key, String title, Memory memory, Logic logic, Pins pins) {
-    this(key, title, memory, logic, pins, new PortGroups(logic.stage.chipMilliamps(), List.of()));
+  Controller(String key, String title, Memory memory, Logic logic, Ports ports) {
+    this(key, title, memory, logic, ports, new PortGroups(logic.stage.chipMilliamps(), List.of()));
   }
 
   /** Whole ports, each to its highest bit. */
@@ -231,27 +265,30 @@ public enum Controller {
 
   /** Returns the controller class of that key. */
   public static Optional<Controller> of(String key) {
-    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
+    return CLASSES.stream().filter(c -> c.key.equals(key)).findFirst();
   }
 
-  /** Returns the name used in the gadget format. */
-  public String key() {
-    return key;
-  }
-
-  /** Returns the name shown to the maker. */
-  public String title() {
-    return title;
+  /**
+   * Returns the class with what is different about a board.
+   *
+   * @param usable pins, none for all
+   * @param ram 0 for its own (bytes)
+   * @param flash 0 for its own (bytes)
+   */
+  Controller on(String name, List<String> usable, int ram, int flash, OutputStage stage) {
+    Memory sizes = new Memory(ram > 0 ? ram : memory.ram, flash > 0 ? flash : memory.flash);
+    return new Controller(
+        key,
+        name,
+        sizes,
+        new Logic(logic.clockHz, logic.volts, stage, logic.pinSeconds),
+        usable.isEmpty() ? ports : ports.only(usable),
+        portGroups);
   }
 
   /** Returns what a pin gives (data of the class). */
   public OutputStage stage() {
     return logic.stage;
-  }
-
-  /** Returns which pins share a limit; none where only the chip's own counts. */
-  public PortGroups portGroups() {
-    return groups;
   }
 
   /** Returns its clock (Hz). */
@@ -304,17 +341,18 @@ public enum Controller {
 
   /** Returns the pins that may be used: port letter and bit, or P and a number. */
   public List<String> pins() {
-    return pins.usable;
+    return ports.usable;
   }
 
   /** Returns what a pin can do else; empty for nothing that matters. */
   public Optional<String> otherUse(String pin) {
-    return Optional.ofNullable(pins.others.get(pin));
+    return Optional.ofNullable(ports.others.get(pin));
   }
 
   /** Returns the pin that data comes out of when a board sends by its SPI. */
   public Optional<String> spiData() {
-    return pins.others.entrySet().stream()
+    return ports.others.entrySet().stream()
+        .filter(e -> ports.usable.contains(e.getKey()))
         .filter(e -> e.getValue().startsWith(SPI_DATA))
         .map(Map.Entry::getKey)
         .findFirst();
@@ -322,7 +360,7 @@ public enum Controller {
 
   /** Returns the pin that its SPI clocks whether or not that is wanted. */
   public Optional<String> spiClock() {
-    return pins.others.entrySet().stream()
+    return ports.others.entrySet().stream()
         .filter(e -> e.getValue().startsWith(SPI_CLOCK))
         .map(Map.Entry::getKey)
         .findFirst();
@@ -330,7 +368,7 @@ public enum Controller {
 
   /** Returns the pins that a timer which nothing else wants can clock by itself. */
   public List<String> clockPins() {
-    return pins.clocks;
+    return ports.clocks;
   }
 
   /**
@@ -338,15 +376,15 @@ public enum Controller {
    * without those of the timer that the player counts its time by.
    */
   public Map<String, String> timerOutputs() {
-    return pins.timers;
+    return ports.timers;
   }
 
   /** Returns why a pin can't carry a data line; empty when it can. */
   public Optional<String> whyNot(String pin) {
-    if (pins.usable.contains(pin)) {
+    if (ports.usable.contains(pin)) {
       return Optional.empty();
     }
-    String taken = pins.taken.get(pin);
+    String taken = ports.taken.get(pin);
     return Optional.of(
         taken == null
             ? phrase("this class has no pin %s", pin)

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
@@ -94,9 +94,13 @@ class Controller32Test {
         .isEqualTo(meets);
   }
 
+  static List<Controller> classes() {
+    return Controller.CLASSES;
+  }
+
   /** One press moves circuits to pins that another class has; pixels go to its SPI. */
   @ParameterizedTest
-  @EnumSource(Controller.class)
+  @MethodSource("classes")
   void circuitsMoveToThePinsOfAClass(Controller controller) {
     Gadget gadget = Gadget.blank("Trial").with(Fixture.of("f1", "Ring", Ring.KIND.usual()));
     Gadget moved =

@@ -218,9 +218,9 @@ final class SwitchedGadgets {
         ShiftRegisters.usual("c1", List.of("f1"))
             .of(sort)
             .onPins(
-                switch (controller) {
-                  case AVR8_8K -> List.of("B0", "B1", "B2");
-                  case AVR8_32K -> List.of("C0", "B5", "C2", "D3", "D4");
+                switch (controller.key()) {
+                  case "8bit-8k" -> List.of("B0", "B1", "B2");
+                  case "8bit-32k" -> List.of("C0", "B5", "C2", "D3", "D4");
                   default -> List.of("A0", "A1", "A2", "B4", "A3");
                 })
             .with(

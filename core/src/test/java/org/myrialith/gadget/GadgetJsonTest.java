@@ -157,7 +157,6 @@ class GadgetJsonTest {
     faults.put("empty title", root -> root.put("title", ""));
     faults.put("title of blanks", root -> root.put("title", "   "));
     faults.put("title too long", root -> root.put("title", "x".repeat(81)));
-    faults.put("unknown controller", root -> root.put("controller", "64bit"));
     faults.put("exponent without power law", root -> at(root, "/colour").put("transfer", "srgb"));
     faults.put("power law without exponent", root -> at(root, "/colour").remove("exponent"));
     faults.put("unknown order", root -> at(root, "/circuits/0").put("colourOrder", "RGBX"));
@@ -172,6 +171,17 @@ class GadgetJsonTest {
           assertThat(codeTakes(root.toString())).as("code: " + name).isFalse();
           assertThat(schemaTakes(root.toString())).as("schema: " + name).isFalse();
         });
+  }
+
+  /** The schema can't know the names of the maker's own classes. */
+  @Test
+  void aControllerThatIsNeitherAClassNorAnOwnOneIsRefused() {
+    ObjectNode root = lantern();
+    root.put("controller", "64bit");
+    assertThat(codeTakes(root.toString())).isFalse();
+    root.putArray("ownControllers").addObject().put("name", "64bit");
+    assertThat(codeTakes(root.toString())).isTrue();
+    assertThat(schemaTakes(root.toString())).isTrue();
   }
 
   /** Each kind of fixture: every number of it is held to the same bounds by schema and code. */

@@ -79,7 +79,7 @@ final class GadgetSamples {
         Gadgets.of(
             word(random),
             random.nextBoolean() ? "" : "line one\nline two " + word(random),
-            pick(random, Controller.values()),
+            pick(random, Controller.CLASSES.toArray(Controller[]::new)),
             random.nextInt(4) == 0
                 ? Optional.empty()
                 : Optional.of(

@@ -14,6 +14,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -47,9 +48,50 @@ class BriefController {
     var opened = pages.open(id);
     ModelAndView page = pages.page(opened, Step.BRIEF);
     page.addObject("form", typed != null ? typed : FormValues.of(values(opened.plan().gadget())));
-    page.addObject("controllers", Controller.values());
+    Brief brief = opened.plan().gadget().brief();
+    page.addObject("controllers", brief.controllers());
+    page.addObject("own", own(brief, null));
     page.addObject("supplies", Supply.CLASSES);
     return page;
+  }
+
+  /**
+   * The maker's own classes.
+   *
+   * @param open whether they are looked at or were refused
+   */
+  record Own(FormValues form, List<PartForm.Slot> slots, boolean open) {}
+
+  private static Own own(Brief brief, FormValues typed) {
+    PartForm<Brief> part = new PartForm<>(Brief.DESCRIPTION, brief);
+    FormValues form = typed != null ? typed : part.shown();
+    return new Own(
+        form,
+        part.slots(form).stream().filter(s -> s.name().equals("ownControllers")).toList(),
+        typed != null || !brief.ownControllers().isEmpty());
+  }
+
+  /** Sets the maker's own classes of controller. */
+  @PostMapping("/own")
+  ModelAndView own(
+      @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
+    Map<String, String> rows = new HashMap<>(form);
+    rows.keySet().removeIf(field -> !field.startsWith("ownControllers"));
+    return pages.edit(
+        id,
+        base,
+        "Changed own classes of controllers",
+        g -> {
+          // who renames the one in use goes on using it
+          Brief free = g.brief().withController(Controller.AVR8_32K);
+          List<OwnController> own =
+              new PartForm<>(Brief.DESCRIPTION, free).read(rows).ownControllers();
+          return g.with(g.brief().withOwn(own));
+        },
+        "brief",
+        form,
+        typed ->
+            page(id, null).addObject("own", own(pages.open(id).plan().gadget().brief(), typed)));
   }
 
   private static Map<String, String> values(Gadget gadget) {
@@ -57,7 +99,7 @@ class BriefController {
     Brief brief = gadget.brief();
     values.put("title", brief.title());
     values.put("notes", brief.notes());
-    values.put("controller", brief.controller().key());
+    values.put("controller", brief.controllerKey());
     double metres = gadget.layout().site().viewingMm() / MM_PER_METRE;
     values.put("viewing", metres == 0 ? "" : TypedNumber.text(metres));
     brief
@@ -103,14 +145,15 @@ class BriefController {
 
   private static Gadget changed(Gadget gadget, Map<String, String> form) {
     String key = form.getOrDefault("controller", "");
-    Controller controller =
-        Controller.of(key)
-            .orElseThrow(() -> new InputException("controller", key, "one of the classes listed"));
+    if (!gadget.brief().controllers().containsKey(key)) {
+      throw new InputException("controller", key, "one of the classes listed");
+    }
     Brief brief =
         new Brief(
             form.getOrDefault("title", ""),
             form.getOrDefault("notes", ""),
-            controller,
+            key,
+            gadget.brief().ownControllers(),
             supply(gadget, form));
     return gadget.with(brief).with(gadget.layout().site().viewedFrom(viewingMm(gadget, form)));
   }
