@@ -6,6 +6,7 @@ import "./space.js";
 import "./lamp.js";
 import "./easel.js";
 import "./core-sample.js";
+import "./glyph.js";
 import "./keys.js";
 import "./rows.js";
 import "./saving.js";

@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -200,13 +201,29 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         Source.partClass("three-wire display driver"));
   }
 
+  /** The drivers are fed with the supply, as their LEDs are. */
+  private LogicLevel level() {
+    return new LogicLevel(
+        key(""),
+        circuit.sort().chained() ? "Data, clock and load" : "Data and clock",
+        "the drivers",
+        brief.controller(),
+        brief.volts(),
+        brief.volts(),
+        0,
+        Math.max(1, map.chips()),
+        Source.partClass("display driver: high from 3.5 V at 5 V"));
+  }
+
   @Override
   public List<Reckoning> ownNumbers() {
-    return switch (circuit.sort()) {
-      case THREE_WIRE -> List.of(setting());
-      case I2C -> List.of(bus().pullUps());
-      case TWO_WIRE -> List.of();
-    };
+    List<Reckoning> own = new ArrayList<>(List.of(level().high(), level().margin()));
+    switch (circuit.sort()) {
+      case THREE_WIRE -> own.add(setting());
+      case I2C -> own.add(bus().pullUps());
+      case TWO_WIRE -> {}
+    }
+    return own;
   }
 
   private TwoWireBus bus() {
@@ -230,10 +247,15 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
                   DisplayClass.FIRST_ADDRESS,
                   DisplayClass.MOST_ADDRESSES),
           bus().judged(),
+          level().judged(List.of()),
           brightness());
     }
     int most = circuit.sort().chained() ? DisplayDrivers.MOST_CHIPS : 1;
-    return map.chips() > most ? List.of(tooMany(most), brightness()) : List.of(brightness());
+    List<Finding> own = new ArrayList<>(List.of(level().judged(List.of()), brightness()));
+    if (map.chips() > most) {
+      own.add(0, tooMany(most));
+    }
+    return own;
   }
 
   private Finding tooMany(int most) {

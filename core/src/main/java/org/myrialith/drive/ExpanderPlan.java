@@ -21,6 +21,14 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
 
   private static final double IDLE_AMPS = 100e-6;
 
+  /** Returns what feeds the chips and pulls the bus up, in words. */
+  public String feed() {
+    double logic = brief.controller().logicVolts(brief.volts());
+    return logic < brief.volts()
+        ? phrase("%s of the controller", Quantity.text(logic, "V"))
+        : "plus of the supply";
+  }
+
   @Override
   public Hookup hookup() {
     return circuit.hookup();
@@ -90,9 +98,24 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         brief.controller().logicVolts(brief.volts()));
   }
 
+  /** Expanders are fed with what the bus is pulled up to: that of the controller's logic. */
+  private LogicLevel level() {
+    double logic = brief.controller().logicVolts(brief.volts());
+    return new LogicLevel(
+        key(""),
+        "Data and clock",
+        phrase("the expanders, fed with %s as the controller is,", Quantity.text(logic, "V")),
+        brief.controller(),
+        brief.volts(),
+        logic,
+        0,
+        Math.max(1, map.chips()),
+        Source.standard("UM10204"));
+  }
+
   @Override
   public List<Reckoning> ownNumbers() {
-    return List.of(bus().pullUps());
+    return List.of(bus().pullUps(), level().high(), level().margin());
   }
 
   @Override
@@ -100,6 +123,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return List.of(
         bus().addresses("expanders", circuit.firstAddress(), lowest(), circuit.sort().mostChips()),
         bus().judged(),
+        level().judged(List.of()),
         map.depth() > 1 ? turns() : slow());
   }
 

@@ -167,10 +167,16 @@ public record Expanders(
     return "what has pins of its own";
   }
 
+  /** What its LEDs hang on: the supply, or the chips that feed them, fed as the controller (V). */
+  private double volts(Brief brief) {
+    return hookup.side() == Side.TO_GROUND
+        ? brief.controller().logicVolts(brief.volts())
+        : brief.volts();
+  }
+
   @Override
   public ExpanderPlan plan(Layout layout, Brief brief) {
-    Switching switching =
-        Switching.of(members(layout), layout, hookup, sort.stage(), brief.volts());
+    Switching switching = Switching.of(members(layout), layout, hookup, sort.stage(), volts(brief));
     BitMap map =
         BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
             .withDepth(sort.depth(), Sending.COUNTS);

@@ -30,6 +30,9 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   double MILLI = 1e-3;
 
+  /** Lost in a silicon diode (V), common practice. */
+  double DIODE_VOLTS = 0.7;
+
   /** Returns the class of its pixels. */
   PixelClass pixel();
 
@@ -178,31 +181,41 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return railVolts() > 0 ? Math.min(railVolts(), Brief.USUAL_VOLTS) : brief().volts();
   }
 
-  private double neededVolts() {
-    return PixelClass.DATA_HIGH_SHARE * chipVolts();
-  }
-
-  /** The controller runs from the same supply: its pins reach no more than that. */
-  private double logicVolts() {
-    return brief().controller().logicVolts(brief().volts());
-  }
-
-  private Reckoning dataHigh() {
-    return new Reckoning(
-        key("data-high"),
-        "Data must reach",
-        neededVolts(),
-        "V",
-        "0.7 × pixel supply",
-        List.of(
-            given("pixel supply", chipVolts(), "V"),
-            given("the controller gives", logicVolts(), "V")),
+  private LogicLevel level() {
+    return new LogicLevel(
+        key(""),
+        "Data",
+        "the pixels",
+        brief().controller(),
+        brief().volts(),
+        chipVolts(),
+        0,
+        1,
         Source.COMMON_PRACTICE);
+  }
+
+  /** A pixel behind a diode takes less, and gives on what it is fed with. */
+  private List<String> throughFirst() {
+    double fed = chipVolts() - DIODE_VOLTS;
+    double takes = LogicLevel.HIGH_SHARE * fed;
+    double logic = brief().controller().logicVolts(brief().volts());
+    return logic < takes
+        ? List.of()
+        : List.of(
+            phrase(
+                "A first pixel fed through a diode, with %s, takes %s, with %s to spare, and gives on %s, with %s to spare.",
+                Quantity.text(fed, "V"),
+                Quantity.text(takes, "V"),
+                Quantity.text(logic - takes, "V"),
+                Quantity.text(fed, "V"),
+                Quantity.text(fed - LogicLevel.HIGH_SHARE * chipVolts(), "V")));
   }
 
   @Override
   default List<Reckoning> reckonings() {
-    return emitters() == 0 ? List.of() : List.of(dataTime(), refresh(), buffer(), dataHigh());
+    return emitters() == 0
+        ? List.of()
+        : List.of(dataTime(), refresh(), buffer(), level().high(), level().margin());
   }
 
   @Override
@@ -212,11 +225,16 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
       return findings;
     }
     findings.add(speed());
-    findings.add(logic());
+    findings.add(level().judged(throughFirst()));
     if (railVolts() > 0) {
       findings.add(OwnRail.finding(key("rail"), railVolts(), railAmps()));
     }
     return List.copyOf(findings);
+  }
+
+  /** Pixels of a line that is sent often enough for movement. */
+  private double smooth() {
+    return Math.floor((1 / SMOOTH_HZ - latchSeconds()) / (dataSeconds() / emitters()));
   }
 
   private Finding speed() {
@@ -234,18 +252,8 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return smooth
         ? finding
         : finding.advising(
-            "Movement will be seen to step. Split the chain over more lines or boards.");
-  }
-
-  private Finding logic() {
-    boolean high = logicVolts() >= neededVolts();
-    return Finding.of(
-            Step.CIRCUITS,
-            key("logic-level"),
-            high ? Verdict.HOLDS : Verdict.BREAKS,
             phrase(
-                "Data reaches %s; the pixels need %s.",
-                Quantity.text(logicVolts(), "V"), Quantity.text(neededVolts(), "V")))
-        .restingOn(dataHigh());
+                "Movement will be seen to step. Lines of a controller are sent one after the other: %s hold %s; put the rest on a second board.",
+                Quantity.text(smooth(), "pixels"), Quantity.text(SMOOTH_HZ, "Hz")));
   }
 }

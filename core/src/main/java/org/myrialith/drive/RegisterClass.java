@@ -1,5 +1,7 @@
 package org.myrialith.drive;
 
+import java.util.Arrays;
+import java.util.Optional;
 import org.myrialith.parts.OutputStage;
 
 /**
@@ -108,8 +110,8 @@ public enum RegisterClass {
     return stage;
   }
 
-  /** Returns the level that an input takes for high, at a supply (V). */
-  public double highFrom(double supplyVolts) {
-    return this == HCT ? 2.0 : 0.7 * supplyVolts;
+  /** Returns the class of that key. */
+  public static Optional<RegisterClass> of(String key) {
+    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
   }
 }

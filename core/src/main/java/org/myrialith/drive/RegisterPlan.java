@@ -7,9 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -166,14 +168,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         Source.ARITHMETIC);
   }
 
-  private double clockFarads() {
-    return (map.chips() * RegisterClass.INPUT_PF + circuit.wireMm() * ShiftRegisters.WIRE_PF_PER_MM)
-        * 1e-12;
-  }
-
   private double riseSeconds() {
-    double ohms = brief.controller().stage().sourceOhms() + SERIES_OHMS;
-    return RISE_FACTOR * ohms * clockFarads();
+    return rise(map.chips(), circuit.wireMm());
   }
 
   private Reckoning rise() {
@@ -192,27 +188,11 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         Source.partClass("HC: 10 pF an input at most, edges within 500 ns at 4.5 V"));
   }
 
-  /** What the pins of the controller reach. */
-  private double logicVolts() {
-    return brief.controller().logicVolts(brief.volts());
-  }
-
-  private Reckoning high() {
-    return new Reckoning(
-        key("data-high"),
-        "Inputs take for high from",
-        circuit.sort().highFrom(brief.volts()),
-        "V",
-        circuit.sort() == RegisterClass.HCT ? "2.0 V" : "0.7 × supply of the chips",
-        List.of(
-            given("supply of the chips", brief.volts(), "V"),
-            given("the controller gives", logicVolts(), "V")),
-        Source.standard("JESD7A"));
-  }
-
   @Override
   public List<Reckoning> ownNumbers() {
-    return dims() ? List.of(rise(), high(), grey(), together()) : List.of(rise(), high());
+    return dims()
+        ? List.of(rise(), level().high(), level().margin(), grey(), together())
+        : List.of(rise(), level().high(), level().margin());
   }
 
   @Override
@@ -290,38 +270,63 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                     map.chips(),
                     Quantity.text(RegisterClass.RISE_SECONDS, "s")))
             .restingOn(rise());
-    double perChip = RISE_FACTOR * (brief.controller().stage().sourceOhms() + SERIES_OHMS);
-    int most =
-        (int)
-            ((RegisterClass.RISE_SECONDS / perChip * 1e12
-                    - circuit.wireMm() * ShiftRegisters.WIRE_PF_PER_MM)
-                / RegisterClass.INPUT_PF);
-    return quick
-        ? finding
-        : finding.advising(
-            most >= 1
-                ? phrase(
-                    "Put a buffer into clock and latch every %d chips, or shorten the wire.", most)
-                : "Shorten the wire of clock and latch, or put a buffer at its far end.");
+    return quick ? finding : finding.advising(sharper());
+  }
+
+  private double rise(int chips, double wireMm) {
+    double ohms = brief.controller().stage().sourceOhms() + SERIES_OHMS;
+    double picofarads = chips * RegisterClass.INPUT_PF + wireMm * ShiftRegisters.WIRE_PF_PER_MM;
+    return RISE_FACTOR * ohms * picofarads * 1e-12;
+  }
+
+  /** What makes the clock quick enough, in figures. */
+  private String sharper() {
+    double spare = RegisterClass.RISE_SECONDS - rise(0, circuit.wireMm());
+    int chips = (int) Math.floor(spare / rise(1, 0));
+    List<String> all = new ArrayList<>();
+    if (chips >= 1) {
+      all.add(
+          phrase(
+              "A buffer into clock and latch every %d chips: %s.",
+              chips, Quantity.text(rise(chips, circuit.wireMm()), "s")));
+    }
+    double left = RegisterClass.RISE_SECONDS - rise(map.chips(), 0);
+    if (left > 0) {
+      double wire = Math.floor(left / rise(0, 1));
+      all.add(
+          phrase(
+              "A wire of %s: %s.",
+              Quantity.text(wire, "mm"), Quantity.text(rise(map.chips(), wire), "s")));
+    }
+    if (all.isEmpty()) {
+      all.add("Shorten the wire of clock and latch, and put buffers into them.");
+    }
+    return String.join(" ", all);
+  }
+
+  private LogicLevel level() {
+    return new LogicLevel(
+        "-" + circuit.id(),
+        "Data, clock and latch",
+        "the chips",
+        brief.controller(),
+        brief.volts(),
+        brief.volts(),
+        circuit.sort() == RegisterClass.HCT ? LogicLevel.HCT_VOLTS : 0,
+        map.chips(),
+        Source.standard("JESD7A"));
   }
 
   private Finding logic() {
-    double needed = circuit.sort().highFrom(brief.volts());
-    boolean high = logicVolts() >= needed;
-    Finding finding =
-        Finding.of(
-                Step.CIRCUITS,
-                key("logic-level"),
-                high ? Verdict.HOLDS : Verdict.BREAKS,
-                phrase(
-                    "Data, clock and latch reach %s; the chips need %s.",
-                    Quantity.text(logicVolts(), "V"), Quantity.text(needed, "V")))
-            .restingOn(high());
-    return high
-        ? finding
-        : finding.advising(
-            circuit.sort().stage().keeps()
-                ? "Put a level shifter, or a buffer of the HCT class, between; or feed the chips with less."
-                : "Use the HCT class, or a level shifter.");
+    Finding finding = level().judged(List.of());
+    return circuit.sort() == RegisterClass.HC && finding.verdict() != Verdict.HOLDS
+        ? finding.mendedBy(
+            List.of(
+                new Remedy(
+                    phrase(
+                        "Use registers of the HCT class: they take %s",
+                        Quantity.text(LogicLevel.HCT_VOLTS, "V")),
+                    new Change.UseRegisters(circuit.id(), RegisterClass.HCT.key()))))
+        : finding;
   }
 }

@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -94,6 +95,24 @@ record TwoWireBus(
                     from, from + most - 1, from, from));
   }
 
+  /** What makes the bus quick enough, in figures. */
+  private String shorter() {
+    double allowed = Math.min(MOST_PF, speed.riseSeconds() / (RISE_FACTOR * leastOhms()) * 1e12);
+    double wire = Math.floor((allowed - (chips + 1) * PIN_PF) / ShiftRegisters.WIRE_PF_PER_MM);
+    double fewer = Math.floor((allowed - wireMm * ShiftRegisters.WIRE_PF_PER_MM) / PIN_PF - 1);
+    List<String> all = new ArrayList<>();
+    if (wire > 0) {
+      all.add(phrase("a wire of %s with these chips", Quantity.text(wire, "mm")));
+    }
+    if (fewer >= 1) {
+      all.add(phrase("%s on this wire", Quantity.text(fewer, "chips")));
+    }
+    return phrase(
+        "The bus may have %s at its speed: %s.",
+        Quantity.text(Math.floor(allowed), "pF"),
+        all.isEmpty() ? "part it over two" : String.join(", or ", all));
+  }
+
   Finding judged() {
     boolean within = pullUpOhms >= leastOhms() && pullUpOhms <= mostOhms() && busPf() <= MOST_PF;
     Finding finding =
@@ -111,8 +130,6 @@ record TwoWireBus(
     return within
         ? finding
         : finding.advising(
-            leastOhms() > mostOhms() || busPf() > MOST_PF
-                ? "The bus is too long or has too many chips for its speed: shorten it or part it."
-                : "Use a pull-up within.");
+            leastOhms() > mostOhms() || busPf() > MOST_PF ? shorter() : "Use a pull-up within.");
   }
 }

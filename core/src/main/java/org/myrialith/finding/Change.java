@@ -36,6 +36,9 @@ public sealed interface Change {
     /** Gives a circuit of pins those that are free. */
     R pins(TakePins change);
 
+    /** Uses another class of registers. */
+    R registers(UseRegisters change);
+
     /** Sets the current of a channel of a circuit. */
     R current(SetChannelCurrent change);
   }
@@ -141,6 +144,19 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.current(this);
+    }
+  }
+
+  /** Uses another class of registers in a circuit of them. */
+  record UseRegisters(String circuit, String sort) implements Change {
+    @Override
+    public String key() {
+      return "registers-" + sort;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.registers(this);
     }
   }
 

@@ -159,7 +159,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
               circuit().clockPin(),
               Quantity.text(circuit().pullUpOhms(), "ohm")),
           phrase(
-              "Address pins: the first driver is %x hex, each further one the next; 100 nF and 10 uF across its supply. Output 3.12 is row 12 of its third common; commons are cathodes.",
+              "Address pins: the first driver is %x hex, each further one the next. Each driver: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them. Output 3.12 is row 12 of its third common; commons are cathodes.",
               circuit().firstAddress()));
     }
     return List.of(
@@ -171,7 +171,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
                 "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two to plus.",
                 circuit().dataPin(), circuit().clockPin()),
         phrase(
-            "Each driver: 100 nF and 10 uF across its supply%s. Output 3c is segment c of its third digit, p the point; %s.",
+            "Each driver: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them%s. Output 3c is segment c of its third digit, p the point; %s.",
             setting, chained() ? "digits are cathodes" : "digits are anodes"));
   }
 }

@@ -175,7 +175,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
     }
     steps.add(
         phrase(
-            "Each chip: its serial output to the serial input of the next, %s100 nF across its supply, 10 uF beside it.",
+            "Each chip: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them; %sits serial output to the serial input of the next.",
             blanked() ? "" : "blank or output enable to where it lights, "));
     return steps;
   }

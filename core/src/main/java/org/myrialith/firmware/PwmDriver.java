@@ -103,12 +103,13 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
   public List<String> wiring() {
     return List.of(
         phrase(
-            "Data: pin %s to the data of all PWM chips, clock: pin %s to their clock; %s from each of the two to plus, once.",
+            "Data: pin %s to the data of all PWM chips, clock: pin %s to their clock; %s from each of the two to %s, once.",
             circuit().dataPin(),
             circuit().clockPin(),
-            Quantity.text(circuit().pullUpOhms(), "ohm")),
+            Quantity.text(circuit().pullUpOhms(), "ohm"),
+            plan.feed()),
         phrase(
-            "Address pins: the first chip is %x hex, each further one the next; output enable to ground, 100 nF and 10 uF across the supply of each.",
-            circuit().firstAddress()));
+            "Address pins: the first chip is %x hex, each further one the next. Each chip: ground and output enable to ground, plus to %s, 100 nF and 10 uF across them.",
+            circuit().firstAddress(), plan.feed()));
   }
 }

@@ -79,6 +79,6 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
         phrase(
             "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the storage clock of all.",
             circuit().clockPin(), circuit().latchPin()),
-        "Each chip: its serial output to the serial input of the next, output enable to ground, clear to plus, 100 nF across its supply.");
+        "Each chip: ground and output enable to ground, plus and clear to plus of the supply, 100 nF across them; its serial output to the serial input of the next.");
   }
 }

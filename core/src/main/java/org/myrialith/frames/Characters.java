@@ -64,12 +64,35 @@ public final class Characters {
   }
 
   /**
-   * Returns the letters that can't be read on a style in either case, all of them where none can.
+   * Returns the names of the segments that show a character, the maker's own first.
+   *
+   * @param own in the case they were made for, in the other where nothing else is known
    */
-  public static String missing(SegmentStyle style) {
+  public static Optional<Set<String>> segments(
+      SegmentStyle style, Map<Character, Set<String>> own, char character) {
+    if (own.containsKey(character)) {
+      return Optional.of(own.get(character));
+    }
+    Optional<Set<String>> known = segments(style, character);
+    if (known.isPresent()) {
+      return known;
+    }
+    char other =
+        Character.isUpperCase(character)
+            ? Character.toLowerCase(character)
+            : Character.toUpperCase(character);
+    return character == ' ' ? Optional.of(Set.of()) : Optional.ofNullable(own.get(other));
+  }
+
+  /**
+   * Returns the letters that can't be read on a style in either case, all of them where none can.
+   *
+   * @param own characters of the maker's
+   */
+  public static String missing(SegmentStyle style, Map<Character, Set<String>> own) {
     StringBuilder missing = new StringBuilder();
     for (char letter = 'A'; letter <= 'Z'; letter++) {
-      if (segments(style, letter).isEmpty()) {
+      if (segments(style, own, letter).isEmpty()) {
         missing.append(letter);
       }
     }

@@ -4,6 +4,8 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.SegmentDigits;
@@ -17,13 +19,15 @@ import org.myrialith.layout.SegmentStyle;
  * @param zeros whether a number that is shorter than the digits gets leading zeros
  * @param more whether of a text that is too long the end is shown, the point of the first digit lit
  *     to say that there is more
+ * @param own characters of the maker's, each with the segments that are lit
  */
-public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
+public record DigitText(
+    SegmentDigits digits, boolean zeros, boolean more, Map<Character, Set<String>> own) {
   private static final int DARK = 0;
 
   /** A text that has to fit, without leading zeros. */
   public DigitText(SegmentDigits digits) {
-    this(digits, false, false);
+    this(digits, false, false, Map.of());
   }
 
   /** What one digit shows. */
@@ -45,8 +49,8 @@ public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
    * @throws InputException when it is too long, or has what these digits can't show
    */
   public Picture on(Picture on, String text, int colour) {
-    if (digits.style() == SegmentStyle.CUSTOM) {
-      throw new InputException("text", text, "nothing: own digits have no characters");
+    if (digits.style() == SegmentStyle.CUSTOM && own.isEmpty()) {
+      throw new InputException("text", text, "nothing: own digits have no characters yet");
     }
     List<Cell> cells = cells(text);
     List<String> names = digits.segmentNames();
@@ -55,7 +59,7 @@ public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
     int first = digits.digits() - cells.size();
     for (int digit = 0; digit < digits.digits(); digit++) {
       Cell cell = digit < first ? new Cell(' ') : cells.get(digit - first);
-      Set<String> lit = Characters.segments(digits.style(), cell.character).orElseThrow();
+      Set<String> lit = segments(cell.character).orElseThrow();
       for (int row = 0; row < names.size(); row++) {
         put(rgb, row * columns + digit, lit.contains(names.get(row)) ? colour : DARK);
       }
@@ -70,6 +74,11 @@ public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
     return Picture.of(columns, on.rows(), rgb);
   }
 
+  /** The maker's own first, just as typed. */
+  private Optional<Set<String>> segments(char one) {
+    return Characters.segments(digits.style(), own, one);
+  }
+
   private boolean hasColon(int digit) {
     return digits.colonsAfter().contains(digit + 1);
   }
@@ -82,7 +91,7 @@ public record DigitText(SegmentDigits digits, boolean zeros, boolean more) {
         Cell last = cells.get(cells.size() - 1);
         last.point |= one != ':';
         last.colon |= one == ':';
-      } else if (mark || Characters.segments(digits.style(), one).isEmpty()) {
+      } else if (mark || segments(one).isEmpty()) {
         throw new InputException(
             "text",
             text,

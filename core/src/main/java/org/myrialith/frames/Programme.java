@@ -1,7 +1,11 @@
 package org.myrialith.frames;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.finding.InputException;
@@ -12,8 +16,9 @@ import org.myrialith.layout.Layout;
  * What plays. Immutable.
  *
  * @param clips at most one a fixture, of the fixture's size
+ * @param glyphs characters that the maker made
  */
-public record Programme(List<Clip> clips) {
+public record Programme(List<Clip> clips, List<Glyph> glyphs) {
   /** Nothing plays. */
   public static final Programme EMPTY = new Programme(List.of());
 
@@ -21,12 +26,22 @@ public record Programme(List<Clip> clips) {
   public static final Description<Programme> DESCRIPTION =
       Description.of(
           Programme.class,
-          Field.rows("clips", "Clips", Clip.DESCRIPTION, 0, Layout.MOST_FIXTURES).or(List.of()));
+          Field.rows("clips", "Clips", Clip.DESCRIPTION, 0, Layout.MOST_FIXTURES).or(List.of()),
+          Field.rows("glyphs", "Glyphs", Glyph.DESCRIPTION, 0, Glyph.MOST)
+              .or(List.of())
+              .explained("characters as the maker wants them on segment digits"));
+
+  /** Clips without characters of the maker's own. */
+  public Programme(List<Clip> clips) {
+    this(clips, List.of());
+  }
 
   public Programme {
     clips = List.copyOf(clips);
     Layout.requireUnique("clips", clips, Clip::id);
     Layout.requireUnique("clips", clips, Clip::fixture);
+    glyphs = List.copyOf(glyphs);
+    Layout.requireUnique("glyphs", glyphs, g -> g.fixture() + " " + g.character());
   }
 
   /**
@@ -35,6 +50,14 @@ public record Programme(List<Clip> clips) {
    * @throws InputException for the first that does not
    */
   public void requireFixtures(Layout layout) {
+    for (int i = 0; i < glyphs.size(); i++) {
+      if (layout.fixture(glyphs.get(i).fixture()).isEmpty()) {
+        throw new InputException(
+            "glyphs[" + i + "].fixture",
+            glyphs.get(i).fixture(),
+            "the id of a fixture of this gadget");
+      }
+    }
     for (int i = 0; i < clips.size(); i++) {
       Clip clip = clips.get(i);
       Fixture fixture = layout.fixture(clip.fixture()).orElse(null);
@@ -50,6 +73,41 @@ public record Programme(List<Clip> clips) {
             "the size of its fixture, " + fixture.seenColumns() + " × " + fixture.seenRows());
       }
     }
+  }
+
+  /** Returns the programme with other clips. */
+  public Programme with(List<Clip> other) {
+    return new Programme(other, glyphs);
+  }
+
+  /** Returns the programme with a character, in place of the one for the same if there is one. */
+  public Programme with(Glyph glyph) {
+    List<Glyph> all = new ArrayList<>(without(glyph.fixture(), glyph.character()).glyphs());
+    all.add(glyph);
+    return new Programme(clips, all);
+  }
+
+  /** Returns the programme with a character as it comes along. */
+  public Programme without(String fixture, String character) {
+    return new Programme(
+        clips,
+        glyphs.stream()
+            .filter(g -> !g.fixture().equals(fixture) || !g.character().equals(character))
+            .toList());
+  }
+
+  /** Returns the programme without a fixture. */
+  public Programme without(String fixture) {
+    return new Programme(
+        clips.stream().filter(c -> !c.fixture().equals(fixture)).toList(),
+        glyphs.stream().filter(g -> !g.fixture().equals(fixture)).toList());
+  }
+
+  /** Returns the maker's characters for a fixture, each with the segments that are lit. */
+  public Map<Character, Set<String>> glyphsOn(String fixture) {
+    return glyphs.stream()
+        .filter(g -> g.fixture().equals(fixture))
+        .collect(Collectors.toMap(Glyph::key, g -> Set.copyOf(g.segments())));
   }
 
   /** Returns the clip of that identifier. */

@@ -3,7 +3,9 @@ package org.myrialith.gadget;
 import java.util.Optional;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.finding.Change;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
@@ -67,6 +69,13 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
         .circuit(change.circuit())
         .map(circuit -> gadget.with(circuit.withChannelCurrent(change.milliamps())))
         .orElse(gadget);
+  }
+
+  @Override
+  public Gadget registers(Change.UseRegisters change) {
+    return gadget.circuits().circuit(change.circuit()).orElse(null) instanceof ShiftRegisters chain
+        ? RegisterClass.of(change.sort()).map(sort -> gadget.with(chain.of(sort))).orElse(gadget)
+        : gadget;
   }
 
   @Override

@@ -222,7 +222,7 @@ public record Gadget(
         programme.clips().stream()
             .map(c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c)
             .toList();
-    Gadget placed = new Gadget(brief, grown, driven, colour, power, new Programme(fitted));
+    Gadget placed = new Gadget(brief, grown, driven, colour, power, programme.with(fitted));
     return there ? placed : placed.driving(fixture);
   }
 
@@ -255,7 +255,7 @@ public record Gadget(
         circuits.without(id),
         colour,
         power,
-        new Programme(clips().stream().filter(c -> !c.fixture().equals(id)).toList()));
+        programme.without(id));
   }
 
   /** Returns the gadget with a circuit to begin with; its identifier is {@code freeId("c")}. */
@@ -292,11 +292,11 @@ public record Gadget(
 
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */
   public Gadget with(Clip clip) {
-    return with(new Programme(put(clips(), clip, Clip::fixture)));
+    return with(programme.with(put(clips(), clip, Clip::fixture)));
   }
 
   /** Returns the gadget without a clip. */
   public Gadget withoutClip(String id) {
-    return with(new Programme(clips().stream().filter(c -> !c.id().equals(id)).toList()));
+    return with(programme.with(clips().stream().filter(c -> !c.id().equals(id)).toList()));
   }
 }

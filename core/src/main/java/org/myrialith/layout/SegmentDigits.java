@@ -215,6 +215,11 @@ public record SegmentDigits(
   /** One thing of the display that is on or off, with its emitters. */
   private record Part(String name, int digit, int row, List<Point> leds) {}
 
+  /** Returns the segments of one digit in its own box, without slant. */
+  public List<Segment> outline() {
+    return segments();
+  }
+
   private List<Segment> segments() {
     return style == SegmentStyle.CUSTOM ? custom : style.segments(widthMm, heightMm);
   }

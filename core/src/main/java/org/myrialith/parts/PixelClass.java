@@ -26,12 +26,6 @@ public record PixelClass(double channelMilliamps, double idleMilliamps) {
   /** Largest level of a channel. */
   public static final int FULL = 255;
 
-  /**
-   * The level that data must reach, as a share of the pixel's supply (common practice for the
-   * class).
-   */
-  public static final double DATA_HIGH_SHARE = 0.7;
-
   /** How it stands in the format. */
   public static final Description<PixelClass> DESCRIPTION =
       Description.of(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.myrialith.finding.InputException;
@@ -126,7 +127,7 @@ class CharactersTest {
 
   @Test
   void numbersGetLeadingZerosBehindTheirSign() {
-    DigitText zeros = new DigitText(CLOCK, true, false);
+    DigitText zeros = new DigitText(CLOCK, true, false, Map.of());
     Picture five = zeros.on(Picture.dark(4, 9), "5", 1);
     assertThat(lit(five, 0)).isEqualTo("abcdef---");
     assertThat(lit(five, 2)).isEqualTo("abcdef---");
@@ -141,17 +142,50 @@ class CharactersTest {
   /** Of 123456 four digits show 3456, the first with its point: there is more. */
   @Test
   void whatIsTooLongShowsItsEndAndAPoint() {
-    Picture end = new DigitText(CLOCK, false, true).on(Picture.dark(4, 9), "123456", 1);
+    Picture end = new DigitText(CLOCK, false, true, Map.of()).on(Picture.dark(4, 9), "123456", 1);
     assertThat(lit(end, 0)).isEqualTo("abcd--gp-");
     assertThat(lit(end, 3)).isEqualTo("a-cdefg--");
-    Picture fits = new DigitText(CLOCK, false, true).on(end, "1234", 1);
+    Picture fits = new DigitText(CLOCK, false, true, Map.of()).on(end, "1234", 1);
     assertThat(lit(fits, 0)).isEqualTo("-bc------");
   }
 
   @Test
   void lettersThatCantBeReadAreListed() {
-    assertThat(Characters.missing(SegmentStyle.SEVEN)).isEqualTo("KMVWXZ");
-    assertThat(Characters.missing(SegmentStyle.FOURTEEN)).isEmpty();
-    assertThat(Characters.missing(SegmentStyle.CUSTOM)).hasSize(26);
+    assertThat(Characters.missing(SegmentStyle.SEVEN, Map.of())).isEqualTo("KMVWXZ");
+    assertThat(Characters.missing(SegmentStyle.FOURTEEN, Map.of())).isEmpty();
+    assertThat(Characters.missing(SegmentStyle.CUSTOM, Map.of())).hasSize(26);
+  }
+
+  /** Own digits have no characters until the maker makes some. */
+  @Test
+  void theMakersOwnCharactersComeFirst() {
+    SegmentDigits digits = SegmentDigits.KIND.usual();
+    Map<Character, Set<String>> own =
+        Map.of('7', Set.of("a", "b", "c", "f"), 'k', Set.of("e", "f", "g"));
+
+    Picture dark = Picture.dark(digits.seenColumns(), digits.seenRows());
+    Picture seven = new DigitText(digits, false, false, own).on(dark, "7", 0xffffff);
+    int last = digits.digits() - 1;
+    // segment f is the sixth row
+    assertThat(seven.value(5 * digits.seenColumns() + last, 0)).isEqualTo(255);
+    assertThat(seven).isNotEqualTo(new DigitText(digits).on(dark, "7", 0xffffff));
+    // made in one case, it serves for the other where nothing else is known
+    assertThat(Characters.segments(SegmentStyle.SEVEN, own, 'K').orElseThrow())
+        .containsExactlyInAnyOrder("e", "f", "g");
+    assertThat(Characters.missing(SegmentStyle.SEVEN, own)).isEqualTo("MVWXZ");
+    assertThat(Characters.missing(SegmentStyle.CUSTOM, own)).hasSize(25);
+  }
+
+  @Test
+  void badCharactersAreRefused() {
+    assertThatThrownBy(() -> new Glyph("f1", "ab", List.of())).hasMessageContaining("“ab”");
+    assertThatThrownBy(() -> new Glyph("f1", ":", List.of())).hasMessageContaining("character");
+    assertThatThrownBy(
+            () -> new Glyph("f1", "a", List.of("z")).requireSegments(SegmentDigits.KIND.usual()))
+        .hasMessageContaining("segments")
+        .hasMessageContaining("[a, b, c");
+    Glyph one = new Glyph("f1", "a", List.of("a", "a", "b"));
+    assertThat(one.segments()).containsExactly("a", "b");
+    assertThat(Programme.EMPTY.with(one).with(new Glyph("f1", "a", List.of())).glyphs()).hasSize(1);
   }
 }

@@ -54,7 +54,8 @@ class FramesController {
     return page(id, fixture, frame);
   }
 
-  private ModelAndView page(UUID id, String fixture, int frame) {
+  /** Returns the page at a frame. */
+  ModelAndView page(UUID id, String fixture, int frame) {
     var opened = pages.open(id);
     ModelAndView page = pages.page(opened, Step.FRAMES);
     FramesPage bench = FramesPage.of(opened.plan(), fixture, frame);
@@ -67,7 +68,8 @@ class FramesController {
     return page;
   }
 
-  private static String there(String fixture, int frame) {
+  /** Returns where a frame is looked at. */
+  static String there(String fixture, int frame) {
     return "frames?fixture=" + fixture + "&frame=" + frame;
   }
 
@@ -301,7 +303,8 @@ class FramesController {
           Clip clip = clipOn(gadget, fixture);
           Frame old = frame(clip, frame);
           Picture written =
-              new DigitText(digits(gadget, fixture), zeros, more)
+              new DigitText(
+                      digits(gadget, fixture), zeros, more, gadget.programme().glyphsOn(fixture))
                   .on(old.picture(), text, Brush.colour(colour));
           return gadget.with(clip.withFrame(frame, new Frame(written, old.holdMillis())));
         },
@@ -313,7 +316,8 @@ class FramesController {
                 .addObject("typedMore", more));
   }
 
-  private static SegmentDigits digits(Gadget gadget, String fixture) {
+  /** Returns the digits of a fixture, or that they are not there. */
+  static SegmentDigits digits(Gadget gadget, String fixture) {
     if (gadget.fixture(fixture).orElseThrow(NotThereException::new).shape()
         instanceof SegmentDigits digits) {
       return digits;

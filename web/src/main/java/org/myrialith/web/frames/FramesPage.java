@@ -6,8 +6,10 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.Set;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
@@ -18,7 +20,6 @@ import org.myrialith.frames.Picture;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.SegmentDigits;
-import org.myrialith.layout.SegmentStyle;
 
 /**
  * The bench of the frames.
@@ -29,6 +30,7 @@ import org.myrialith.layout.SegmentStyle;
  * @param frame shown on the easel, from 0
  * @param picture of that frame; a dark one when there is no clip
  * @param colours used in the clip, the most used first
+ * @param glyphs characters of the maker's own on the fixture
  */
 public record FramesPage(
     List<Tab> tabs,
@@ -38,7 +40,8 @@ public record FramesPage(
     int frame,
     Picture picture,
     String rgb,
-    List<String> colours) {
+    List<String> colours,
+    Map<Character, Set<String>> glyphs) {
   private static final int LEAST_HEIGHT = 30;
   private static final int MOST_HEIGHT = 150;
   private static final double MEAN_HEIGHT = 44;
@@ -56,14 +59,17 @@ public record FramesPage(
 
   /** Returns whether a text can be written on the fixture. */
   public boolean writes() {
-    return fixture != null
-        && fixture.shape() instanceof SegmentDigits digits
-        && digits.style() != SegmentStyle.CUSTOM;
+    return fixture != null && fixture.shape() instanceof SegmentDigits;
   }
 
   /** Returns the letters that can't be read on the fixture's digits. */
   public String unreadable() {
-    return Characters.missing(((SegmentDigits) fixture.shape()).style());
+    return Characters.missing(((SegmentDigits) fixture.shape()).style(), glyphs);
+  }
+
+  /** Returns the characters of the fixture's digits, to look at and to change. */
+  public GlyphView glyphView() {
+    return GlyphView.of((SegmentDigits) fixture.shape(), glyphs);
   }
 
   /** A fixture to draw on. */
@@ -108,7 +114,15 @@ public record FramesPage(
       Picture dark =
           fixture.map(f -> Picture.dark(f.seenColumns(), f.seenRows())).orElse(Picture.dark(1, 1));
       return new FramesPage(
-          tabs, fixture.orElse(null), null, List.of(), 0, dark, rgb(dark), List.of());
+          tabs,
+          fixture.orElse(null),
+          null,
+          List.of(),
+          0,
+          dark,
+          rgb(dark),
+          List.of(),
+          own(plan, fixture));
     }
     int frame = Math.max(0, Math.min(clip.get().frames().size() - 1, wantedFrame));
     Picture picture = clip.get().frames().get(frame).picture();
@@ -120,7 +134,12 @@ public record FramesPage(
         frame,
         picture,
         rgb(picture),
-        colours(clip.get()));
+        colours(clip.get()),
+        own(plan, fixture));
+  }
+
+  private static Map<Character, Set<String>> own(GadgetPlan plan, Optional<Fixture> fixture) {
+    return fixture.map(f -> plan.gadget().programme().glyphsOn(f.id())).orElse(Map.of());
   }
 
   private static String rgb(Picture picture) {

@@ -1,0 +1,173 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
+
+/**
+ * A high level on its way: what pins of the controller reach, and from where inputs take it.
+ *
+ * @param key of the circuit, behind the names of its numbers
+ * @param signals what is sent, such as "Data, clock and latch"
+ * @param takers what listens, such as "the chips"
+ * @param supplyVolts of the gadget (V)
+ * @param takersVolts that what listens is fed with (V)
+ * @param fixedVolts from which inputs take a level for high (V), 0 for 0.7 of what they are fed
+ *     with
+ * @param inputs on one pin
+ * @param source of the threshold
+ */
+record LogicLevel(
+    String key,
+    String signals,
+    String takers,
+    Controller controller,
+    double supplyVolts,
+    double takersVolts,
+    double fixedVolts,
+    int inputs,
+    Source source) {
+  /** Share of its supply from which a CMOS input takes a level for high. */
+  static final double HIGH_SHARE = 0.7;
+
+  /** From where a buffer of the HCT class takes a level for high (V), JESD7A. */
+  static final double HCT_VOLTS = 2.0;
+
+  /** What an input takes at most (A), JESD7A. */
+  private static final double INPUT_AMPS = 1e-6;
+
+  /** So little room serves a short chain and fails in a long one (common practice). */
+  private static final double SCANT_SHARE = 0.05;
+
+  private static final int SHORT_CHAIN = 2;
+
+  /** Lowest and highest supply of a buffer of the HCT class (V). */
+  private static final double HCT_LEAST = 4.5;
+
+  private static final double HCT_MOST = 5.5;
+
+  private double pinVolts() {
+    return controller.logicVolts(supplyVolts);
+  }
+
+  private double sagVolts() {
+    return controller.stage().sourceOhms() * inputs * INPUT_AMPS;
+  }
+
+  double reached() {
+    return pinVolts() - sagVolts();
+  }
+
+  double needed() {
+    return fixedVolts > 0 ? fixedVolts : HIGH_SHARE * takersVolts;
+  }
+
+  private double spare() {
+    return reached() - needed();
+  }
+
+  Reckoning high() {
+    return new Reckoning(
+        "data-high" + key,
+        "High is taken from",
+        needed(),
+        "V",
+        fixedVolts > 0 ? Quantity.text(fixedVolts, "V") : "0.7 × what feeds the inputs",
+        List.of(
+            given("what feeds the inputs", takersVolts, "V"),
+            given("the controller gives", pinVolts(), "V")),
+        source);
+  }
+
+  Reckoning margin() {
+    return new Reckoning(
+        "data-margin" + key,
+        "Room of a high level",
+        spare(),
+        "V",
+        "the controller gives − inside the pin × inputs × 1 µA − what is taken for high",
+        List.of(
+            given("the controller gives", pinVolts(), "V"),
+            given("inside the pin", controller.stage().sourceOhms(), "ohm"),
+            given("inputs", inputs, ""),
+            given("taken for high", needed(), "V")),
+        Source.standard("JESD7A: an input takes 1 µA at most"));
+  }
+
+  private Verdict verdict() {
+    boolean scant = spare() < SCANT_SHARE * takersVolts && inputs > SHORT_CHAIN;
+    return spare() < 0 ? Verdict.BREAKS : scant ? Verdict.TIGHT : Verdict.HOLDS;
+  }
+
+  /**
+   * Judges it.
+   *
+   * @param others remedies that only this circuit has, in figures
+   */
+  Finding judged(List<String> others) {
+    String reach =
+        phrase(
+            "%s reach%s %s; %s need %s",
+            signals,
+            signals.contains(" ") ? "" : "es",
+            Quantity.text(pinVolts(), "V"),
+            takers,
+            Quantity.text(needed(), "V"));
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                "logic-level" + key,
+                verdict(),
+                reach
+                    + switch (verdict()) {
+                      case TIGHT ->
+                          phrase(
+                              ": %s to spare serves two chips, and fails in a long chain.",
+                              Quantity.text(spare(), "V"));
+                      case HOLDS -> phrase(": %s to spare.", Quantity.text(spare(), "V"));
+                      default -> ".";
+                    })
+            .restingOn(high(), margin());
+    List<String> remedies = new ArrayList<>(others);
+    remedies.addAll(remedies());
+    return verdict() == Verdict.HOLDS ? finding : finding.advising(String.join(" ", remedies));
+  }
+
+  private List<String> remedies() {
+    List<String> all = new ArrayList<>();
+    if (takersVolts >= HCT_LEAST && takersVolts <= HCT_MOST) {
+      all.add(
+          phrase(
+              "A buffer of the HCT class between takes %s, with %s to spare, and gives %s, with %s to spare.",
+              Quantity.text(HCT_VOLTS, "V"),
+              Quantity.text(reached() - HCT_VOLTS, "V"),
+              Quantity.text(takersVolts, "V"),
+              Quantity.text(takersVolts - needed(), "V")));
+    } else {
+      all.add(
+          phrase(
+              "A level shifter between gives %s, with %s to spare.",
+              Quantity.text(takersVolts, "V"), Quantity.text(takersVolts - needed(), "V")));
+    }
+    if (fixedVolts == 0) {
+      double most = Math.floor(100 * reached() / (HIGH_SHARE + SCANT_SHARE)) / 100;
+      all.add(
+          phrase(
+              "Fed with %s, %s take %s: %s to spare.",
+              Quantity.text(most, "V"),
+              takers,
+              Quantity.text(HIGH_SHARE * most, "V"),
+              Quantity.text(reached() - HIGH_SHARE * most, "V")));
+    }
+    return all;
+  }
+}
