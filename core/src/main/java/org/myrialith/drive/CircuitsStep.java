@@ -4,6 +4,8 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
@@ -24,9 +26,15 @@ import org.myrialith.parts.EmitterClass;
  *
  * @param playerSeconds the longest the player takes for a frame, composing and sending; empty when
  *     nothing plays
+ * @param chipAmps the most that each chip carries in the show (A), by identifier of the circuit
  */
 public record CircuitsStep(
-    Layout layout, Brief brief, Circuits circuits, Wiring wiring, OptionalDouble playerSeconds)
+    Layout layout,
+    Brief brief,
+    Circuits circuits,
+    Wiring wiring,
+    OptionalDouble playerSeconds,
+    Map<String, double[]> chipAmps)
     implements StepPlan {
   /**
    * A frame buffer over this share of RAM leaves little for stack and variables (common practice).
@@ -96,7 +104,7 @@ public record CircuitsStep(
     } else {
       all.add(ram());
       for (CircuitPlan plan : wiring.plans()) {
-        plan.findings().forEach(f -> all.add(f.about(about(plan))));
+        findings(plan).forEach(f -> all.add(f.about(about(plan))));
         if (plan.emitters() > 0) {
           standing.of(plan.circuit()).forEach(f -> all.add(f.about(about(plan))));
         }
@@ -108,6 +116,12 @@ public record CircuitsStep(
     inputs().forEach(input -> all.addAll(input.all()));
     all.addAll(standing.ofInputs());
     return List.copyOf(all);
+  }
+
+  private List<Finding> findings(CircuitPlan plan) {
+    return plan instanceof SwitchedPlan switched
+        ? switched.findings(Optional.ofNullable(chipAmps.get(plan.circuit().id())))
+        : plan.findings();
   }
 
   private Finding ram() {

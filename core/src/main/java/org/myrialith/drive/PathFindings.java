@@ -8,8 +8,10 @@ import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.layout.SegmentDigits;
 
 /** What is judged of the currents through LEDs and lamps, and of the resistors before them. */
 record PathFindings(SwitchedPlan plan) {
@@ -28,10 +30,49 @@ record PathFindings(SwitchedPlan plan) {
     for (int load = 0; load < plan.switching().loads().size(); load++) {
       path(load).ifPresent(all::add);
     }
+    shared().ifPresent(all::add);
     if (holds && all.stream().noneMatch(f -> f.verdict() == Verdict.BREAKS)) {
       resistorsHold().ifPresent(all::add);
     }
     return all;
+  }
+
+  /**
+   * What one resistor for all segments of a digit would do: it gives a lone one all, and each of
+   * many its part (common practice says so of boards that save resistors).
+   */
+  private Optional<Finding> shared() {
+    List<SwitchedChannel> channels = plan.map().channels();
+    long fields = channels.stream().filter(SwitchedChannel::startsField).count();
+    boolean alike = plan.switching().loads().size() == 1;
+    boolean digits = channels.stream().allMatch(c -> c.fixture().shape() instanceof SegmentDigits);
+    if (!digits
+        || !alike
+        || !(plan.switching().loads().get(0).path() instanceof SeriesResistor resistor)) {
+      return Optional.empty();
+    }
+    int each = (int) (channels.size() / fields);
+    double part = resistor.amps() / each;
+    Reckoning working =
+        new Reckoning(
+            plan.key("shared-resistor"),
+            phrase("Current of each of %d segments behind one resistor", each),
+            part,
+            "A",
+            "current of one alone ÷ segments that are lit",
+            List.of(
+                Reckoning.given("one alone", resistor.amps(), "A"),
+                Reckoning.given("segments", each, "")),
+            Source.COMMON_PRACTICE);
+    return Optional.of(
+        Finding.of(
+                Step.CIRCUITS,
+                plan.key("shared-resistor"),
+                Verdict.HOLDS,
+                phrase(
+                    "A resistor for each segment keeps all digits alike: behind one for the whole digit a segment alone would get %s, each of %d only %s.",
+                    Quantity.text(resistor.amps(), "A"), each, Quantity.text(part, "A")))
+            .restingOn(working));
   }
 
   private Reckoning working(int load) {

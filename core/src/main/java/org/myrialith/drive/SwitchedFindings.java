@@ -17,8 +17,12 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.OutputStage;
 
-/** What is judged of outputs and of the chips that have them, whatever they are. */
-record SwitchedFindings(SwitchedPlan plan) {
+/**
+ * What is judged of outputs and of the chips that have them, whatever they are.
+ *
+ * @param inFrames the most that each chip carries in what is shown (A); empty when nothing is
+ */
+record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
     all.add(outputs());
@@ -103,18 +107,12 @@ record SwitchedFindings(SwitchedPlan plan) {
         : finding.advising("Ask for less current, or use outputs that carry more.");
   }
 
-  /** What the output itself carries: the LEDs, or what drives the switch behind it (A). */
-  private double outputAmps(OutputLoad load) {
-    Through through = plan.hookup().through();
-    return through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
-  }
-
   /** Current of each chip with all its outputs lit (A). */
   private double[] chips() {
     double[] amps = new double[plan.map().chips()];
     for (int c = 0; c < plan.map().channels().size(); c++) {
       int load = plan.map().channels().get(c).load();
-      amps[plan.map().chip(c)] += outputAmps(plan.switching().loads().get(load));
+      amps[plan.map().chip(c)] += plan.outputAmps(plan.switching().loads().get(load));
     }
     return amps;
   }
@@ -172,23 +170,44 @@ record SwitchedFindings(SwitchedPlan plan) {
             "sum of the currents of its outputs",
             List.of(given("at the very most", plan.chipStage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
-    boolean holds = amps[at] <= limit;
+    double shown = inFrames.map(all -> Arrays.stream(all).max().orElse(0)).orElse(amps[at]);
+    Verdict verdict =
+        amps[at] <= limit ? Verdict.HOLDS : shown <= limit ? Verdict.TIGHT : Verdict.BREAKS;
     Finding finding =
         Finding.of(
                 Step.CIRCUITS,
                 plan.key("chip-current"),
-                holds ? Verdict.HOLDS : Verdict.BREAKS,
+                verdict,
                 phrase(
-                    "With everything lit, %s carries %s; %s is the very most.",
+                    "With everything lit, %s carries %s; %s is the very most.%s",
                     plan.map().chips() == 1
                         ? "the " + plan.chipWord()
                         : phrase("%s %d", plan.chipWord(), at + 1),
                     Quantity.text(amps[at], "A"),
-                    Quantity.text(limit, "A")))
-            .restingOn(working);
-    return holds
+                    Quantity.text(limit, "A"),
+                    inFrames.isEmpty()
+                        ? ""
+                        : phrase(" In these frames: %s at most.", Quantity.text(shown, "A"))))
+            .restingOn(
+                inFrames.isEmpty()
+                    ? new Reckoning[] {working}
+                    : new Reckoning[] {working, inFrames(shown)});
+    return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
-            "Ask for less current, spread the channels over more chips, or use a class that carries more.");
+            verdict == Verdict.TIGHT
+                ? "Other frames would break it: ask for less current, or spread the channels over more chips."
+                : "Ask for less current, spread the channels over more chips, or use a class that carries more.");
+  }
+
+  private Reckoning inFrames(double most) {
+    return new Reckoning(
+        plan.key("chip-frames"),
+        phrase("Most that a %s carries in these frames", plan.chipWord()),
+        most,
+        "A",
+        "largest sum, in any moment of the show, of the currents of its outputs that light",
+        List.of(),
+        Source.ARITHMETIC);
   }
 }

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
@@ -198,12 +199,27 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return List.of();
   }
 
+  /** Returns what an output itself carries: LEDs, or what drives the switch behind it (A). */
+  default double outputAmps(OutputLoad load) {
+    Through through = hookup().through();
+    return through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
+  }
+
   @Override
   default List<Finding> findings() {
+    return findings(Optional.empty());
+  }
+
+  /**
+   * Returns its judgements.
+   *
+   * @param inFrames the most that each chip carries in what is shown (A); empty when nothing is
+   */
+  default List<Finding> findings(Optional<double[]> inFrames) {
     if (map().channels().isEmpty()) {
       return List.of();
     }
-    List<Finding> all = new ArrayList<>(new SwitchedFindings(this).all());
+    List<Finding> all = new ArrayList<>(new SwitchedFindings(this, inFrames).all());
     all.addAll(ownFindings());
     return List.copyOf(all);
   }

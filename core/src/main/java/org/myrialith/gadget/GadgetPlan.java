@@ -26,6 +26,7 @@ import org.myrialith.firmware.FirmwarePlan;
 import org.myrialith.firmware.FirmwareStep;
 import org.myrialith.firmware.FirmwareWork;
 import org.myrialith.firmware.WiringText;
+import org.myrialith.frames.ChipCurrents;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.FlashCheck;
@@ -147,7 +148,13 @@ public final class GadgetPlan {
         firmware().isPresent()
             ? OptionalDouble.of(firmware().get().holds().worstSeconds())
             : OptionalDouble.empty();
-    return new CircuitsStep(gadget.layout(), gadget.brief(), gadget.circuits(), wiring(), player);
+    return new CircuitsStep(
+        gadget.layout(),
+        gadget.brief(),
+        gadget.circuits(),
+        wiring(),
+        player,
+        ChipCurrents.of(wiring(), show(), levels()));
   }
 
   /** Returns the gadget planned. */
