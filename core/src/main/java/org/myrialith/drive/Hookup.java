@@ -1,12 +1,16 @@
 package org.myrialith.drive;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
 import org.myrialith.parts.PreferredValues;
@@ -20,6 +24,7 @@ import org.myrialith.parts.PreferredValues;
  * @param through what stands between an output and its LEDs
  * @param railVolts that the LEDs hang on; 0 for the supply of the gadget (V)
  * @param moved channels that the maker put on another output than the filling would
+ * @param fields that the maker named, besides digits and pieces
  */
 public record Hookup(
     double milliamps,
@@ -29,7 +34,8 @@ public record Hookup(
     Filling filling,
     Through through,
     double railVolts,
-    List<Moved> moved) {
+    List<Moved> moved,
+    List<NamedField> fields) {
   /** Allowed current of an LED. */
   public static final Bounds CURRENT = Bounds.measure(0.1, 3000, "mA");
 
@@ -70,6 +76,27 @@ public record Hookup(
     }
   }
 
+  /**
+   * Channels under a name: from one of a fixture up to where the next field, digit or piece begins.
+   *
+   * @param fixture identifier
+   * @param channel in the fixture that it begins with, from 0
+   */
+  public record NamedField(String fixture, int channel, String name) {
+    /** How it stands in the format. */
+    public static final Description<NamedField> DESCRIPTION =
+        Description.of(
+            NamedField.class,
+            Field.id("fixture"),
+            Field.count("channel", "Channel", Moved.NUMBER),
+            Field.named("name", "Name"));
+
+    public NamedField {
+      Moved.NUMBER.require("channel", channel);
+      name = TextRules.name("name", name);
+    }
+  }
+
   /** Small currents that any logic output carries. */
   public static final Hookup USUAL = of(5, Side.TO_SUPPLY);
 
@@ -104,7 +131,10 @@ public record Hookup(
               .explained("that the LEDs hang on; 0 for the supply of the gadget"),
           Field.rows("moved", "Moved", Moved.DESCRIPTION, 0, MOST_MOVED)
               .or(List.of())
-              .explained("channels put on another output by hand"));
+              .explained("channels put on another output by hand"),
+          Field.rows("fields", "Fields", NamedField.DESCRIPTION, 0, MOST_MOVED)
+              .or(List.of())
+              .explained("channels under a name, which begin a byte where a field has one"));
 
   public Hookup {
     CURRENT.require("milliamps", milliamps);
@@ -119,32 +149,64 @@ public record Hookup(
           "side", side.title(), "anodes to the supply: a switch on the low side only sinks");
     }
     moved = List.copyOf(moved);
+    fields = List.copyOf(fields);
+  }
+
+  private Hookup having(double flows, Filling filled, Through by, double rail) {
+    return new Hookup(flows, side, resistors, spreadVolts, filled, by, rail, moved, fields);
   }
 
   /** Returns the usual with another current and side. */
   public static Hookup of(double milliamps, Side side) {
     return new Hookup(
-        milliamps, side, PreferredValues.E24, 0.2, Filling.PACKED, Through.NONE, 0, List.of());
+        milliamps,
+        side,
+        PreferredValues.E24,
+        0.2,
+        Filling.PACKED,
+        Through.NONE,
+        0,
+        List.of(),
+        List.of());
   }
 
   /** Returns it with another current. */
   public Hookup withMilliamps(double other) {
-    return new Hookup(other, side, resistors, spreadVolts, filling, through, railVolts, moved);
+    return having(other, filling, through, railVolts);
   }
 
   /** Returns it with outputs filled another way. */
   public Hookup filled(Filling other) {
-    return new Hookup(milliamps, side, resistors, spreadVolts, other, through, railVolts, moved);
+    return having(milliamps, other, through, railVolts);
   }
 
   /** Returns it through a switch, the LEDs on a rail of their own. */
   public Hookup through(Through other, double volts) {
-    return new Hookup(milliamps, side, resistors, spreadVolts, filling, other, volts, moved);
+    return having(milliamps, filling, other, volts);
   }
 
   /** Returns it with other channels moved. */
   public Hookup withMoved(List<Moved> other) {
-    return new Hookup(milliamps, side, resistors, spreadVolts, filling, through, railVolts, other);
+    return new Hookup(
+        milliamps, side, resistors, spreadVolts, filling, through, railVolts, other, fields);
+  }
+
+  /** Returns it with a field named, or without it where the name is blank. */
+  public Hookup withField(String fixture, int channel, String name) {
+    List<NamedField> all = new ArrayList<>(fields);
+    all.removeIf(f -> f.fixture().equals(fixture) && f.channel() == channel);
+    if (!name.isBlank()) {
+      all.add(new NamedField(fixture, channel, name));
+    }
+    return new Hookup(
+        milliamps, side, resistors, spreadVolts, filling, through, railVolts, moved, all);
+  }
+
+  /** Returns the names of fields, by where they begin: fixture, a blank, channel. */
+  Map<String, String> named() {
+    Map<String, String> all = new HashMap<>();
+    fields.forEach(f -> all.put(f.fixture() + " " + f.channel(), f.name()));
+    return all;
   }
 
   /** Returns whether a low output lights. */

@@ -85,6 +85,7 @@ public record Switching(
     private final List<SwitchedChannel> channels = new ArrayList<>();
     private final List<OutputLoad> loads = new ArrayList<>();
     private final Map<LoadKey, Integer> known = new HashMap<>();
+    private final Map<String, String> fields;
     private int units;
 
     Work(Layout layout, Hookup hookup, OutputStage stage, double volts, double duty) {
@@ -93,6 +94,7 @@ public record Switching(
       this.stage = stage;
       this.volts = volts;
       this.duty = duty;
+      this.fields = hookup.named();
     }
 
     Switching of(List<Section> sections) {
@@ -107,6 +109,7 @@ public record Switching(
       int dies = emitter.dies().size();
       int first = channels.size();
       int[] groups = new int[own.count() * dies];
+      String field = "";
       for (int unit = own.first; unit < own.end; unit++) {
         for (int die = 0; die < dies; die++) {
           int number = unit * dies + die;
@@ -114,8 +117,11 @@ public record Switching(
           int load = load(emitter, die, own.leds[unit], series);
           groups[number - own.first * dies] = load;
           String name = own.names[unit] + (dies == 1 ? "" : " " + emitter.dies().get(die).colour());
-          boolean starts = own.starts[unit] && die == 0;
-          channels.add(new SwitchedChannel(fixture, number, name, starts, load));
+          boolean begins = own.starts[unit] && die == 0;
+          String named = fields.get(fixture.id() + " " + number);
+          field = named != null ? named : begins ? "" : field;
+          channels.add(
+              new SwitchedChannel(fixture, number, name, field, begins || named != null, load));
         }
       }
       stretches.add(

@@ -31,6 +31,7 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
               "circuit",
               "fixture",
               "name",
+              "field",
               "channel",
               "switches",
               "chip",
@@ -70,6 +71,7 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
               SpreadsheetText.harmless(channel.fixture().name()),
               channel.number(),
               SpreadsheetText.harmless(channel.name()),
+              SpreadsheetText.harmless(channel.field()),
               map.chip(c) + 1,
               map.output(c),
               map.turn(c),
@@ -102,6 +104,10 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
               unique(word(plan.circuit().name()) + "_BYTES", taken), plan.map().bytes()));
       for (int c = 0; c < plan.map().channels().size(); c++) {
         SwitchedChannel channel = plan.map().channels().get(c);
+        if (channel.startsField() && !channel.field().isEmpty()) {
+          String field = unique("FIELD_" + word(channel.field()), taken);
+          text.append(phrase("#define %s %du\n", field, plan.map().place(c)));
+        }
         String name = word(channel.fixture().name() + " " + channel.name());
         text.append(phrase("#define %s %du\n", unique(name, taken), plan.map().place(c)));
       }

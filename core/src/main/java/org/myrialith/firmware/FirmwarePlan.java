@@ -193,27 +193,51 @@ public record FirmwarePlan(
     FirmwarePlan there =
         new FirmwarePlan(new FirmwareWork(other, work.sent()), packed, packings, tableBytes, holds);
     int pins = work.lines().stream().mapToInt(line -> line.circuit().pins().size()).sum();
-    return other.portable() == controller().portable()
-        && there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
+    return there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
         && there.ramWithStackBytes() <= ROOMY_SHARE * other.ramBytes()
         && pins <= other.pins().size();
   }
 
-  /** Returns the smallest class of controller that would do with some room; empty if none does. */
-  public Optional<Controller> smallest() {
+  /**
+   * Returns the classes with less flash that have room for this, the smallest first; whether they
+   * can drive the circuits, and in time, is for a plan on them to say.
+   */
+  public List<Controller> roomyBelow() {
     return Controller.CLASSES.stream()
+        .filter(c -> c.flashBytes() < controller().flashBytes())
+        .filter(this::wouldDo)
+        .sorted(Comparator.comparingInt(Controller::flashBytes))
+        .toList();
+  }
+
+  /** The smallest of the same sort that has room. */
+  private Optional<Controller> larger() {
+    return Controller.CLASSES.stream()
+        .filter(c -> c.portable() == controller().portable())
         .filter(this::wouldDo)
         .min(Comparator.comparingInt(Controller::flashBytes));
   }
 
   @Override
   public List<Finding> findings() {
+    return findings(Optional.empty());
+  }
+
+  /** Returns whether it leaves some room on its controller. */
+  public boolean roomy() {
+    return wouldDo(controller());
+  }
+
+  /**
+   * Returns its judgements.
+   *
+   * @param smallest class that would do, below that of the controller
+   */
+  public List<Finding> findings(Optional<Controller> smallest) {
     List<Finding> findings = new ArrayList<>();
     findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
     findings.add(fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram()));
-    smallest()
-        .filter(c -> c.flashBytes() < controller().flashBytes())
-        .ifPresent(c -> findings.add(smaller(c)));
+    smallest.ifPresent(c -> findings.add(smaller(c)));
     return List.copyOf(findings);
   }
 
@@ -249,7 +273,7 @@ public record FirmwarePlan(
                 what.equals("flash")
                     ? "Use fewer frames or fewer different colours, or a controller class with more flash."
                     : "Use fewer pixels, or a controller class with more RAM.")
-            .mendedBy(smallest().map(FirmwarePlan::use).stream().toList());
+            .mendedBy(larger().map(FirmwarePlan::use).stream().toList());
   }
 
   /**

@@ -7,13 +7,16 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
 
 /**
  * What the firmware has to say.
  *
  * @param plan empty when there is nothing to play
+ * @param smallest class of controller that would do, below the one that was chosen
  */
-public record FirmwareStep(Optional<FirmwarePlan> plan) implements StepPlan {
+public record FirmwareStep(Optional<FirmwarePlan> plan, Optional<Controller> smallest)
+    implements StepPlan {
   @Override
   public Step step() {
     return Step.FIRMWARE;
@@ -26,7 +29,7 @@ public record FirmwareStep(Optional<FirmwarePlan> plan) implements StepPlan {
 
   @Override
   public List<Finding> findings() {
-    return plan.map(FirmwarePlan::findings)
+    return plan.map(p -> p.findings(smallest))
         .orElse(
             List.of(
                 Finding.of(

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
@@ -16,6 +18,7 @@ import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.Wiring;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
@@ -36,6 +39,7 @@ import org.myrialith.frames.Show;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
+import org.myrialith.parts.Controller;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
 
@@ -78,7 +82,7 @@ public final class GadgetPlan {
     steps.put(Step.POWER, new Lazy<>(this::power));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
-    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware())));
+    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
     this.findings = new Lazy<>(this::workFindings);
   }
 
@@ -120,6 +124,31 @@ public final class GadgetPlan {
     Load load = new Load(wiring(), gadget.power().controllerMilliamps());
     return PowerPlan.of(
         load, gadget.brief().supply(), gadget.power(), gadget.colour(), show(), levels());
+  }
+
+  /** The smallest class below the one that was chosen that would do. */
+  private Optional<Controller> smallest() {
+    return firmware().stream()
+        .flatMap(plan -> plan.roomyBelow().stream())
+        .filter(this::serves)
+        .findFirst();
+  }
+
+  /** Whether a class does: it has room, plays in time, and nothing breaks that holds here. */
+  private boolean serves(Controller other) {
+    GadgetPlan there = of(new Change.UseController(other.key()).accept(new AppliedChange(gadget)));
+    FirmwarePlan plays = there.firmware().orElse(null);
+    return plays != null
+        && plays.roomy()
+        && plays.holds().late() <= firmware().orElseThrow().holds().late()
+        && broken().containsAll(there.broken());
+  }
+
+  private Set<String> broken() {
+    return step(Step.CIRCUITS).findings().stream()
+        .filter(f -> f.verdict() == Verdict.BREAKS)
+        .map(Finding::key)
+        .collect(Collectors.toSet());
   }
 
   private FramesStep workFrames() {

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
+import org.myrialith.firmware.BitMapFile;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
@@ -131,5 +132,30 @@ class BitMapTest {
     assertThat(both.plan(layout, BRIEF).findings())
         .extracting(Finding::key)
         .contains("two-on-one-c1");
+  }
+
+  /** 20 bits in fields of 7, 7 and 6, each on a byte of its own: three registers, four spare. */
+  @Test
+  void fieldsThatTheMakerNamedBeginAByte() {
+    Fixture bar = Fixture.of("f1", "Bar", new Bar(20, 10, 0));
+    Layout layout =
+        Layout.EMPTY.withFixtures(List.of(bar.with(bar.mount().withEmitter("single-red"))));
+    Hookup hookup =
+        Hookup.USUAL
+            .filled(Filling.FIELD_A_BYTE)
+            .withField("f1", 0, "Wind")
+            .withField("f1", 7, "Wave")
+            .withField("f1", 14, "Tide");
+    RegisterPlan plan = registers().with(hookup).plan(layout, BRIEF);
+    assertThat(plan.map().chips()).isEqualTo(3);
+    assertThat(plan.map().spare()).isEqualTo(4);
+    assertThat(plan.map().outputs()).contains(6, 8, 14, 16).doesNotContain(7, 15);
+    assertThat(plan.map().channels().get(13).field()).isEqualTo("Wave");
+    BitMapFile file = new BitMapFile(List.of(plan));
+    assertThat(file.header()).contains("#define FIELD_TIDE 0u").contains("#define FIELD_WIND 16u");
+    assertThat(file.csv()).contains("Wave,");
+    // without its name the field is gone, and the rest moves up
+    RegisterPlan two = registers().with(hookup.withField("f1", 7, " ")).plan(layout, BRIEF);
+    assertThat(two.map().outputs().get(7)).isEqualTo(7);
   }
 }

@@ -10,9 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.brief.Brief;
+import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Bar;
@@ -120,5 +124,41 @@ class Controller32Test {
           .singleElement()
           .satisfies(f -> assertThat(f.remedies()).hasSize(1));
     }
+  }
+
+  /** A small show needs no 32 bits; what is shown on it is shown as well on fewer. */
+  @Test
+  void theSmallestClassIsNamedAcrossSorts() {
+    Gadget buoy = DemoGadgets.porchBuoy();
+    Gadget large =
+        buoy.with(buoy.brief().withController(Controller.RADIO32))
+            .with(CircuitPins.fitted(buoy.circuits(), Controller.RADIO32));
+    assertThat(GadgetPlan.of(large).findings(Step.FIRMWARE))
+        .filteredOn(f -> f.key().equals("smaller-class"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.says()).contains(Controller.AVR8_8K.title()));
+    Gadget small = GadgetPlan.of(large).mended("smaller-class", "controller-8bit-8k").orElseThrow();
+    assertThat(GadgetPlan.of(small).firmware().orElseThrow().fits()).isTrue();
+  }
+
+  /** The smallest class has the memory for these sinks, but no timers for their clock. */
+  @Test
+  void aClassThatCannotDriveTheCircuitsIsNotNamed() {
+    Fixture grid = Fixture.of("f1", "Bar", new Bar(3, 10, 0));
+    Gadget sinks =
+        Gadget.blank("Sinks")
+            .with(grid.with(grid.mount().withEmitter("single-red")))
+            .with(
+                new Circuits(
+                    List.of(
+                        ShiftRegisters.usual("c1", List.of("f1"))
+                            .of(RegisterClass.GREY_12)
+                            .onPins(List.of("B0", "B1", "B2", "D3", "D4")))))
+            .with(
+                new Clip(
+                    "k1", "Bar", "f1", List.of(new Frame(Picture.of(3, 1, new byte[9]), 100))));
+    GadgetPlan plan = GadgetPlan.of(sinks);
+    assertThat(plan.firmware().orElseThrow().roomyBelow()).contains(Controller.AVR8_8K);
+    assertThat(plan.findings(Step.FIRMWARE)).noneMatch(f -> f.key().equals("smaller-class"));
   }
 }

@@ -145,7 +145,8 @@ final class GadgetSamples {
             pick(random, Filling.values()),
             pick(random, Through.values()),
             random.nextInt(3) * 6,
-            List.of(new Hookup.Moved("f1", random.nextInt(9), random.nextInt(99))));
+            List.of(new Hookup.Moved("f1", random.nextInt(9), random.nextInt(99))),
+            List.of(new Hookup.NamedField("f1", random.nextInt(9), "field")));
     Circuits circuits = gadget.circuits();
     for (SwitchedCircuit circuit :
         List.of(

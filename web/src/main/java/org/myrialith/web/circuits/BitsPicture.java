@@ -69,9 +69,16 @@ public record BitsPicture(
    * @param channel of the circuit, -1 when the output is free
    * @param fixture and number of the channel, as a move names it; empty when the output is free
    * @param says where its bit stands
+   * @param field of the maker's that it begins or is in, empty for none
    */
   public record Picked(
-      int output, int channel, String name, String fixture, int number, String says) {}
+      int output,
+      int channel,
+      String name,
+      String fixture,
+      int number,
+      String says,
+      String field) {}
 
   /**
    * Makes the picture.
@@ -116,7 +123,11 @@ public record BitsPicture(
     int[] own = Arrays.copyOfRange(byOutput, first, first + plan.groupWidth());
     List<SwitchedChannel> lit =
         Arrays.stream(own).filter(c -> c >= 0).mapToObj(map.channels()::get).toList();
-    String about = common(lit.stream().map(SwitchedChannel::name).toList());
+    List<String> fields = lit.stream().map(SwitchedChannel::field).distinct().toList();
+    String about =
+        fields.size() == 1 && !fields.get(0).isEmpty()
+            ? fields.get(0)
+            : common(lit.stream().map(SwitchedChannel::name).toList());
     List<Out> outs = new ArrayList<>();
     for (int pin = 0; pin < own.length; pin++) {
       SwitchedChannel channel = own[pin] < 0 ? null : map.channels().get(own[pin]);
@@ -176,7 +187,7 @@ public record BitsPicture(
         phrase(
             "%s %d, output %s", plan.chipWord(), output / map.width() + 1, plan.outputName(output));
     if (channel < 0) {
-      return new Picked(output, -1, where + ": free", "", -1, "Nothing hangs on it.");
+      return new Picked(output, -1, where + ": free", "", -1, "Nothing hangs on it.", "");
     }
     SwitchedChannel own = map.channels().get(channel);
     return new Picked(
@@ -185,7 +196,8 @@ public record BitsPicture(
         plan.nameOf(own),
         own.fixture().id(),
         own.number(),
-        where + ": " + says(map, channel));
+        where + ": " + says(map, channel),
+        own.field());
   }
 
   private static String says(BitMap map, int channel) {

@@ -70,7 +70,7 @@ public record CircuitView(
     List<PartForm.Slot> all = part.slots(form);
     List<PartForm.Slot> asked =
         all.stream()
-            .filter(s -> !List.of("id", "fixtures", "moved").contains(s.name()))
+            .filter(s -> !List.of("id", "fixtures", "moved", "fields").contains(s.name()))
             .filter(s -> plan.circuit().minds(s.name()))
             .toList();
     List<PartForm.Slot> pins = asked.stream().filter(s -> s.name().endsWith("Pin")).toList();

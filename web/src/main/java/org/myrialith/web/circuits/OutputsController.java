@@ -61,6 +61,31 @@ class OutputsController {
         });
   }
 
+  /** Names the field that a channel begins, or ends it. */
+  @PostMapping("/field")
+  ModelAndView field(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String circuit,
+      @RequestParam String fixture,
+      @RequestParam int channel,
+      @RequestParam(defaultValue = "-1") int output,
+      @RequestParam(defaultValue = "") String name) {
+    return pages.edit(
+        id,
+        base,
+        "Named a field of outputs",
+        g -> {
+          if (moves(g, circuit).outputOf(fixture, channel) < 0) {
+            throw new NotThereException();
+          }
+          SwitchedCircuit own = (SwitchedCircuit) CircuitsPage.circuit(g, circuit);
+          return g.with(own.with(own.hookup().withField(fixture, channel, name)));
+        },
+        CircuitsPage.there(circuit) + "&output=" + output,
+        errors -> page.page(id, circuit, null, output).addObject("typedField", name));
+  }
+
   private static OutputMoves moves(Gadget gadget, String id) {
     if (CircuitsPage.circuit(gadget, id) instanceof SwitchedCircuit switched) {
       return new OutputMoves(switched, switched.plan(gadget.layout(), gadget.brief()));
