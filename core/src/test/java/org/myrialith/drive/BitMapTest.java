@@ -153,7 +153,7 @@ class BitMapTest {
     assertThat(plan.map().channels().get(13).field()).isEqualTo("Wave");
     BitMapFile file = new BitMapFile(List.of(plan));
     assertThat(file.header()).contains("#define FIELD_TIDE 0u").contains("#define FIELD_WIND 16u");
-    assertThat(file.csv()).contains("Wave,");
+    assertThat(file.csv()).contains("c1,f1,Bar,7,LED 8,Wave,2,0,");
     // without its name the field is gone, and the rest moves up
     RegisterPlan two = registers().with(hookup.withField("f1", 7, " ")).plan(layout, BRIEF);
     assertThat(two.map().outputs().get(7)).isEqualTo(7);

@@ -124,10 +124,8 @@ public record BitsPicture(
     List<SwitchedChannel> lit =
         Arrays.stream(own).filter(c -> c >= 0).mapToObj(map.channels()::get).toList();
     List<String> fields = lit.stream().map(SwitchedChannel::field).distinct().toList();
-    String about =
-        fields.size() == 1 && !fields.get(0).isEmpty()
-            ? fields.get(0)
-            : common(lit.stream().map(SwitchedChannel::name).toList());
+    String common = common(lit.stream().map(SwitchedChannel::name).toList());
+    String about = fields.size() == 1 && !fields.get(0).isEmpty() ? fields.get(0) : common;
     List<Out> outs = new ArrayList<>();
     for (int pin = 0; pin < own.length; pin++) {
       SwitchedChannel channel = own[pin] < 0 ? null : map.channels().get(own[pin]);
@@ -142,7 +140,7 @@ public record BitsPicture(
                   own[pin],
                   channel.fixture().id(),
                   channel.number(),
-                  channel.name().substring(about.length()).strip(),
+                  channel.name().substring(common.length()).strip(),
                   where + ": " + plan.nameOf(channel),
                   plan.fixtures().indexOf(channel.fixture()) % 4));
     }

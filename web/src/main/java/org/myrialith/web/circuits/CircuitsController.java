@@ -41,9 +41,16 @@ class CircuitsController {
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String circuit,
       @RequestParam(defaultValue = "-1") int output,
+      @RequestParam(defaultValue = "") String fixture,
+      @RequestParam(defaultValue = "-1") int channel,
       @RequestParam(defaultValue = "") String ways,
       @RequestParam(defaultValue = "") String sort) {
-    return page.compared(page.page(id, circuit, null, output), ways, sort, null);
+    return page.compared(
+        page.page(
+            id, circuit, null, channel < 0 ? output : page.outputOf(id, circuit, fixture, channel)),
+        ways,
+        sort,
+        null);
   }
 
   /** Makes a circuit of the way that was chosen, and keeps why. */

@@ -8,7 +8,9 @@ import org.myrialith.build.WayColumn;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.OutputMoves;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.SwitchedCircuit;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
@@ -31,6 +33,15 @@ class CircuitsPage {
 
   /** A circuit to look at. */
   record Tab(String id, String name, boolean here) {}
+
+  /** Returns the output that a channel of a fixture stands on, -1 when there is no such channel. */
+  int outputOf(UUID id, String circuit, String fixture, int channel) {
+    Gadget gadget = pages.open(id).plan().gadget();
+    return circuit(gadget, circuit) instanceof SwitchedCircuit switched
+        ? new OutputMoves(switched, switched.plan(gadget.layout(), gadget.brief()))
+            .outputOf(fixture, channel)
+        : -1;
+  }
 
   /** Returns the page as it stands, or as it was typed. */
   ModelAndView page(UUID id, String circuit, FormValues typed) {

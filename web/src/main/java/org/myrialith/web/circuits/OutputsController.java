@@ -82,7 +82,11 @@ class OutputsController {
           SwitchedCircuit own = (SwitchedCircuit) CircuitsPage.circuit(g, circuit);
           return g.with(own.with(own.hookup().withField(fixture, channel, name)));
         },
-        CircuitsPage.there(circuit) + "&output=" + output,
+        CircuitsPage.there(circuit)
+            + "&fixture="
+            + ProjectPages.inQuery(fixture)
+            + "&channel="
+            + channel,
         errors -> page.page(id, circuit, null, output).addObject("typedField", name));
   }
 
