@@ -148,7 +148,7 @@ public record WayTable(List<Way> ways) {
           bits(plan),
           plan.frameSeconds(),
           plan.levelBits(),
-          plan.dataSeconds() * FRAMES_A_SECOND,
+          DriverCode.seconds(plan) * FRAMES_A_SECOND,
           plan.bufferBytes(),
           DriverCode.bytes(plan),
           parts.leads() + 2 * wires + (switched == null ? 0 : lightJoints()),

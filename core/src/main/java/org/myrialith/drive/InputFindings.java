@@ -55,6 +55,14 @@ record InputFindings(Input input, int number, Controller controller, double busy
                 "Choose another pin."));
       }
     }
+    List<String> reads = controller.analoguePins();
+    if (input.sort() == InputSort.LIGHT && !reads.isEmpty() && !reads.containsAll(named)) {
+      return Optional.of(
+          breaks(
+              "analogue",
+              phrase("%s: not all of %s read a voltage.", input.name(), String.join(", ", named)),
+              phrase("Use some of %s.", String.join(", ", reads))));
+    }
     if (named.size() == wanted) {
       return Optional.empty();
     }

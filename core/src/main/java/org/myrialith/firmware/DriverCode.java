@@ -1,10 +1,17 @@
 package org.myrialith.firmware;
 
+import java.util.List;
 import org.myrialith.drive.CircuitPlan;
 
 /** What the code that sends a circuit takes. */
 public final class DriverCode {
   private DriverCode() {}
+
+  /** Returns the time that the player takes for a frame of it, composed and sent (s). */
+  public static double seconds(CircuitPlan plan) {
+    FirmwareTarget target = FirmwareTarget.of(plan.brief().controller());
+    return target.composeSeconds(plan) + target.sendSeconds(List.of(LineDriver.of(plan)));
+  }
 
   /** Returns the flash of it (bytes), read from builds. */
   public static int bytes(CircuitPlan plan) {

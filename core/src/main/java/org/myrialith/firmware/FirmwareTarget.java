@@ -243,6 +243,17 @@ enum FirmwareTarget {
     return cycles.step + clips * (cycles.clip + (limiter ? cycles.limitedClip : 0));
   }
 
+  /** Returns the time of composing a frame of all that a circuit has, from a raw picture (s). */
+  double composeSeconds(CircuitPlan plan) {
+    int channels = plan.channels();
+    boolean threes = plan.stretches().stream().allMatch(s -> s.channelsPerUnit() == 3);
+    double each =
+        plan.dims()
+            ? (plan.levelBits() > 8 ? 2 : 1) * (cycles.rawByte + (threes ? 0 : cycles.level))
+            : PLACED_BIT;
+    return seconds(stepCycles(1, false) + cycles.unpack + channels * each);
+  }
+
   /** Returns the cycles of scaling all levels. */
   double scaleCycles(int levels) {
     return cycles.dimming + levels * cycles.scaledLevel;

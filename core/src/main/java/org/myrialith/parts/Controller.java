@@ -2,6 +2,7 @@ package org.myrialith.parts;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -35,6 +36,8 @@ public record Controller(
 
   private static final String SPI_CLOCK = "SPI clock";
 
+  private static final String ANALOGUE = "analogue";
+
   /** A board's own regulator loses so much (V), common practice. */
   private static final double REGULATOR_VOLTS = 0.3;
 
@@ -49,24 +52,11 @@ public record Controller(
               List.of(
                   "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0",
                   "D1", "D2", "D3", "D4", "D5", "D6", "D7"),
-              Map.of("B6", "the crystal", "B7", "the crystal", "C6", "reset"),
-              Map.of(
-                  "D0",
-                  "serial in",
-                  "D1",
-                  "serial out",
-                  "B3",
-                  "SPI data out",
-                  "B4",
-                  "SPI data in",
-                  "B5",
-                  "SPI clock, board lamp",
-                  "C4",
-                  "I2C data",
-                  "C5",
-                  "I2C clock"),
+              uses("B6 the crystal; B7 the crystal; C6 reset"),
+              uses(
+                  "D0 serial in; D1 serial out; B3 SPI data out; B4 SPI data in; B5 SPI clock, board lamp; C0 analogue; C1 analogue; C2 analogue; C3 analogue; C4 I2C data, analogue; C5 I2C clock, analogue"),
               List.of("D3", "B3"),
-              Map.of("D6", "0A", "D5", "0B", "B3", "2A", "D3", "2B")),
+              uses("D6 0A; D5 0B; B3 2A; D3 2B")),
           new PortGroups(
               100,
               List.of(
@@ -83,14 +73,9 @@ public record Controller(
           Logic.OF_SUPPLY,
           new Ports(
               List.of("B0", "B1", "B2", "B3", "B4"),
-              Map.of("B5", "reset"),
-              Map.of(
-                  "B0",
-                  "I2C data, programming",
-                  "B1",
-                  "programming",
-                  "B2",
-                  "I2C clock, programming"),
+              uses("B5 reset"),
+              uses(
+                  "B0 I2C data, programming; B1 programming; B2 I2C clock, programming, analogue; B3 analogue; B4 analogue"),
               List.of(),
               Map.of()));
 
@@ -104,25 +89,10 @@ public record Controller(
           new Ports(
               ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
               Map.of(),
-              Map.of(
-                  "E0",
-                  "serial in",
-                  "E1",
-                  "serial out",
-                  "B1",
-                  "SPI clock",
-                  "B2",
-                  "SPI data out",
-                  "B3",
-                  "SPI data in",
-                  "B7",
-                  "board lamp",
-                  "D0",
-                  "I2C clock",
-                  "D1",
-                  "I2C data"),
+              uses(
+                  "E0 serial in; E1 serial out; B1 SPI clock; B2 SPI data out; B3 SPI data in; B7 board lamp; D0 I2C clock; D1 I2C data; F0 analogue; F1 analogue; F2 analogue; F3 analogue; F4 analogue; F5 analogue; F6 analogue; F7 analogue"),
               List.of("B4"),
-              Map.of("B7", "0A", "G5", "0B", "B4", "2A", "E3", "3A", "E4", "3B", "E5", "3C")));
+              uses("B7 0A; G5 0B; B4 2A; E3 3A; E4 3B; E5 3C")));
 
   /** 32-bit, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V logic. */
   public static final Controller ARM32_SMALL =
@@ -134,8 +104,7 @@ public record Controller(
           new Ports(
               numbered(0, 21),
               Map.of(),
-              Map.of(
-                  "P0", "serial in", "P1", "serial out", "P11", "SPI data out", "P13", "SPI clock"),
+              uses("P0 serial in; P1 serial out; P11 SPI data out; P13 SPI clock"),
               List.of(),
               Map.of()));
 
@@ -148,15 +117,8 @@ public record Controller(
           new Logic(133_000_000, 3.3, new OutputStage(60, 60, 4, 12, 50, 3.6), 500e-9),
           new Ports(
               numbered(0, 22),
-              Map.of(
-                  "P23",
-                  "the board's supply",
-                  "P24",
-                  "the board's supply",
-                  "P25",
-                  "the board's lamp"),
-              Map.of(
-                  "P0", "serial out", "P1", "serial in", "P18", "SPI clock", "P19", "SPI data out"),
+              uses("P23 the board's supply; P24 the board's supply; P25 the board's lamp"),
+              uses("P0 serial out; P1 serial in; P18 SPI clock; P19 SPI data out"),
               List.of(),
               Map.of()));
 
@@ -171,21 +133,10 @@ public record Controller(
               List.of(
                   "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
                   "P26", "P27", "P32", "P33"),
-              Map.of(
-                  "P0",
-                  "starting up",
-                  "P1",
-                  "the serial port",
-                  "P2",
-                  "starting up",
-                  "P3",
-                  "the serial port",
-                  "P12",
-                  "starting up",
-                  "P15",
-                  "starting up"),
-              Map.of(
-                  "P21", "I2C data", "P22", "I2C clock", "P18", "SPI clock", "P23", "SPI data out"),
+              uses(
+                  "P0 starting up; P1 the serial port; P2 starting up; P3 the serial port; P12 starting up; P15 starting up"),
+              uses(
+                  "P21 I2C data; P22 I2C clock; P18 SPI clock; P23 SPI data out; P32 analogue; P33 analogue"),
               List.of(),
               Map.of()));
 
@@ -257,6 +208,13 @@ public record Controller(
                 IntStream.rangeClosed(0, pin.charAt(1) - '0')
                     .mapToObj(bit -> pin.charAt(0) + "" + bit))
         .toList();
+  }
+
+  /** Pins with what they are, parted by semicolons. */
+  private static Map<String, String> uses(String text) {
+    return Arrays.stream(text.split("; "))
+        .map(use -> use.split(" ", 2))
+        .collect(Collectors.toMap(use -> use[0], use -> use[1]));
   }
 
   private static List<String> numbered(int first, int last) {
@@ -346,7 +304,21 @@ public record Controller(
 
   /** Returns what a pin can do else; empty for nothing that matters. */
   public Optional<String> otherUse(String pin) {
-    return Optional.ofNullable(ports.others.get(pin));
+    List<String> uses = new ArrayList<>();
+    if (ports.others.containsKey(pin)) {
+      uses.add(ports.others.get(pin));
+    }
+    if (ports.timers.containsKey(pin)) {
+      uses.add("PWM of timer " + ports.timers.get(pin));
+    }
+    return uses.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", uses));
+  }
+
+  /** Returns the pins that read a voltage; none where that is not known of the class. */
+  public List<String> analoguePins() {
+    return ports.usable.stream()
+        .filter(pin -> ports.others.getOrDefault(pin, "").contains(ANALOGUE))
+        .toList();
   }
 
   /** Returns the pin that data comes out of when a board sends by its SPI. */

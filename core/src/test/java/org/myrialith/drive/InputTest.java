@@ -65,6 +65,11 @@ class InputTest {
     assertThat(findings(with(new Input("Key", InputSort.BUTTONS_UP, "D2", 1, 100, 10, 9))))
         .extracting(Finding::verdict)
         .contains(Verdict.TIGHT);
+    assertThat(findings(with(new Input("Dusk", InputSort.LIGHT, "D2", 1, 50, 1, 1))))
+        .extracting(Finding::advice)
+        .contains("Use some of C0, C1, C2, C3, C4, C5.");
+    assertThat(findings(with(new Input("Dusk", InputSort.LIGHT, "C3", 1, 50, 1, 1))))
+        .noneMatch(f -> f.key().equals("input-analogue-1"));
     // the data line of the ring is on that pin
     assertThat(findings(with(new Input("Key", InputSort.BUTTONS_UP, "B0", 1, 5, 4, 3))))
         .extracting(Finding::key)
