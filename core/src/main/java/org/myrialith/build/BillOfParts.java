@@ -7,6 +7,7 @@ import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
 import org.myrialith.parts.PartSort;
@@ -35,12 +36,16 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
   }
 
   private static void count(SwitchedPlan plan, Map<PartSort, Integer> counts) {
-    int chips = plan instanceof PinPlan ? 0 : plan.map().chips();
+    boolean onPins = plan instanceof PinPlan || plan instanceof ScannedPlan;
+    int chips = onPins ? 0 : plan.map().chips();
     if (chips > 0) {
       counts.put(chip(plan), chips);
       counts.put(PartSort.CAPACITOR, chips);
     }
     int resistors = plan.resistorCount() + chipResistors(plan);
+    if (plan instanceof ScannedPlan scanned) {
+      resistors += rows(scanned, counts);
+    }
     Through through = plan.hookup().through();
     int channels = plan.map().channels().size();
     switch (through) {
@@ -59,6 +64,22 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
       }
     }
     counts.put(PartSort.RESISTOR, resistors);
+  }
+
+  /** What rows are switched by, and the resistors before that. */
+  private static int rows(ScannedPlan plan, Map<PartSort, Integer> counts) {
+    int rows = plan.map().chips();
+    return switch (plan.circuit().rowSwitch()) {
+      case PIN -> 0;
+      case TRANSISTOR -> {
+        counts.put(PartSort.TRANSISTOR, rows);
+        yield rows;
+      }
+      case MOSFET -> {
+        counts.put(PartSort.MOSFET, rows);
+        yield rows;
+      }
+    };
   }
 
   /** Setting resistors, pull-ups, and those in series with clock and latch. */

@@ -4,15 +4,15 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Ways that share pins by turns, counted only: rows and columns as square as can be, charlieplex of
- * n pins for n(n − 1) lights, eight rows scanned by registers.
+ * Ways that share pins by turns, counted only: charlieplex of n pins for n(n − 1) lights, eight
+ * rows scanned by registers.
  */
 record ScanWays(int channels, int lightJoints) {
   private static final int ROWS = 8;
   private static final int REGISTER = 8;
 
   List<Way> all() {
-    return List.of(matrix(), charlieplex(), registers());
+    return List.of(charlieplex(), registers());
   }
 
   private Way way(String title, int pins, int chips, int resistors, int switches, double bright) {
@@ -39,14 +39,6 @@ record ScanWays(int channels, int lightJoints) {
             lightJoints + leads + 2 * wires,
             Double.NaN,
             bright));
-  }
-
-  private Way matrix() {
-    int rows = (int) Math.ceil(Math.sqrt(channels));
-    int columns = (channels + rows - 1) / rows;
-    int few = Math.min(rows, columns);
-    return way(
-        "rows and columns on pins", rows + columns, 0, Math.max(rows, columns), few, 1.0 / few);
   }
 
   private Way charlieplex() {

@@ -20,6 +20,8 @@ import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
@@ -94,6 +96,9 @@ public record WayTable(List<Way> ways) {
       if (circuit instanceof DirectPins pins) {
         circuit = CircuitPins.enough(pins, others, layout, brief);
       }
+      if (circuit instanceof ScannedPins matrix) {
+        circuit = CircuitPins.enough(matrix, others, layout, brief);
+      }
       Optional<EmitterClass> wrong = wrong(circuit);
       if (wrong.isPresent()) {
         String why = phrase("does not drive: %s", wrong.get().kind().title());
@@ -135,7 +140,7 @@ public record WayTable(List<Way> ways) {
       BillOfParts parts = BillOfParts.of(plan);
       SwitchedPlan switched = plan instanceof SwitchedPlan s ? s : null;
       int pins = plan instanceof PinPlan ? plan.channels() : plan.circuit().pins().size();
-      int chips = switched == null || plan instanceof PinPlan ? 0 : switched.map().chips();
+      int chips = switched == null || onPins(plan) ? 0 : switched.map().chips();
       int wires = wires(plan, pins);
       return new Way.Numbers(
           pins,
@@ -155,7 +160,7 @@ public record WayTable(List<Way> ways) {
           parts.cost(others.prices()),
           plan instanceof DisplayPlan display
               ? display.circuit().sort().duty(display.circuit().brightness())
-              : 1);
+              : plan instanceof ScannedPlan scanned ? scanned.timing().duty() : 1);
     }
 
     /** Leads of the lights themselves: two for each die, one shared by several of a package. */
@@ -174,6 +179,10 @@ public record WayTable(List<Way> ways) {
       return plan instanceof PinPlan
           ? pins + fixtures.size()
           : fixtures.size() * (plan.circuit().pins().size() + 2);
+    }
+
+    private static boolean onPins(CircuitPlan plan) {
+      return plan instanceof PinPlan || plan instanceof ScannedPlan;
     }
 
     private static boolean addressed(CircuitPlan plan) {

@@ -40,9 +40,24 @@ public record BitMap(
     outputs = List.copyOf(outputs);
   }
 
+  /** Lays channels into rows: each field begins one where a field has a byte elsewhere. */
+  static BitMap ofRows(List<SwitchedChannel> channels, Hookup hookup, int columns, int rows) {
+    return of(channels, hookup, columns, false, rows, columns);
+  }
+
   /** Lays channels into outputs. */
   static BitMap of(
       List<SwitchedChannel> channels, Hookup hookup, int width, boolean farFirst, int leastChips) {
+    return of(channels, hookup, width, farFirst, leastChips, BYTE);
+  }
+
+  private static BitMap of(
+      List<SwitchedChannel> channels,
+      Hookup hookup,
+      int width,
+      boolean farFirst,
+      int leastChips,
+      int field) {
     Map<String, Integer> moved = new HashMap<>();
     hookup.moved().forEach(m -> moved.put(m.fixture() + " " + m.channel(), m.output()));
     List<Integer> outputs = new ArrayList<>();
@@ -50,7 +65,7 @@ public record BitMap(
     int last = -1;
     for (SwitchedChannel channel : channels) {
       if (hookup.filling() == Filling.FIELD_A_BYTE && channel.startsField()) {
-        next = (next + BYTE - 1) / BYTE * BYTE;
+        next = (next + field - 1) / field * field;
       }
       int output = moved.getOrDefault(channel.fixture().id() + " " + channel.number(), next);
       outputs.add(output);

@@ -53,6 +53,49 @@ public final class CircuitPins {
     return fitted;
   }
 
+  /**
+   * Returns a matrix on as few free pins as its lights need: a row for each field where each begins
+   * one, else as square as can be.
+   */
+  public static ScannedPins enough(
+      ScannedPins circuit, Circuits circuits, Layout layout, Brief brief) {
+    List<SwitchedChannel> channels = circuit.plan(layout, brief).map().channels();
+    Set<String> taken = circuits.takenPins();
+    List<String> free =
+        circuit.able(brief.controller()).stream()
+            .filter(pin -> !taken.contains(pin) || circuit.pins().contains(pin))
+            .toList();
+    int columns = columns(circuit, channels);
+    int rows =
+        circuit.hookup().filling() == Filling.FIELD_A_BYTE
+            ? rows(channels, columns)
+            : (channels.size() + columns - 1) / columns;
+    return free.size() < rows + columns
+        ? circuit
+        : circuit.on(free.subList(0, rows), free.subList(rows, rows + columns));
+  }
+
+  private static int columns(ScannedPins circuit, List<SwitchedChannel> channels) {
+    int square = (int) Math.ceil(Math.sqrt(Math.max(1, channels.size())));
+    int longest = 0;
+    int length = 0;
+    for (SwitchedChannel channel : channels) {
+      length = channel.startsField() ? 1 : length + 1;
+      longest = Math.max(longest, length);
+    }
+    boolean fields = circuit.hookup().filling() == Filling.FIELD_A_BYTE;
+    return fields && longest <= 2 * square ? Math.max(1, longest) : square;
+  }
+
+  private static int rows(List<SwitchedChannel> channels, int columns) {
+    int next = 0;
+    for (SwitchedChannel channel : channels) {
+      next = channel.startsField() ? (next + columns - 1) / columns * columns : next;
+      next++;
+    }
+    return Math.max(1, (next + columns - 1) / columns);
+  }
+
   /** Returns a circuit of pins on as many as it has channels, as far as there are free ones. */
   public static DirectPins enough(
       DirectPins circuit, Circuits circuits, Layout layout, Brief brief) {

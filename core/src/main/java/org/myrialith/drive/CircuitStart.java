@@ -21,6 +21,7 @@ public enum CircuitStart {
       "dimmed-pins",
       "pins that the controller's timers dim",
       id -> DirectPins.usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Dimmed pins")),
+  MATRIX("matrix", "rows and columns on pins", id -> ScannedPins.usual(id, List.of())),
   SHIFT_REGISTERS(
       "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of())),
   SINKS(

@@ -110,6 +110,7 @@ public record CircuitsStep(
         }
       }
       all.addAll(standing.together());
+      all.addAll(new ScanBeside(wiring.plans()).all());
     }
     layout.fixtures().forEach(f -> all.addAll(new MemberFindings(layout, circuits, f).all()));
     currents(all);

@@ -36,6 +36,13 @@ public record OutputLoad(
     return paths() * path.mostAmps();
   }
 
+  /** Returns it lit for a share of the time. */
+  OutputLoad byTurns(double duty) {
+    return path instanceof SeriesResistor resistor
+        ? new OutputLoad(emitter, die, leds, series, new ByTurns(resistor, duty))
+        : this;
+  }
+
   /** Returns what it is, such as "2 red in series". */
   public String title() {
     return leds == 1

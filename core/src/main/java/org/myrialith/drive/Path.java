@@ -3,7 +3,8 @@ package org.myrialith.drive;
 import org.myrialith.finding.Reckoning;
 
 /** What stands between a supply and an output, and the current through it. */
-public sealed interface Path permits SeriesResistor, Filament, ConstantCurrent, ScannedCurrent {
+public sealed interface Path
+    permits SeriesResistor, Filament, ConstantCurrent, ScannedCurrent, ByTurns {
   /** Returns the volts that it hangs on (V). */
   double volts();
 

@@ -91,6 +91,9 @@ record PathFindings(SwitchedPlan plan) {
     if (one.path() instanceof SeriesResistor resistor) {
       return resistor(resistor, load, key);
     }
+    if (one.path() instanceof ByTurns turns) {
+      return byTurns(turns, load, key);
+    }
     return one.path() instanceof Filament lamp ? lamp(lamp, load, key) : rated(one, load, key);
   }
 
@@ -116,6 +119,32 @@ record PathFindings(SwitchedPlan plan) {
                         Quantity.text(rated, "A")))
                 .advising("Ask for less current.")
                 .restingOn(working(load)));
+  }
+
+  /** In its turn a light stands a pulse, and its mean as much as it is rated for. */
+  private Optional<Finding> byTurns(ByTurns turns, int load, String key) {
+    OutputLoad one = plan.switching().loads().get(load);
+    double pulse = one.die().pulseMilliamps() * 1e-3;
+    double rated = one.die().ratedMilliamps() * 1e-3;
+    if (turns.mostAmps() > pulse || turns.amps() > rated) {
+      return Optional.of(
+          Finding.of(
+                  Step.CIRCUITS,
+                  key,
+                  Verdict.BREAKS,
+                  phrase(
+                      "%s: %s flows in its turn, %s in the mean; the class stands pulses of %s and %s for good.",
+                      one.title(),
+                      Quantity.text(turns.mostAmps(), "A"),
+                      Quantity.text(turns.amps(), "A"),
+                      Quantity.text(pulse, "A"),
+                      Quantity.text(rated, "A")))
+              .advising("Ask for less current.")
+              .restingOn(working(load)));
+    }
+    return turns.resistor().amps() < DIM * turns.resistor().wantedAmps()
+        ? resistor(turns.resistor(), load, key)
+        : Optional.empty();
   }
 
   private Finding shared(OutputLoad one, int load, String key) {

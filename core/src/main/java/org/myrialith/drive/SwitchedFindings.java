@@ -29,7 +29,9 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     clash().ifPresent(all::add);
     all.addAll(new PathFindings(plan).all(clash().isEmpty()));
     all.add(output());
-    all.add(chip());
+    if (!(plan instanceof ScannedPlan)) { // its rows carry by turns
+      all.add(chip());
+    }
     if (plan instanceof RegisterPlan && plan.stage().keeps()) {
       all.add(chipHeat());
     }

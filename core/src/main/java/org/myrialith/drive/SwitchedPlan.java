@@ -18,7 +18,7 @@ import org.myrialith.parts.OutputStage;
  * ways of that have in common.
  */
 public sealed interface SwitchedPlan extends CircuitPlan
-    permits RegisterPlan, PinPlan, ExpanderPlan, DisplayPlan {
+    permits RegisterPlan, PinPlan, ScannedPlan, ExpanderPlan, DisplayPlan {
   /** Returns its fixtures taken apart. */
   Switching switching();
 

@@ -71,6 +71,41 @@ public record Switching(
     return new Work(layout, hookup, outputs, supply, duty).of(sections);
   }
 
+  /**
+   * Takes fixtures apart whose lights have their turns by rows.
+   *
+   * @param column what an output gives
+   * @param row what lets the current of a row through
+   * @param duty share of the time that a light of full level is lit
+   */
+  static Switching byTurns(
+      List<Section> sections,
+      Layout layout,
+      Hookup hookup,
+      double volts,
+      OutputStage column,
+      OutputStage row,
+      double duty) {
+    Side side = hookup.side();
+    Side other = side == Side.TO_SUPPLY ? Side.TO_GROUND : Side.TO_SUPPLY;
+    double ohms = side.ohms(column) + (Double.isFinite(other.ohms(row)) ? other.ohms(row) : 0);
+    OutputStage both =
+        new OutputStage(
+                ohms,
+                ohms,
+                column.planMilliamps(),
+                column.mostMilliamps(),
+                column.chipMilliamps(),
+                column.mostVolts())
+            .losing(row.lostVolts());
+    Switching plain = new Work(layout, hookup, both, volts, 1).of(sections);
+    return new Switching(
+        plain.sections,
+        plain.stretches,
+        plain.channels,
+        plain.loads.stream().map(load -> load.byTurns(duty)).toList());
+  }
+
   /** What hangs on an output, to find it again. */
   private record LoadKey(String emitter, int die, int leds, boolean series) {}
 

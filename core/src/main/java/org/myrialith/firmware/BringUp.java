@@ -8,6 +8,9 @@ import org.myrialith.drive.SwitchedPlan;
 
 /** What takes the place of the player to check the wiring: one channel after the other. */
 record BringUp(FirmwareWork work) {
+  /** Of 255, as in the C. */
+  private static final int LEVEL = 48;
+
   String text() {
     StringBuilder places = new StringBuilder();
     StringBuilder light = new StringBuilder("static void light(uint16_t step, uint8_t on) {\n");
@@ -36,6 +39,10 @@ record BringUp(FirmwareWork work) {
 
   /** The same share of a level of more bits stands in two bytes, the high one first. */
   private static String level(int firstByte, int bits) {
+    if (bits < 8) {
+      int few = Math.max(1, LEVEL >> 8 - bits);
+      return phrase("    chain[%du + step] = on ? %du : 0u;\n", firstByte, few);
+    }
     return bits == 8
         ? phrase("    chain[%du + step] = on ? LEVEL : 0u;\n", firstByte)
         : phrase(

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Sent;
 import org.myrialith.parts.Controller;
@@ -43,6 +44,21 @@ public record FirmwareWork(Controller controller, Sent sent) {
   /** Returns whether any line has something to do for each turn of its grey scale. */
   boolean turns() {
     return drivers().stream().anyMatch(d -> !d.everyTurn().isEmpty());
+  }
+
+  /** Returns the share of the time that interrupts leave. */
+  double leftShare() {
+    double taken =
+        lines().stream()
+            .filter(ScannedPlan.class::isInstance)
+            .mapToDouble(line -> ((ScannedPlan) line).timing().share())
+            .sum();
+    return Math.max(0.05, 1 - taken);
+  }
+
+  /** Returns whether an interrupt gives rows their turns. */
+  boolean scans() {
+    return !controller.portable() && drivers().stream().anyMatch(ScanDriver.class::isInstance);
   }
 
   /** Returns whether anything that plays has levels. */

@@ -9,6 +9,7 @@ import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
@@ -19,6 +20,7 @@ sealed interface LineDriver
         GreyDriver,
         PinDriver,
         TimerPinDriver,
+        ScanDriver,
         ExpanderDriver,
         PwmDriver,
         DisplayDriver {
@@ -35,6 +37,9 @@ sealed interface LineDriver
     }
     if (plan instanceof PinPlan line) {
       return line.dims() ? new TimerPinDriver(line) : new PinDriver(line);
+    }
+    if (plan instanceof ScannedPlan line) {
+      return new ScanDriver(line);
     }
     if (plan instanceof ExpanderPlan line) {
       return line.dims() ? new PwmDriver(line) : new ExpanderDriver(line);

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.drive.BitMap;
+import org.myrialith.drive.ByTurns;
 import org.myrialith.drive.ConstantCurrent;
 import org.myrialith.drive.OutputLoad;
 import org.myrialith.drive.ScannedCurrent;
@@ -61,6 +62,17 @@ record OutputsText(SwitchedPlan plan) {
       return phrase(
           "anode to %s, cathode to its output; the setting resistor of each chip is %s ohm",
           plus, Quantity.number(kept.settingOhms()));
+    }
+    if (load.path() instanceof ByTurns turns) {
+      String through =
+          phrase(
+              "%s (%s, %s)",
+              turns.part(), turns.resistor().values().title(), turns.resistor().packageName());
+      return plan.hookup().side() == Side.TO_SUPPLY
+          ? phrase(
+              "anode to its row, cathode to its column; %s from each column to its pin", through)
+          : phrase(
+              "cathode to its row, anode to its column; %s from each column to its pin", through);
     }
     if (!(load.path() instanceof SeriesResistor resistor)) {
       return phrase("between %s and %s", plus, switched);

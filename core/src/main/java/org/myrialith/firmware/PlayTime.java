@@ -50,7 +50,7 @@ final class PlayTime {
   private double seconds(double composing) {
     Sent sent = work.sent();
     double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
-    return sendSeconds + Math.max(gapSeconds, target.seconds(step + composing));
+    return sendSeconds + Math.max(gapSeconds, target.seconds(step + composing) / work.leftShare());
   }
 
   /** Returns whether the player keeps up with every moment of the show. */

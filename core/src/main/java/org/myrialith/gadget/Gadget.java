@@ -19,6 +19,7 @@ import org.myrialith.drive.Circuits;
 import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.ScannedPins;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
@@ -285,7 +286,11 @@ public record Gadget(
 
   /** Returns the gadget with a circuit of pins on as many free ones as it has channels. */
   public Gadget withPins(String circuit) {
-    return circuits.circuit(circuit).orElse(null) instanceof DirectPins pins
+    Circuit found = circuits.circuit(circuit).orElse(null);
+    if (found instanceof ScannedPins matrix) {
+      return with(CircuitPins.enough(matrix, circuits, layout, brief));
+    }
+    return found instanceof DirectPins pins
         ? with(CircuitPins.enough(pins, circuits, layout, brief))
         : this;
   }

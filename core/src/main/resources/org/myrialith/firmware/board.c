@@ -2,6 +2,7 @@
 #include <avr/interrupt.h>
 #include <avr/io.h>
 #include <avr/pgmspace.h>
+@INCLUDES@
 #include <util/delay.h>
 
 #include "player.h"

@@ -1,0 +1,58 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+
+/**
+ * What lights only while its row has its turn, behind the resistor of its column.
+ *
+ * @param resistor with what flows in its turn
+ * @param duty share of the time that it is lit at full level
+ */
+public record ByTurns(SeriesResistor resistor, double duty) implements Path {
+  @Override
+  public double volts() {
+    return resistor.volts();
+  }
+
+  @Override
+  public double leastVolts() {
+    return resistor.leastVolts();
+  }
+
+  @Override
+  public boolean lights() {
+    return resistor.lights();
+  }
+
+  /** Returns the mean over the turns (A). */
+  @Override
+  public double amps() {
+    return resistor.amps() * duty;
+  }
+
+  /** Returns what flows in its turn, at the lower end of the spread (A). */
+  @Override
+  public double mostAmps() {
+    return resistor.mostAmps();
+  }
+
+  @Override
+  public String part() {
+    return resistor.part();
+  }
+
+  @Override
+  public Reckoning reckoning(String key, String name) {
+    Reckoning own = resistor.reckoning(key, name);
+    List<Reckoning.Given> all = new ArrayList<>(own.given());
+    all.add(given("share of the time", duty * 100, "%"));
+    all.add(given("mean", amps(), "A"));
+    return new Reckoning(
+        key, name, own.value(), own.unit(), own.formula(), all, Source.COMMON_PRACTICE);
+  }
+}

@@ -1,0 +1,335 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.Filling;
+import org.myrialith.drive.Hookup;
+import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedPlan;
+import org.myrialith.drive.Side;
+import org.myrialith.frames.Clip;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.Gadgets;
+import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.SimulatedController;
+
+/**
+ * Rows and columns on the pins of a simulated controller: what each light gets, integrated over the
+ * time that its row is on and its column lit.
+ */
+class ScanTest {
+  @TempDir static Path folders;
+
+  private static Gadget gadget(Controller controller, Fixture fixture, ScannedPins circuit) {
+    return Gadgets.of(
+        "Scanned",
+        "",
+        controller,
+        Optional.of(new Supply("port", 5, 2)),
+        List.of(fixture),
+        List.of(circuit),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Frames", "f1", SwitchedGadgets.frames(fixture, 5, 40, 11))));
+  }
+
+  private static Fixture panel(int columns, int rows, String emitter) {
+    return SwitchedGadgets.of(
+        Fixture.of("f1", "Grid", new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, true, false, 0)),
+        emitter);
+  }
+
+  private static ScannedPins matrix(List<String> rows, List<String> columns) {
+    return ScannedPins.usual("c1", List.of("f1")).on(rows, columns);
+  }
+
+  private static Gadget digits() {
+    SegmentDigits four =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            20,
+            12,
+            8,
+            5,
+            List.of(new SegmentDigits.Module(4, "tide")),
+            20,
+            0,
+            1,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    return gadget(
+        Controller.AVR8_32K,
+        SwitchedGadgets.of(Fixture.of("f1", "Digits", four), "single-red"),
+        matrix(
+                List.of("D4", "D5", "D6", "D7"),
+                List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"))
+            .through(RowSwitch.TRANSISTOR)
+            .scanned(250, 1, 6)
+            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE)));
+  }
+
+  static Stream<Named<GadgetPlan>> scenarios() {
+    return Stream.of(
+        Named.of(
+            "three by four on seven pins",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))))),
+        Named.of(
+            "eight by eight, large core, rows by MOSFETs",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(8, 8, "single-green"),
+                    matrix(
+                            List.of("A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7"),
+                            List.of("C7", "C6", "C5", "C4", "C3", "C2", "C1", "C0"))
+                        .through(RowSwitch.MOSFET)
+                        .scanned(120, 6, 3)
+                        .with(Hookup.of(15, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))))),
+        Named.of("four digits, on or off", GadgetPlan.of(digits())),
+        Named.of(
+            "RGB, rows and columns on one port",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(2, 2, "rgb-pins"),
+                    matrix(List.of("D4", "D7"), List.of("D2", "D3", "C0", "C1", "C5", "B4"))
+                        .through(RowSwitch.TRANSISTOR)
+                        .scanned(300, 5, 10)))));
+  }
+
+  /** A turn of all rows as it is seen on the pins. */
+  private record Turn(long start, long[] lit, List<Long> slots) {}
+
+  private static ScannedPlan scan(GadgetPlan plan) {
+    return (ScannedPlan) plan.wiring().plans().get(0);
+  }
+
+  /** Walks along the edges; no two rows at once, no column moves while a row is on. */
+  private static List<Turn> turns(ScannedPlan plan, Path dump) throws IOException {
+    List<String> wires = plan.circuit().pins();
+    int rows = plan.circuit().rowPins().size();
+    int columns = plan.circuit().columnPins().size();
+    boolean[] on = new boolean[wires.size()];
+    boolean highRow =
+        plan.circuit().rowSwitch() == RowSwitch.PIN == (plan.hookup().side() == Side.TO_SUPPLY);
+    boolean highColumn = plan.hookup().side() == Side.TO_GROUND;
+    List<Turn> turns = new ArrayList<>();
+    int row = -1;
+    int last = rows;
+    long since = 0;
+    boolean begun = false;
+    for (EdgeDecoder.Change change : EdgeDecoder.changes(dump, wires)) {
+      int wire = change.wire() - '0';
+      boolean now = change.high() == (wire < rows ? highRow : highColumn);
+      if (wire >= rows) {
+        assertThat(row)
+            .as("columns stand still while a row is on, at %d", change.at())
+            .isNegative();
+        on[wire] = now;
+        continue;
+      }
+      if (now) {
+        assertThat(row).as("one row at a time, at %d", change.at()).isNegative();
+        row = wire;
+        since = change.at();
+        if (row == 0 && last != 0) {
+          turns.add(new Turn(since, new long[rows * columns], new ArrayList<>()));
+          begun = true;
+        }
+        last = row;
+      } else if (row == wire) {
+        if (begun) {
+          Turn turn = turns.get(turns.size() - 1);
+          turn.slots().add(change.at() - since);
+          for (int column = 0; column < columns; column++) {
+            turn.lit()[row * columns + column] += on[rows + column] ? change.at() - since : 0;
+          }
+        }
+        row = -1;
+      }
+    }
+    return turns.isEmpty() ? turns : turns.subList(0, turns.size() - 1);
+  }
+
+  /** What the lights of a turn got, in units of the lowest bit, as levels of the channels. */
+  private static Levels levels(ScannedPlan plan, Path folder, Turn turn) throws IOException {
+    double unit = plan.timing().unitSeconds() * 1e9;
+    int[] counts = new int[turn.lit().length];
+    for (int i = 0; i < counts.length; i++) {
+      double level = turn.lit()[i] / unit;
+      counts[i] = (int) Math.round(level);
+      assertThat(level).isCloseTo(counts[i], within(0.01 * Math.max(1, level)));
+    }
+    return Wired.of(folder, plan)
+        .levels(counts, plan.circuit().columnPins().size(), plan.levelBits());
+  }
+
+  private static List<Levels> shown(ScannedPlan plan, Path folder, List<Turn> turns)
+      throws IOException {
+    List<Levels> all = new ArrayList<>();
+    for (Turn turn : turns) {
+      Levels one = levels(plan, folder, turn);
+      if (all.isEmpty() ? one.sum() > 0 : !all.get(all.size() - 1).equals(one)) {
+        all.add(one);
+      }
+    }
+    return all;
+  }
+
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void everyLightGetsItsLevelInEveryMoment(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "play");
+    SimulatedController played =
+        SimulatedController.play(folder, scan.circuit().pins(), plan.show().lengthMillis() + 60);
+    List<Turn> turns = turns(scan, played.dump());
+    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
+    List<Levels> shown = shown(scan, folder, turns);
+    assertThat(shown).hasSizeGreaterThan(expected.size());
+    assertThat(shown.subList(0, expected.size())).isEqualTo(expected);
+    assertThat(shown.get(expected.size())).as("the show starts again").isEqualTo(expected.get(0));
+    // refresh and slots as planned
+    double turn =
+        (turns.get(turns.size() - 1).start() - turns.get(0).start()) / (turns.size() - 1.0);
+    assertThat(1e9 / turn).isCloseTo(scan.timing().refreshHz(), within(0.0001 * 1e9 / turn));
+    List<Double> planned =
+        scan.timing().slots().stream().map(slot -> slot.seconds() * 1e9).toList();
+    List<Turn> some = turns.subList(1, Math.min(60, turns.size()));
+    for (int slot = 0; slot < planned.size(); slot++) {
+      int at = slot;
+      double mean = some.stream().mapToLong(one -> one.slots().get(at)).average().orElseThrow();
+      assertThat(mean).isCloseTo(planned.get(slot), within(0.01 * planned.get(slot)));
+      for (Turn one : some) {
+        // an interrupt waits for the instruction under way: five cycles at most
+        assertThat((double) one.slots().get(slot)).isCloseTo(planned.get(slot), within(320.0));
+      }
+    }
+    assertThat(played.stackBytes()).isBetween(2, FirmwarePlan.STACK_BYTES);
+  }
+
+  /** Its environment has a clock of its own, whose interrupt may hold a slot up. */
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "sketch");
+    SimulatedController played =
+        SimulatedController.sketch(folder, "show", scan.circuit().pins(), 200);
+    double unit = scan.timing().unitSeconds() * 1e9;
+    List<Turn> turns = turns(scan, played.dump());
+    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
+    int seen = 0;
+    for (Turn turn : turns) {
+      int[] counts =
+          Arrays.stream(turn.lit()).mapToInt(lit -> (int) Math.round(lit / unit)).toArray();
+      Levels one =
+          Wired.of(folder, scan)
+              .levels(counts, scan.circuit().columnPins().size(), scan.levelBits());
+      seen += seen < expected.size() && one.equals(expected.get(seen)) ? 1 : 0;
+    }
+    assertThat(seen).isGreaterThanOrEqualTo(3);
+  }
+
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void theBringUpWalksThroughEveryLight(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "bringup");
+    int milli = (int) Math.ceil(2.2e3 / scan.timing().refreshHz());
+    Exported.quicken(folder, milli);
+    int steps = Math.min(scan.channels(), 20);
+    SimulatedController played =
+        SimulatedController.bringUp(folder, scan.circuit().pins(), (long) (steps + 3) * milli);
+    List<Levels> shown = shown(scan, folder, turns(scan, played.dump()));
+    assertThat(shown).hasSizeGreaterThanOrEqualTo(steps);
+    for (int step = 0; step < steps; step++) {
+      Levels one = shown.get(step);
+      assertThat(one.at(step)).as("light %d", step).isPositive();
+      assertThat(one.sum()).isEqualTo(one.at(step));
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void theWaveformIsATurnOfEachFrame(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "wave");
+    List<Turn> turns = turns(scan, folder.resolve("waveform.vcd"));
+    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
+    for (int m = 0; m < turns.size(); m++) {
+      assertThat(levels(scan, folder, turns.get(m))).isEqualTo(expected.get(m));
+    }
+    assertThat(turns).isNotEmpty();
+  }
+
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void sizesAreWithinFivePercentOfTheSizeTool(GadgetPlan plan) {
+    Path folder = Exported.export(folders, plan, "size");
+    OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
+    String report = OutsideTool.run(folder, "avr-size", "firmware.elf").text();
+    Matcher sizes = Pattern.compile("(?m)^\\s*(\\d+)\\s+(\\d+)\\s+(\\d+)").matcher(report);
+    assertThat(sizes.find()).as(report).isTrue();
+    double flash = Double.parseDouble(sizes.group(1)) + Double.parseDouble(sizes.group(2));
+    double ram = Double.parseDouble(sizes.group(2)) + Double.parseDouble(sizes.group(3));
+    FirmwarePlan firmware = plan.firmware().orElseThrow();
+    assertThat((double) firmware.flashBytes()).as(report).isCloseTo(flash, within(0.05 * flash));
+    assertThat((double) firmware.ramBytes()).as(report).isCloseTo(ram, within(8.0));
+  }
+
+  /** Making the slots of a frame, seen on a pin that is high meanwhile. */
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void makingAFrameTakesAsLongAsPlanned(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "timed");
+    Path board = folder.resolve("board.c");
+    String text = Files.readString(board);
+    String told =
+        text.replace("  send_line_1(levels", "  DDRD |= 1;\n  PORTD |= 1;\n  send_line_1(levels");
+    told = told.replace("  SREG = flags;\n", "  PORTD &= 0xfe;\n  SREG = flags;\n");
+    assertThat(told).isNotEqualTo(text);
+    Files.writeString(board, told);
+    SimulatedController played = SimulatedController.play(folder, List.of("D0"), 200);
+    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of("D0"));
+    // the third frame: nothing has to be waited for
+    double took = (edges.get(5).at() - edges.get(4).at()) * 1e-9;
+    assertThat(took).isCloseTo(scan.dataSeconds(), within(0.05 * scan.dataSeconds()));
+  }
+}
