@@ -34,6 +34,11 @@ function lineOf(cells) {
 
 class LitRows extends HTMLElement {
   connectedCallback() {
+    if (this.table) { // moved within the page: all of it is there
+      document.addEventListener("lit-filled", this.filled);
+      this.refresh();
+      return;
+    }
     this.columns = JSON.parse(this.dataset.columns);
     this.area = this.querySelector("textarea");
     this.table = document.createElement("table");

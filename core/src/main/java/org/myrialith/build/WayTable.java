@@ -124,11 +124,11 @@ public record WayTable(List<Way> ways) {
       if (wants > free) {
         return Optional.of(phrase("wants %d pins; %d are free", wants, free));
       }
-      if (plan.bufferBytes() > brief.controller().ramBytes()) {
+      int ram = DriverCode.ramBytes(plan);
+      if (ram > brief.controller().ramBytes()) {
         return Optional.of(
             phrase(
-                "a frame of %d bytes; the controller has %d",
-                plan.bufferBytes(), brief.controller().ramBytes()));
+                "a frame of %d bytes; the controller has %d", ram, brief.controller().ramBytes()));
       }
       return plan.findings().stream()
           .filter(f -> f.verdict() == Verdict.BREAKS)
@@ -154,7 +154,7 @@ public record WayTable(List<Way> ways) {
           plan.frameSeconds(),
           plan.levelBits(),
           DriverCode.seconds(plan) * FRAMES_A_SECOND,
-          plan.bufferBytes(),
+          DriverCode.ramBytes(plan),
           DriverCode.bytes(plan),
           parts.leads() + 2 * wires + (switched == null ? 0 : lightJoints()),
           parts.cost(others.prices()),

@@ -12,8 +12,16 @@ import org.myrialith.finding.Source;
  *
  * @param resistor with what flows in its turn
  * @param duty share of the time that it is lit at full level
+ * @param rowOhms of what lets the current of the whole row through, which all its lights share
  */
-public record ByTurns(SeriesResistor resistor, double duty) implements Path {
+public record ByTurns(SeriesResistor resistor, double duty, double rowOhms) implements Path {
+  /** Returns what each of so many flows in its turn when they are lit together (A). */
+  public double amps(int together) {
+    double drives = resistor.volts() - resistor.lostVolts() - resistor.forwardVolts();
+    double ohms = resistor.ohms() + resistor.insideOhms() + (together - 1) * rowOhms;
+    return Math.max(0, drives / ohms);
+  }
+
   @Override
   public double volts() {
     return resistor.volts();

@@ -72,7 +72,22 @@ public final class CircuitPins {
             : (channels.size() + columns - 1) / columns;
     return free.size() < rows + columns
         ? circuit
-        : circuit.on(free.subList(0, rows), free.subList(rows, rows + columns));
+        : carrying(
+            circuit.on(free.subList(0, rows), free.subList(rows, rows + columns)), layout, brief);
+  }
+
+  /** Through the least switch that carries a row, blanked for as long as it takes to let go. */
+  private static ScannedPins carrying(ScannedPins circuit, Layout layout, Brief brief) {
+    ScannedPins last = circuit;
+    for (RowSwitch by : RowSwitch.values()) {
+      double blank = Math.max(circuit.blankMicros(), by.offSeconds() * 1e6);
+      last = circuit.through(by).scanned(circuit.refreshHz(), circuit.depth(), blank);
+      double carries = by.stage(brief.controller().stage()).planMilliamps() * 1e-3;
+      if (last.plan(layout, brief).rowAmps() <= carries) {
+        return last;
+      }
+    }
+    return last;
   }
 
   private static int columns(ScannedPins circuit, List<SwitchedChannel> channels) {

@@ -61,7 +61,8 @@ public record CircuitsStep(
   }
 
   private double refreshHz() {
-    return 1 / Math.max(wireSeconds(), playerSeconds.orElse(0));
+    double slowest = wiring.plans().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
+    return 1 / Math.max(Math.max(wireSeconds(), slowest), playerSeconds.orElse(0));
   }
 
   @Override

@@ -37,9 +37,9 @@ public record OutputLoad(
   }
 
   /** Returns it lit for a share of the time. */
-  OutputLoad byTurns(double duty) {
+  OutputLoad byTurns(double duty, double rowOhms) {
     return path instanceof SeriesResistor resistor
-        ? new OutputLoad(emitter, die, leds, series, new ByTurns(resistor, duty))
+        ? new OutputLoad(emitter, die, leds, series, new ByTurns(resistor, duty, rowOhms))
         : this;
   }
 

@@ -52,6 +52,7 @@ record ScanFindings(ScannedPlan plan) {
     all.add(interrupts());
     all.add(ghosts());
     all.add(row());
+    shared().ifPresent(all::add);
     all.add(brightness());
     all.add(stuck());
     return all;
@@ -160,26 +161,17 @@ record ScanFindings(ScannedPlan plan) {
     for (int bits = timing().bits() - 1; bits >= 1 && all.size() < 2; bits--) {
       all.add(
           phrase(
-              "%d bits: %s", bits, Quantity.text(Math.floor(reach(timing().rows(), bits)), "Hz")));
+              "%d bits: %s",
+              bits, Quantity.text(Math.floor(plan.mostHertz(timing().rows(), bits)), "Hz")));
     }
     int half = (timing().rows() + 1) / 2;
     if (half < timing().rows()) {
       all.add(
           phrase(
               "%d rows of twice the columns: %s",
-              half, Quantity.text(Math.floor(reach(half, timing().bits())), "Hz")));
+              half, Quantity.text(Math.floor(plan.mostHertz(half, timing().bits())), "Hz")));
     }
     return phrase("At most, with %s.", String.join("; ", all));
-  }
-
-  private double reach(int rows, int bits) {
-    return ScanTiming.of(
-            rows,
-            bits,
-            ScannedPins.REFRESH.max(),
-            plan.circuit().blankMicros() * 1e-6,
-            plan.circuit().interrupt())
-        .refreshHz();
   }
 
   private Finding standard() {
@@ -307,6 +299,44 @@ record ScanFindings(ScannedPlan plan) {
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising("Let rows through a stronger switch, or ask for less current.");
+  }
+
+  /** Below this share of what a lone light gets, a full row is seen darker (common practice). */
+  private static final double SEEN_SHARE = 0.8;
+
+  /** What lights of a row share makes them darker the more of them are lit. */
+  private Optional<Finding> shared() {
+    int together = plan.mostOfARow();
+    if (together < 2 || !(plan.switching().loads().get(0).path() instanceof ByTurns turns)) {
+      return Optional.empty();
+    }
+    double alone = turns.amps(1);
+    double each = turns.amps(together);
+    boolean even = each >= SEEN_SHARE * alone;
+    Reckoning working =
+        new Reckoning(
+            plan.key("row-shared"),
+            phrase("Each of %d lights of a row, lit together", together),
+            each,
+            "A",
+            "(volts − lost − forward volts) ÷ (resistor + inside + (lights − 1) × inside the row's switch)",
+            List.of(
+                given("one alone", alone, "A"),
+                given("inside the row's switch", turns.rowOhms(), "ohm"),
+                given("resistor", turns.resistor().ohms(), "ohm")),
+            Source.ARITHMETIC);
+    Finding finding =
+        of(
+                "row-shared",
+                even ? Verdict.HOLDS : Verdict.TIGHT,
+                phrase(
+                    "A light alone in its row gets %s in its turn, each of %d lit together %s.",
+                    Quantity.text(alone, "A"), together, Quantity.text(each, "A")))
+            .restingOn(working);
+    return Optional.of(
+        even
+            ? finding
+            : finding.advising("Full rows are seen darker: let rows through a stronger switch."));
   }
 
   private Reckoning duty() {

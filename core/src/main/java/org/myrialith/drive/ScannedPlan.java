@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.Arrays;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -85,6 +86,12 @@ public record ScannedPlan(
     return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
   }
 
+  /** A frame comes in between two turns of all rows. */
+  @Override
+  public double frameSeconds() {
+    return Math.max(dataSeconds(), 1 / timing.refreshHz());
+  }
+
   /** What it lights has its turns whatever is asked; a limiter passes it over. */
   @Override
   public boolean limited() {
@@ -100,20 +107,36 @@ public record ScannedPlan(
         : SwitchedPlan.super.resistorCount();
   }
 
-  /** Returns what a row carries with all its lights in their turn (A). */
-  public double rowAmps() {
-    double[] rows = new double[map.chips()];
+  /** Returns the lights of the row that has the most. */
+  public int mostOfARow() {
+    int[] rows = new int[map.chips()];
     for (int c = 0; c < map.channels().size(); c++) {
-      OutputLoad load = switching.loads().get(map.channels().get(c).load());
-      double flows =
-          load.path() instanceof ByTurns turns ? turns.resistor().amps() : load.path().amps();
-      rows[map.chip(c)] += load.paths() * flows;
+      rows[map.chip(c)] += switching.loads().get(map.channels().get(c).load()).paths();
     }
+    return Arrays.stream(rows).max().orElse(0);
+  }
+
+  /** Returns what a row carries with all its lights in their turn, which share its switch (A). */
+  public double rowAmps() {
     double most = 0;
-    for (double row : rows) {
-      most = Math.max(most, row);
+    int together = Math.max(1, mostOfARow());
+    for (OutputLoad load : switching.loads()) {
+      double each =
+          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().amps();
+      most = Math.max(most, together * each);
     }
     return most;
+  }
+
+  /** Returns the highest refresh with so many rows of so many bits on these ports (Hz). */
+  public double mostHertz(int rows, int bits) {
+    return ScanTiming.of(
+            rows,
+            bits,
+            ScannedPins.REFRESH.max(),
+            circuit.blankMicros() * 1e-6,
+            circuit.interrupt())
+        .refreshHz();
   }
 
   @Override

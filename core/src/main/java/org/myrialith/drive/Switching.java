@@ -88,7 +88,8 @@ public record Switching(
       double duty) {
     Side side = hookup.side();
     Side other = side == Side.TO_SUPPLY ? Side.TO_GROUND : Side.TO_SUPPLY;
-    double ohms = side.ohms(column) + (Double.isFinite(other.ohms(row)) ? other.ohms(row) : 0);
+    double rowOhms = other.ohms(row);
+    double ohms = side.ohms(column) + rowOhms;
     OutputStage both =
         new OutputStage(
                 ohms,
@@ -103,7 +104,7 @@ public record Switching(
         plain.sections,
         plain.stretches,
         plain.channels,
-        plain.loads.stream().map(load -> load.byTurns(duty)).toList());
+        plain.loads.stream().map(load -> load.byTurns(duty, rowOhms)).toList());
   }
 
   /** What hangs on an output, to find it again. */

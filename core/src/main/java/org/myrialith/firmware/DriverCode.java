@@ -13,6 +13,11 @@ public final class DriverCode {
     return target.composeSeconds(plan) + target.sendSeconds(List.of(LineDriver.of(plan)));
   }
 
+  /** Returns the RAM of it, the frame and what its driver keeps (bytes). */
+  public static int ramBytes(CircuitPlan plan) {
+    return plan.bufferBytes() + LineDriver.of(plan).ramBytes();
+  }
+
   /** Returns the flash of it (bytes), read from builds. */
   public static int bytes(CircuitPlan plan) {
     return LineDriver.of(plan).codeBytes();

@@ -46,6 +46,17 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return drivers().stream().anyMatch(d -> !d.everyTurn().isEmpty());
   }
 
+  /**
+   * Returns the time from one frame to the next that can come in (s), 0 where nothing is scanned.
+   */
+  double turnSeconds() {
+    return lines().stream()
+        .filter(ScannedPlan.class::isInstance)
+        .mapToDouble(line -> 1 / ((ScannedPlan) line).timing().refreshHz())
+        .max()
+        .orElse(0);
+  }
+
   /** Returns the share of the time that interrupts leave. */
   double leftShare() {
     double taken =

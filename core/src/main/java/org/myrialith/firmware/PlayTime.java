@@ -50,7 +50,9 @@ final class PlayTime {
   private double seconds(double composing) {
     Sent sent = work.sent();
     double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
-    return sendSeconds + Math.max(gapSeconds, target.seconds(step + composing) / work.leftShare());
+    double takes =
+        sendSeconds + Math.max(gapSeconds, target.seconds(step + composing) / work.leftShare());
+    return Math.max(takes, work.turnSeconds());
   }
 
   /** Returns whether the player keeps up with every moment of the show. */

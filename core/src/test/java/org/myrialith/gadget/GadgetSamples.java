@@ -25,7 +25,9 @@ import org.myrialith.drive.InputSort;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowSwitch;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.ScannedPins;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedCircuit;
@@ -160,10 +162,7 @@ final class GadgetSamples {
     }
     circuits =
         circuits
-            .with(
-                ShiftRegisters.usual("c8", List.of())
-                    .of(pick(random, RegisterClass.values()))
-                    .onPins(List.of("P2", "P3", "P14", "P15", "P49")))
+            .with(random.nextBoolean() ? matrix(random) : greyOrNot(random))
             .with(inputs(random));
     return gadget.with(
         circuits.with(
@@ -174,6 +173,19 @@ final class GadgetSamples {
                         pick(random, PartSort.values()),
                         1 + random.nextInt(500),
                         random.nextDouble())))));
+  }
+
+  private static ShiftRegisters greyOrNot(Random random) {
+    return ShiftRegisters.usual("c8", List.of())
+        .of(pick(random, RegisterClass.values()))
+        .onPins(List.of("P2", "P3", "P14", "P15", "P49"));
+  }
+
+  private static ScannedPins matrix(Random random) {
+    return ScannedPins.usual("c8", List.of())
+        .on(List.of("A1", "B2"), List.of("C3", "D4", "G5"))
+        .through(pick(random, RowSwitch.values()))
+        .scanned(20 + 500 * random.nextDouble(), 1 + random.nextInt(8), 40 * random.nextDouble());
   }
 
   private static InputList inputs(Random random) {

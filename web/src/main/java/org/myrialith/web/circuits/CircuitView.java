@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
@@ -25,6 +26,7 @@ import org.myrialith.web.pages.PartForm;
  * @param pins which pin does what, in a few words
  * @param links its fixtures in their order
  * @param bits its outputs; empty where each pixel keeps its own levels
+ * @param scan turns of its rows; empty where there are none
  */
 public record CircuitView(
     CircuitPlan plan,
@@ -34,7 +36,8 @@ public record CircuitView(
     List<PartForm.Slot> pinSlots,
     List<PartForm.Slot> slots,
     FormValues form,
-    Optional<BitsPicture> bits) {
+    Optional<BitsPicture> bits,
+    Optional<ScanPicture> scan) {
 
   /**
    * A fixture in a circuit, or a run of one.
@@ -85,6 +88,9 @@ public record CircuitView(
         form,
         plan instanceof SwitchedPlan switched && plan.channels() > 0
             ? Optional.of(BitsPicture.of(switched, layout, output))
+            : Optional.empty(),
+        plan instanceof ScannedPlan scanned && plan.channels() > 0
+            ? Optional.of(ScanPicture.of(scanned))
             : Optional.empty());
   }
 

@@ -1,0 +1,213 @@
+package org.myrialith.drive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Verdict;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.layout.Panel;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+import org.myrialith.tool.CircuitSimulator;
+
+/** Slots, rows and what an eye sees of them. */
+class ScanTimingTest {
+  @TempDir Path folder;
+
+  private static final ScanTiming.Interrupt ONE_PORT = new ScanTiming.Interrupt(1, 1);
+
+  private static Layout panel(int columns, int rows) {
+    Fixture panel =
+        Fixture.of("f1", "Grid", new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, true, false, 0));
+    return Layout.EMPTY.withFixtures(List.of(panel.with(panel.mount().withEmitter("single-red"))));
+  }
+
+  private static Brief brief(Controller controller) {
+    return new Brief("B", "", controller, Optional.of(new Supply("s", 5, 5)));
+  }
+
+  private static ScannedPins eightByEight() {
+    return ScannedPins.usual("c1", List.of("f1"))
+        .on(
+            List.of("D0", "D1", "D2", "D3", "D4", "D5", "D6", "D7"),
+            List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"));
+  }
+
+  private static ScannedPlan plan(ScannedPins circuit) {
+    return circuit.plan(panel(8, 8), brief(Controller.AVR8_32K));
+  }
+
+  private static Finding finding(ScannedPlan plan, String key) {
+    return plan.findings().stream().filter(f -> f.key().equals(key)).findFirst().orElseThrow();
+  }
+
+  /** Eight rows, 100 turns, 8 bits by bit-angle: 6400 interrupts a second (common practice). */
+  @Test
+  void interruptsOfTheTrade() {
+    ScanTiming timing = ScanTiming.of(8, 8, 50, 4e-6, ONE_PORT);
+    assertThat(timing.interruptsHz() / timing.refreshHz()).isCloseTo(64, within(1e-9));
+    ScanTiming quick = ScanTiming.of(8, 6, 100, 4e-6, ONE_PORT);
+    assertThat(quick.refreshHz()).isBetween(100.0, 125.0);
+    assertThat(quick.interruptsHz()).isCloseTo(48 * quick.refreshHz(), within(1e-6));
+  }
+
+  /** A turn is all of its slots with the dark before each; levels are multiples of one unit. */
+  @ParameterizedTest
+  @CsvSource({"1, 1, 100", "3, 4, 200", "8, 8, 30", "16, 5, 120", "4, 1, 5000", "64, 2, 100"})
+  void slotsFillATurnAndDoubleFromBitToBit(int rows, int bits, double wanted) {
+    ScanTiming timing = ScanTiming.of(rows, bits, wanted, 3e-6, ONE_PORT);
+    List<ScanTiming.Slot> slots = timing.slots();
+    assertThat(slots).hasSize(rows * bits);
+    double at = 0;
+    for (ScanTiming.Slot slot : slots) {
+      assertThat(slot.startSeconds()).isCloseTo(at + timing.darkSeconds(), within(1e-9));
+      assertThat(slot.seconds())
+          .isCloseTo(timing.unitSeconds() * Math.pow(2, slot.bit()), within(1e-9));
+      at = slot.startSeconds() + slot.seconds();
+      // what the timer can count to, and time for the interrupt itself
+      assertThat(timing.ticks(slot.bit())).isBetween(1, 256);
+      assertThat(timing.ticks(slot.bit()) * timing.prescale())
+          .isGreaterThan(timing.interruptCycles());
+    }
+    assertThat(1 / at).isCloseTo(timing.refreshHz(), within(1e-6 * timing.refreshHz()));
+    assertThat(timing.duty()).isLessThan(1.0 / rows);
+    assertThat(timing.reaches()).isEqualTo(timing.refreshHz() >= wanted);
+    assertThat(timing.darkSeconds()).isGreaterThanOrEqualTo(3e-6);
+  }
+
+  /** Sixteen bits at 10 kHz and the like are refused, or planned with what can be reached. */
+  @Test
+  void whatCannotBeIsTold() {
+    assertThatThrownBy(() -> eightByEight().scanned(10_000, 16, 4)).hasMessageContaining("depth");
+    assertThatThrownBy(() -> eightByEight().scanned(0, 4, 4)).hasMessageContaining("refreshHz");
+    assertThatThrownBy(() -> eightByEight().scanned(100, 4, 900))
+        .hasMessageContaining("blankMicros");
+    assertThatThrownBy(() -> eightByEight().on(List.of("D1"), List.of("D1")))
+        .hasMessageContaining("each pin once");
+    ScannedPlan quick = plan(eightByEight().scanned(10_000, 8, 4));
+    Finding refresh = finding(quick, "scan-refresh-c1");
+    assertThat(refresh.verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(refresh.advice()).contains("7 bits").contains("4 rows of twice the columns");
+    // what it says can be reached is
+    double seven = quick.mostHertz(8, 7);
+    assertThat(plan(eightByEight().scanned(seven - 1, 7, 4)).timing().reaches()).isTrue();
+    assertThat(plan(eightByEight().scanned(seven * 1.01, 7, 4)).timing().reaches()).isFalse();
+  }
+
+  /** About 100 Hz for a still eye, 200 Hz for a moving one (common practice). */
+  @ParameterizedTest
+  @CsvSource({"60, 1, BREAKS", "120, 4, TIGHT", "210, 4, HOLDS"})
+  void flicker(double wanted, int bits, Verdict expected) {
+    ScannedPlan plan =
+        ScannedPins.usual("c1", List.of("f1"))
+            .on(
+                List.of("D4", "D5", "D6", "D7", "C0", "C1", "C2", "C3"),
+                List.of("B0", "B1", "B2", "B3", "B4", "B5", "D2", "D3"))
+            .scanned(wanted, bits, 4)
+            .plan(panel(8, 8), brief(Controller.AVR8_32K));
+    assertThat(finding(plan, "scan-refresh-c1").verdict()).isEqualTo(expected);
+  }
+
+  /** IEEE 1789-2015: 100 % modulation is of low risk from 1250 Hz, without effect from 3000 Hz. */
+  @ParameterizedTest
+  @CsvSource({"1000, below", "1300, low risk", "3100, no effect is known"})
+  void theStandardForRoomLights(double wanted, String says) {
+    ScannedPlan plan = plan(eightByEight().scanned(wanted, 1, 2));
+    assertThat(finding(plan, "scan-standard-c1").says()).contains(says);
+  }
+
+  /**
+   * A pin carries 20 mA to plan with: eight lights of 8 mA, dimmed by what they share, are too much
+   * for good.
+   */
+  @ParameterizedTest
+  @CsvSource({"PIN, TIGHT, HOLDS", "TRANSISTOR, HOLDS, BREAKS", "MOSFET, HOLDS, HOLDS"})
+  void rowsAndGhosts(RowSwitch by, Verdict row, Verdict ghosts) {
+    ScannedPlan plan = plan(eightByEight().through(by).scanned(200, 4, 2));
+    assertThat(finding(plan, "row-current-c1").verdict()).isEqualTo(row);
+    assertThat(finding(plan, "scan-ghosts-c1").verdict()).isEqualTo(ghosts);
+  }
+
+  /** A row pin of 40 ohm above, columns of a resistor, 2.0 V of LED and a pin of 35 ohm each. */
+  private double simulated(int lit, double ohms) throws IOException {
+    StringBuilder net = new StringBuilder("a row and its columns\nvs 1 0 5\nrrow 1 2 40\n");
+    for (int column = 0; column < lit; column++) {
+      net.append(
+          String.format(
+              Locale.ROOT,
+              "r%1$d 2 a%1$d %2$s\nv%1$d a%1$d b%1$d 2.0\np%1$d b%1$d 0 35\n"
+                  .replace("p%1$d", "rp%1$d"),
+              column,
+              ohms));
+    }
+    net.append(".control\nop\nlet each = i(v0)\nprint each\n.endc\n.end\n");
+    return CircuitSimulator.figure(folder, net.toString(), "each");
+  }
+
+  /**
+   * What lights of a row share makes them darker the more are lit: the circuit simulator agrees.
+   */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 3, 8})
+  void theCurrentInATurn(int together) throws IOException {
+    ScannedPlan plan = plan(eightByEight().with(Hookup.of(8, Side.TO_SUPPLY)));
+    ByTurns path = (ByTurns) plan.switching().loads().get(0).path();
+    double amps = simulated(together, path.resistor().ohms());
+    assertThat(path.amps(together)).isCloseTo(amps, within(0.005 * amps));
+    if (together == 8) {
+      assertThat(plan.rowAmps()).isCloseTo(8 * amps, within(0.005 * plan.rowAmps()));
+      assertThat(finding(plan, "row-shared-c1").verdict()).isEqualTo(Verdict.TIGHT);
+    }
+    // one resistor a column
+    assertThat(plan.resistorCount()).isEqualTo(8);
+  }
+
+  /** Twelve LEDs: three by four on seven pins (common practice). */
+  @Test
+  void twelveLedsOnSevenPins() {
+    ScannedPins found =
+        CircuitPins.enough(
+            ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
+            new Circuits(List.of()),
+            panel(4, 3),
+            brief(Controller.AVR8_32K));
+    assertThat(found.pins()).hasSize(7);
+    assertThat(found.rowPins()).hasSize(3);
+  }
+
+  /** CIE 1976: a fifth of the light of white looks half as bright or so, L* 51.8. */
+  @Test
+  void brightnessIsToldAsLightness() {
+    ScannedPlan plan = plan(eightByEight());
+    Finding bright = finding(plan, "scan-brightness-c1");
+    Reckoning duty = bright.reckonings().get(0);
+    // an eighth of the time, less the dark between slots: L* of 0.12 is 41.2
+    assertThat(duty.value()).isBetween(11.5, 12.5);
+    assertThat(bright.says()).containsPattern("lightness of 4[01]\\.\\d");
+  }
+
+  @Test
+  void otherControllersAreNamed() {
+    ScannedPlan small =
+        ScannedPins.usual("c1", List.of("f1"))
+            .on(List.of("B0", "B1"), List.of("B2", "B3"))
+            .plan(panel(2, 2), brief(Controller.AVR8_8K));
+    assertThat(finding(small, "scan-timer-c1").verdict()).isEqualTo(Verdict.BREAKS);
+  }
+}

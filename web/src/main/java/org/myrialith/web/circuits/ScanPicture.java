@@ -1,0 +1,122 @@
+package org.myrialith.web.circuits;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.drive.ScanTiming;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedPlan;
+import org.myrialith.finding.Quantity;
+import org.myrialith.parts.Controller;
+
+/**
+ * Turns of rows, to scale.
+ *
+ * @param turn slots of one turn of all rows, a line for each row
+ * @param names of the rows, with the middle of their lines
+ * @param row slots of one row, drawn larger
+ * @param interrupt as long as one takes, on the scale of that row
+ * @param reaches highest refresh by depth, that of the circuit among them
+ * @param height of the picture of a turn
+ */
+public record ScanPicture(
+    List<Bar> turn,
+    List<Label> names,
+    List<Bar> row,
+    double interrupt,
+    List<Reach> reaches,
+    double height,
+    String turnText,
+    String rowText,
+    String interruptText) {
+  private static final double LEFT = 110;
+  private static final double WIDTH = 740;
+  private static final double LINE = 16;
+
+  /** Lines that are drawn; more rows look alike. */
+  private static final int MOST_ROWS = 16;
+
+  private static final int DEPTHS = 8;
+  private static final double REACH_WIDTH = 520;
+
+  /**
+   * A slot.
+   *
+   * @param shade 0 for the lowest bit to 7 for the highest
+   * @param label where there is room for one, else empty
+   */
+  public record Bar(double x, double y, double width, int shade, String label) {}
+
+  /** A word at its place. */
+  public record Label(double y, String text) {}
+
+  /**
+   * The highest refresh at a depth.
+   *
+   * @param wanted where the wanted refresh stands on the same scale
+   */
+  public record Reach(int bits, double width, String hertz, boolean here, double wanted) {}
+
+  static ScanPicture of(ScannedPlan plan) {
+    ScanTiming timing = plan.timing();
+    double turn = 1 / timing.refreshHz();
+    List<Bar> bars = new ArrayList<>();
+    List<Bar> row = new ArrayList<>();
+    double rowSeconds = turn / timing.rows();
+    for (ScanTiming.Slot slot : timing.slots()) {
+      if (slot.row() < MOST_ROWS) {
+        bars.add(
+            bar(slot, slot.startSeconds() / turn, slot.seconds() / turn, slot.row() * LINE, false));
+      }
+      if (slot.row() == 0) {
+        row.add(bar(slot, slot.startSeconds() / rowSeconds, slot.seconds() / rowSeconds, 0, true));
+      }
+    }
+    int rows = Math.min(MOST_ROWS, timing.rows());
+    List<Label> names = new ArrayList<>();
+    for (int r = 0; r < rows; r++) {
+      names.add(new Label(r * LINE + LINE - 4, plan.groupName(r)));
+    }
+    double interrupt = (double) timing.interruptCycles() / Controller.CLOCK_HZ;
+    return new ScanPicture(
+        bars,
+        names,
+        row,
+        Math.min(1, interrupt / rowSeconds) * WIDTH,
+        reaches(plan),
+        rows * LINE,
+        Quantity.text(turn, "s"),
+        Quantity.text(rowSeconds, "s"),
+        Quantity.text(interrupt, "s"));
+  }
+
+  private static Bar bar(
+      ScanTiming.Slot slot, double start, double share, double y, boolean labelled) {
+    double width = share * WIDTH;
+    String label = labelled && width > 44 ? phrase("bit %d", slot.bit()) : "";
+    return new Bar(LEFT + start * WIDTH, y, Math.max(0.6, width), slot.bit(), label);
+  }
+
+  /** On a scale of decades, as they part by far. */
+  private static double along(double hertz) {
+    double decades = Math.log10(ScannedPins.REFRESH.max() / ScannedPins.REFRESH.min());
+    double at = Math.log10(hertz / ScannedPins.REFRESH.min()) / decades;
+    return Math.max(0, Math.min(1, at)) * REACH_WIDTH;
+  }
+
+  private static List<Reach> reaches(ScannedPlan plan) {
+    List<Reach> all = new ArrayList<>();
+    for (int bits = 1; bits <= DEPTHS; bits++) {
+      double hertz = plan.mostHertz(plan.timing().rows(), bits);
+      all.add(
+          new Reach(
+              bits,
+              along(hertz),
+              Quantity.text(Math.floor(hertz), "Hz"),
+              bits == plan.timing().bits(),
+              along(plan.timing().refreshHz())));
+    }
+    return all;
+  }
+}

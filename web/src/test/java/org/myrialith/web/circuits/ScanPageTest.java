@@ -1,0 +1,65 @@
+package org.myrialith.web.circuits;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** Rows and columns on the page: chosen among the ways, seen slot by slot, changed. */
+@ExtendWith(RunningApplication.Extension.class)
+class ScanPageTest {
+  private final RunningApplication application;
+
+  ScanPageTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private ScannedPins stored(String id) {
+    Gadget gadget = application.stored(id);
+    return (ScannedPins) gadget.circuits().of(gadget.fixtures().get(0)).orElseThrow();
+  }
+
+  @Test
+  void aMatrixIsChosenSeenAndChanged() {
+    Fixture panel =
+        Fixture.of("f1", "Grid", new Panel(8, 8, 10, 10, Corner.TOP_LEFT, true, false, 0));
+    String id =
+        application.bring(
+            Gadget.blank("Buoy matrix").with(panel.with(panel.mount().withEmitter("single-red"))));
+    try (Screen screen =
+        Screen.open(application.address() + "/gadgets/" + id + "/circuits?ways=f1")) {
+      Page page = screen.page();
+      page.locator("tr", new Page.LocatorOptions().setHasText("rows and columns on pins"))
+          .locator("button")
+          .click();
+      screen.onRevision(2);
+      assertThat(stored(id).pins()).hasSize(16);
+      assertThat(stored(id).rowSwitch()).isEqualTo(RowSwitch.TRANSISTOR);
+      // eight rows of four bits, once each
+      assertThat(page.locator(".scan figure").first().locator("rect")).hasCount(32);
+      assertThat(page.locator(".scan")).containsText("One turn of all rows: 4.99 ms");
+      screen.holdAccessible();
+      screen.field("Depth").fill("12");
+      screen.button("Save").click();
+      assertThat(page.locator("#notice")).containsText("1 to 8");
+      assertThat(screen.field("Depth")).hasValue("12");
+      screen.field("Depth").fill("8");
+      screen.field("Refresh").fill("400");
+      screen.button("Save").click();
+      screen.onRevision(3);
+      assertThat(stored(id).depth()).isEqualTo(8);
+      assertThat(page.locator("body")).containsText("it flickers");
+      assertThat(page.locator(".scan figure").first().locator("rect")).hasCount(64);
+    }
+  }
+}
