@@ -14,6 +14,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -331,5 +332,35 @@ class ScanTest {
     // the third frame: nothing has to be waited for
     double took = (edges.get(5).at() - edges.get(4).at()) * 1e-9;
     assertThat(took).isCloseTo(scan.dataSeconds(), within(0.05 * scan.dataSeconds()));
+  }
+
+  /**
+   * A player that hangs with interrupts off leaves a row on, until the watchdog starts all anew.
+   */
+  @Test
+  void theWatchdogEndsAScanThatStopped() throws IOException {
+    GadgetPlan plan = GadgetPlan.of(digits());
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "hangs");
+    Path board = folder.resolve("board.c");
+    String text = Files.readString(board);
+    String hanging =
+        text.replace(
+            "void board_wait_ms(uint16_t ms) {",
+            "void board_wait_ms(uint16_t ms) {\n  static uint8_t waits;\n  if (++waits == 3u) {\n    cli();\n    for (;;) {\n    }\n  }");
+    assertThat(hanging).isNotEqualTo(text);
+    Files.writeString(board, hanging);
+    SimulatedController played = SimulatedController.play(folder, scan.circuit().pins(), 600);
+    List<Turn> turns = turns(scan, played.dump());
+    long hangs = 0;
+    int begins = 0;
+    for (int t = 1; t < turns.size(); t++) {
+      long gap = turns.get(t).start() - turns.get(t - 1).start();
+      begins += gap > 50_000_000 ? 1 : 0;
+      hangs = Math.max(hangs, gap);
+    }
+    // 120 ms of the watchdog, and starting up
+    assertThat(hangs / 1e6).isBetween(100.0, 190.0);
+    assertThat(begins).isGreaterThanOrEqualTo(2);
   }
 }
