@@ -165,6 +165,11 @@ public final class DemoGadgets {
     return DemoBoards.ferryBoard();
   }
 
+  /** Single LEDs as rows and columns on pins. */
+  public static Gadget fogBell() {
+    return DemoMatrix.fogBell();
+  }
+
   /** Returns a desk with a clock, lamps and a chart, each driven another way. */
   public static Gadget pilotDesk() {
     return DemoBoards.pilotDesk();

@@ -210,6 +210,9 @@ public record ScannedPins(
 
   /** What the LEDs hang on: the supply, or the high level of the pins that feed them (V). */
   private double volts(Brief brief) {
+    if (hookup.ownRail()) {
+      return hookup.railVolts();
+    }
     boolean fromPins = rowSwitch == RowSwitch.PIN || hookup.side() == Side.TO_GROUND;
     return fromPins ? brief.controller().logicVolts(brief.volts()) : brief.volts();
   }

@@ -128,6 +128,12 @@ public record ScannedPlan(
     return most;
   }
 
+  /** Returns the resistor before the base of a row's transistor (ohm). */
+  public double baseOhms() {
+    double logic = brief.controller().logicVolts(brief.volts());
+    return Through.BIPOLAR.baseOhms(rowAmps(), logic, hookup().resistors());
+  }
+
   /** Returns the highest refresh with so many rows of so many bits on these ports (Hz). */
   public double mostHertz(int rows, int bits) {
     return ScanTiming.of(

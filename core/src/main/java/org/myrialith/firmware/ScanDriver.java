@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
+import org.myrialith.drive.Side;
 import org.myrialith.finding.Quantity;
 import org.myrialith.formats.ValueChangeDump;
 
@@ -300,15 +301,31 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
     return last + 1000;
   }
 
+  /** From a pin to its row. */
+  private String switched() {
+    boolean feeds = plan.hookup().side() == Side.TO_SUPPLY;
+    String end = feeds ? "plus of the supply" : "ground";
+    return switch (plan.circuit().rowSwitch()) {
+      case PIN -> "to the row";
+      case TRANSISTOR ->
+          phrase(
+              "through %s ohm to the base of %s transistor, emitter to %s, collector to the row",
+              Quantity.number(plan.baseOhms()), feeds ? "a PNP" : "an NPN", end);
+      case MOSFET ->
+          phrase(
+              "to the gate of %s-channel MOSFET, 10 kohm from gate to %s, source to %s, drain to the row",
+              feeds ? "a P" : "an N", end, end);
+    };
+  }
+
   @Override
   public List<String> wiring() {
-    String feeds = plan.highRows() ? "while its pin is high" : "while its pin is low";
     List<String> steps = new ArrayList<>();
     for (int row = 0; row < rows().size(); row++) {
       steps.add(
           phrase(
-              "Row %d: pin %s, through %s; it is on %s.",
-              row + 1, rows().get(row), plan.circuit().rowSwitch().title(), feeds));
+              "Row %d: pin %s %s; it is on while its pin is %s.",
+              row + 1, rows().get(row), switched(), plan.highRows() ? "high" : "low"));
     }
     return steps;
   }

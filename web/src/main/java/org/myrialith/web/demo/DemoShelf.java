@@ -26,6 +26,7 @@ class DemoShelf implements ApplicationRunner {
       projects.create(DemoGadgets.porchBuoy(), "Demo gadget");
       projects.create(DemoGadgets.mooringPost(), "Demo gadget");
       projects.create(DemoGadgets.ferryBoard(), "Demo gadget");
+      projects.create(DemoGadgets.fogBell(), "Demo gadget");
       projects.create(DemoGadgets.pilotDesk(), "Demo gadget");
       projects.create(DemoGadgets.tideLantern(), "Demo gadget");
     }
