@@ -12,6 +12,7 @@ import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.InputException;
+import org.myrialith.firmware.DriverCode;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Bar;
@@ -117,7 +118,7 @@ class WayTableTest {
                 .orElseThrow();
         assertThat(circuit.pins()).as(way.title()).hasSize(way.numbers().pins());
         assertThat(plan.frameSeconds()).isEqualTo(way.numbers().busSeconds());
-        assertThat(plan.bufferBytes()).isEqualTo(way.numbers().ramBytes());
+        assertThat(DriverCode.ramBytes(plan)).isEqualTo(way.numbers().ramBytes());
         assertThat(taken.circuits().why(circuit.id())).isEqualTo("a reason");
         // comparing again, its own pins are free
         assertThat(
