@@ -9,12 +9,12 @@ struct slot_@N@ {
   uint8_t ticks;
 };
 
-struct slot_@N@ slots_@N@[2][SLOTS_@N@];
-uint8_t *volatile scan_at_@N@;    /* the slot that comes next */
-uint8_t *volatile scan_end_@N@;
-uint8_t *volatile scan_front_@N@; /* what is shown */
-uint8_t *volatile scan_back_@N@;  /* what is made */
-volatile uint8_t scan_due_@N@;    /* the frame that was made is to come in */
+static struct slot_@N@ slots_@N@[2][SLOTS_@N@];
+static uint8_t *volatile scan_at_@N@;    /* the slot that comes next */
+static uint8_t *volatile scan_end_@N@;
+static uint8_t *volatile scan_front_@N@; /* what is shown */
+static uint8_t *volatile scan_back_@N@;  /* what is made */
+static volatile uint8_t scan_due_@N@;    /* the frame that was made is to come in */
 
 /* A scan that stops would leave a row on: the watchdog starts all anew then, dark. */
 void scan_guard_@N@(void) __attribute__((naked, used, section(".init3")));
@@ -32,41 +32,41 @@ ISR(TIMER2_COMPA_vect, ISR_NAKED) {
       "push r25\n\t"
       "push r30\n\t"
       "push r31\n\t"
-      "lds r30, scan_at_@N@\n\t"
-      "lds r31, scan_at_@N@ + 1\n\t"
+      "lds r30, %[at]\n\t"
+      "lds r31, %[at] + 1\n\t"
 @BODY@      "ld r24, Z+\n\t"
       "sts %[ocr], r24\n\t"
-      "lds r24, scan_end_@N@\n\t"
-      "lds r25, scan_end_@N@ + 1\n\t"
+      "lds r24, %[end]\n\t"
+      "lds r25, %[end] + 1\n\t"
       "cp r30, r24\n\t"
       "cpc r31, r25\n\t"
       "brne 3f\n\t"
       "wdr\n\t"
-      "lds r24, scan_due_@N@\n\t"
+      "lds r24, %[due]\n\t"
       "tst r24\n\t"
       "breq 2f\n\t"
-      "lds r30, scan_back_@N@\n\t"
-      "lds r31, scan_back_@N@ + 1\n\t"
-      "lds r24, scan_front_@N@\n\t"
-      "lds r25, scan_front_@N@ + 1\n\t"
-      "sts scan_back_@N@, r24\n\t"
-      "sts scan_back_@N@ + 1, r25\n\t"
-      "sts scan_front_@N@, r30\n\t"
-      "sts scan_front_@N@ + 1, r31\n\t"
+      "lds r30, %[back]\n\t"
+      "lds r31, %[back] + 1\n\t"
+      "lds r24, %[front]\n\t"
+      "lds r25, %[front] + 1\n\t"
+      "sts %[back], r24\n\t"
+      "sts %[back] + 1, r25\n\t"
+      "sts %[front], r30\n\t"
+      "sts %[front] + 1, r31\n\t"
       "movw r24, r30\n\t"
       "subi r24, lo8(-(@ALL@))\n\t"
       "sbci r25, hi8(-(@ALL@))\n\t"
-      "sts scan_end_@N@, r24\n\t"
-      "sts scan_end_@N@ + 1, r25\n\t"
+      "sts %[end], r24\n\t"
+      "sts %[end] + 1, r25\n\t"
       "ldi r24, 0\n\t"
-      "sts scan_due_@N@, r24\n\t"
+      "sts %[due], r24\n\t"
       "rjmp 3f\n"
       "2:\n\t"
-      "lds r30, scan_front_@N@\n\t"
-      "lds r31, scan_front_@N@ + 1\n"
+      "lds r30, %[front]\n\t"
+      "lds r31, %[front] + 1\n"
       "3:\n\t"
-      "sts scan_at_@N@, r30\n\t"
-      "sts scan_at_@N@ + 1, r31\n\t"
+      "sts %[at], r30\n\t"
+      "sts %[at] + 1, r31\n\t"
       "pop r31\n\t"
       "pop r30\n\t"
       "pop r25\n\t"
@@ -75,7 +75,8 @@ ISR(TIMER2_COMPA_vect, ISR_NAKED) {
       "pop r24\n\t"
       "reti\n"
       :
-      : [ocr] "n"(_SFR_MEM_ADDR(OCR2A))@PORTS@);
+      : [at] "i"(&scan_at_@N@), [end] "i"(&scan_end_@N@), [front] "i"(&scan_front_@N@), [back] "i"(&scan_back_@N@), [due] "i"(&scan_due_@N@),
+        [ocr] "n"(_SFR_MEM_ADDR(OCR2A))@PORTS@);
 }
 
 /* Where each light stands in what is sent, row after row; 0xffff for none. */
@@ -113,6 +114,7 @@ static void send_line_@N@(const uint8_t *levels, uint16_t count) {
     }
     slot += @BITS@u;
   }
+  __asm__ volatile("" ::: "memory"); /* all of it is there before it is due */
   scan_due_@N@ = 1;
   cli();
 }
