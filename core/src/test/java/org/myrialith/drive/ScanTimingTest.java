@@ -91,6 +91,26 @@ class ScanTimingTest {
     assertThat(timing.darkSeconds()).isGreaterThanOrEqualTo(3e-6);
   }
 
+  /** Whatever a maker may ask for has slots, and a rest that a loop of a byte can wait. */
+  @Test
+  void everythingThatMayBeAskedForHasAPlan() {
+    for (int bits = 1; bits <= 8; bits++) {
+      for (int blank = 0; blank <= 40; blank += 4) {
+        for (int ports = 1; ports <= 7; ports += 2) {
+          for (double hertz : new double[] {20, 200, 10_000}) {
+            ScanTiming.Interrupt interrupt = new ScanTiming.Interrupt(ports, ports);
+            ScanTiming timing = ScanTiming.of(8, bits, hertz, blank * 1e-6, interrupt);
+            assertThat(timing).as("%d bits, %d µs, %d ports", bits, blank, ports).isNotNull();
+            int rest = timing.dark() * timing.prescale() - ScanTiming.leastDark(ports, ports);
+            assertThat(rest).isBetween(0, 3 * 255 + 2);
+            assertThat(timing.ticks(bits - 1)).isLessThanOrEqualTo(256);
+            assertThat(timing.ticks(0) * timing.prescale()).isGreaterThan(timing.interruptCycles());
+          }
+        }
+      }
+    }
+  }
+
   /** Sixteen bits at 10 kHz and the like are refused, or planned with what can be reached. */
   @Test
   void whatCannotBeIsTold() {

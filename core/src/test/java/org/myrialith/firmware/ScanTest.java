@@ -9,7 +9,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -370,5 +372,41 @@ class ScanTest {
     // 120 ms of the watchdog, and starting up
     assertThat(hangs / 1e6).isBetween(100.0, 190.0);
     assertThat(begins).isGreaterThanOrEqualTo(2);
+  }
+
+  /**
+   * A program that does nothing but turn a pin round shows how long an interrupt holds it up, from
+   * the jump into it to the one back.
+   */
+  @ParameterizedTest
+  @MethodSource("scenarios")
+  void anInterruptTakesTheCyclesThatThePlanSays(GadgetPlan plan) throws IOException {
+    ScannedPlan scan = scan(plan);
+    Path folder = Exported.export(folders, plan, "cost");
+    Path board = folder.resolve("board.c");
+    String text = Files.readString(board);
+    String idle =
+        text.replace(
+            "  for (;;) {\n    player_step();", "  DDRC |= 16;\n  for (;;) {\n    PINC = 16;");
+    assertThat(idle).isNotEqualTo(text);
+    Files.writeString(board, idle);
+    SimulatedController played = SimulatedController.play(folder, List.of("C4"), 25);
+    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of("C4"));
+    Map<Long, Integer> held = new TreeMap<>();
+    long step = Long.MAX_VALUE;
+    for (int e = 1; e < edges.size(); e++) {
+      step = Math.min(step, edges.get(e).at() - edges.get(e - 1).at());
+    }
+    for (int e = 1; e < edges.size(); e++) {
+      long gap = edges.get(e).at() - edges.get(e - 1).at();
+      if (gap > 2 * step) {
+        held.merge(Math.round((gap - step) * 0.016), 1, Integer::sum);
+      }
+    }
+    long usual = held.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+    // to the cycle of the turning that it breaks into
+    assertThat((double) usual)
+        .as(held.toString())
+        .isCloseTo(scan.timing().interruptCycles(), within(4.0));
   }
 }
