@@ -247,11 +247,11 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
                   DisplayClass.FIRST_ADDRESS,
                   DisplayClass.MOST_ADDRESSES),
           bus().judged(),
-          level().judged(List.of()),
+          level().judged(List::of),
           brightness());
     }
     int most = circuit.sort().chained() ? DisplayDrivers.MOST_CHIPS : 1;
-    List<Finding> own = new ArrayList<>(List.of(level().judged(List.of()), brightness()));
+    List<Finding> own = new ArrayList<>(List.of(level().judged(List::of), brightness()));
     if (map.chips() > most) {
       own.add(0, tooMany(most));
     }

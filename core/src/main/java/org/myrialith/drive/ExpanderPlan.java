@@ -123,7 +123,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return List.of(
         bus().addresses("expanders", circuit.firstAddress(), lowest(), circuit.sort().mostChips()),
         bus().judged(),
-        level().judged(List.of()),
+        level().judged(List::of),
         map.depth() > 1 ? turns() : slow());
   }
 

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -113,7 +114,7 @@ record LogicLevel(
    *
    * @param others remedies that only this circuit has, in figures
    */
-  Finding judged(List<String> others) {
+  Finding judged(Supplier<List<String>> others) {
     String reach =
         phrase(
             "%s reach%s %s; %s need %s",
@@ -137,9 +138,12 @@ record LogicLevel(
                       default -> ".";
                     })
             .restingOn(high(), margin());
-    List<String> remedies = new ArrayList<>(others);
+    if (verdict() == Verdict.HOLDS) {
+      return finding;
+    }
+    List<String> remedies = new ArrayList<>(others.get());
     remedies.addAll(remedies());
-    return verdict() == Verdict.HOLDS ? finding : finding.advising(String.join(" ", remedies));
+    return finding.advising(String.join(" ", remedies));
   }
 
   private List<String> remedies() {

@@ -225,7 +225,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
       return findings;
     }
     findings.add(speed());
-    findings.add(level().judged(throughFirst()));
+    findings.add(level().judged(this::throughFirst));
     if (railVolts() > 0) {
       findings.add(OwnRail.finding(key("rail"), railVolts(), railAmps()));
     }

@@ -318,7 +318,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   private Finding logic() {
-    Finding finding = level().judged(List.of());
+    Finding finding = level().judged(List::of);
     return circuit.sort() == RegisterClass.HC && finding.verdict() != Verdict.HOLDS
         ? finding.mendedBy(
             List.of(
