@@ -5,7 +5,6 @@ import java.util.Map;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
-import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.SwitchedPlan;
@@ -36,8 +35,7 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
   }
 
   private static void count(SwitchedPlan plan, Map<PartSort, Integer> counts) {
-    boolean onPins = plan instanceof PinPlan || plan instanceof ScannedPlan;
-    int chips = onPins ? 0 : plan.map().chips();
+    int chips = plan.chips();
     if (chips > 0) {
       counts.put(chip(plan), chips);
       counts.put(PartSort.CAPACITOR, chips);

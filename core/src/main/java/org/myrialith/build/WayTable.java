@@ -140,7 +140,7 @@ public record WayTable(List<Way> ways) {
       BillOfParts parts = BillOfParts.of(plan);
       SwitchedPlan switched = plan instanceof SwitchedPlan s ? s : null;
       int pins = plan instanceof PinPlan ? plan.channels() : plan.circuit().pins().size();
-      int chips = switched == null || onPins(plan) ? 0 : switched.map().chips();
+      int chips = switched == null ? 0 : switched.chips();
       int wires = wires(plan, pins);
       return new Way.Numbers(
           pins,
@@ -179,10 +179,6 @@ public record WayTable(List<Way> ways) {
       return plan instanceof PinPlan
           ? pins + fixtures.size()
           : fixtures.size() * (plan.circuit().pins().size() + 2);
-    }
-
-    private static boolean onPins(CircuitPlan plan) {
-      return plan instanceof PinPlan || plan instanceof ScannedPlan;
     }
 
     private static boolean addressed(CircuitPlan plan) {

@@ -99,11 +99,6 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
             .toList());
   }
 
-  /** Returns the circuit with a fixture at its end, moved there if it was in it. */
-  default Circuit withAtEnd(String fixture) {
-    return with(fixture, without(fixture).fixtures().size() + 1);
-  }
-
   /**
    * Returns the circuit with one of its fixtures at another place, or put in there.
    *

@@ -129,6 +129,11 @@ public interface CircuitPlan {
     return dataSeconds() + latchSeconds();
   }
 
+  /** Returns the share of the controller's time that an interrupt of its own takes. */
+  default double interruptShare() {
+    return 0;
+  }
+
   /** Returns the highest refresh that the wire allows (Hz). */
   default double refreshHz() {
     return 1 / frameSeconds();

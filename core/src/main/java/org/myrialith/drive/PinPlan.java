@@ -47,6 +47,11 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   }
 
   @Override
+  public int chips() {
+    return 0;
+  }
+
+  @Override
   public boolean grows() {
     return false;
   }

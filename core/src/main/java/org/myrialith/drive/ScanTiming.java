@@ -41,7 +41,7 @@ public record ScanTiming(
     private static final int ROW_ON = 5;
 
     /** Returns the cycles from the first row off to the first row on, without any waiting. */
-    int leastDark() {
+    public int leastDark() {
       return ROW_OFF * (rowPorts - 1) + A_COLUMN_PORT * columnPorts + ROW_ON;
     }
 
@@ -86,11 +86,6 @@ public record ScanTiming(
 
   private static int divideUp(int a, int b) {
     return (a + b - 1) / b;
-  }
-
-  /** Returns the cycles from the first row off to the row on, without any waiting. */
-  public static int leastDark(int columnPorts, int rowPorts) {
-    return new Interrupt(columnPorts, rowPorts).leastDark();
   }
 
   /** Returns the ticks of the slot of a bit, from its beginning to that of the next. */

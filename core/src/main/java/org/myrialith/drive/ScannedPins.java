@@ -238,7 +238,7 @@ public record ScannedPins(
   }
 
   /** Returns what its interrupt has to do. */
-  ScanTiming.Interrupt interrupt() {
+  public ScanTiming.Interrupt interrupt() {
     return new ScanTiming.Interrupt(ports(columnPins), ports(rowPins));
   }
 

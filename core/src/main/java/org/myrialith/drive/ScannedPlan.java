@@ -86,6 +86,17 @@ public record ScannedPlan(
     return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
   }
 
+  @Override
+  public double interruptShare() {
+    return timing.share();
+  }
+
+  /** What has its turns stands on pins, without a chip. */
+  @Override
+  public int chips() {
+    return 0;
+  }
+
   /** A frame comes in between two turns of all rows. */
   @Override
   public double frameSeconds() {

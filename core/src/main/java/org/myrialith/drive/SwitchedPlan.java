@@ -36,6 +36,11 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return hookup().stage(chipStage());
   }
 
+  /** Returns the chips that it takes beside the controller. */
+  default int chips() {
+    return map().chips();
+  }
+
   /** Returns what has the outputs, such as "chip". */
   String chipWord();
 

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.ScannedPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Sent;
 import org.myrialith.parts.Controller;
@@ -46,25 +45,9 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return drivers().stream().anyMatch(d -> !d.everyTurn().isEmpty());
   }
 
-  /**
-   * Returns the time from one frame to the next that can come in (s), 0 where nothing is scanned.
-   */
-  double turnSeconds() {
-    return lines().stream()
-        .filter(ScannedPlan.class::isInstance)
-        .mapToDouble(line -> 1 / ((ScannedPlan) line).timing().refreshHz())
-        .max()
-        .orElse(0);
-  }
-
   /** Returns the share of the time that interrupts leave. */
   double leftShare() {
-    double taken =
-        lines().stream()
-            .filter(ScannedPlan.class::isInstance)
-            .mapToDouble(line -> ((ScannedPlan) line).timing().share())
-            .sum();
-    return Math.max(0.05, 1 - taken);
+    return Math.max(0.05, 1 - lines().stream().mapToDouble(CircuitPlan::interruptShare).sum());
   }
 
   /** Returns whether an interrupt gives rows their turns. */

@@ -23,12 +23,15 @@ final class PlayTime {
   private final double gapSeconds;
   private final double[][] unpack;
   private final double scaling;
+  private final double frameSeconds;
 
   PlayTime(FirmwareWork work, Packing.Packed packed) {
     this.work = work;
     this.target = work.target();
     this.sendSeconds = target.sendSeconds(work.drivers());
     this.gapSeconds = target.gapSeconds(work.lines());
+    this.frameSeconds =
+        work.lines().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
     List<ClipLevels> clips = work.sent().clips();
     boolean banked = new FramesHeader(work, packed).banked();
     this.unpack = new double[clips.size()][];
@@ -52,7 +55,7 @@ final class PlayTime {
     double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
     double takes =
         sendSeconds + Math.max(gapSeconds, target.seconds(step + composing) / work.leftShare());
-    return Math.max(takes, work.turnSeconds());
+    return Math.max(takes, frameSeconds);
   }
 
   /** Returns whether the player keeps up with every moment of the show. */

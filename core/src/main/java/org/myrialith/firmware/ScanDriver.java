@@ -98,9 +98,7 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
   }
 
   private void rest(StringBuilder text) {
-    int cycles =
-        timing().dark() * timing().prescale()
-            - ScanTiming.leastDark(ports(columns()).size(), ports(rows()).size());
+    int cycles = timing().dark() * timing().prescale() - plan.circuit().interrupt().leastDark();
     if (cycles >= 3) {
       text.append(line(phrase("ldi r24, %d", cycles / 3)));
       text.append("      \"1:\\n\\t\"\n");

@@ -78,7 +78,7 @@ class OneWirePlanTest {
         .with(
             one.circuits()
                 .with(second)
-                .with(second.withAtEnd("f2"))
+                .with(second.withFixtures(List.of("f2")))
                 .with(one.circuits().circuits().get(0).without("f2")));
   }
 

@@ -101,7 +101,7 @@ class ScanTimingTest {
             ScanTiming.Interrupt interrupt = new ScanTiming.Interrupt(ports, ports);
             ScanTiming timing = ScanTiming.of(8, bits, hertz, blank * 1e-6, interrupt);
             assertThat(timing).as("%d bits, %d µs, %d ports", bits, blank, ports).isNotNull();
-            int rest = timing.dark() * timing.prescale() - ScanTiming.leastDark(ports, ports);
+            int rest = timing.dark() * timing.prescale() - interrupt.leastDark();
             assertThat(rest).isBetween(0, 3 * 255 + 2);
             assertThat(timing.ticks(bits - 1)).isLessThanOrEqualTo(256);
             assertThat(timing.ticks(0) * timing.prescale()).isGreaterThan(timing.interruptCycles());
