@@ -5,8 +5,10 @@ import java.util.Map;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.ScannedPlan;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
 import org.myrialith.parts.PartSort;
@@ -36,7 +38,12 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
 
   private static void count(SwitchedPlan plan, Map<PartSort, Integer> counts) {
     int chips = plan.chips();
-    if (chips > 0) {
+    if (plan instanceof ScannedPlan scanned
+        && scanned.circuit() instanceof ScannedRegisters registers) {
+      counts.merge(register(registers.sort()), registers.columnChips(), Integer::sum);
+      counts.merge(PartSort.REGISTER, registers.rowChips(), Integer::sum);
+      counts.put(PartSort.CAPACITOR, chips);
+    } else if (chips > 0) {
       counts.put(chip(plan), chips);
       counts.put(PartSort.CAPACITOR, chips);
     }
@@ -68,7 +75,7 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
   private static int rows(ScannedPlan plan, Map<PartSort, Integer> counts) {
     int rows = plan.map().chips();
     return switch (plan.circuit().rowSwitch()) {
-      case PIN -> 0;
+      case NONE, PIN -> 0;
       case TRANSISTOR -> {
         counts.put(PartSort.TRANSISTOR, rows);
         yield rows;
@@ -85,21 +92,35 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
     if (plan instanceof RegisterPlan registers) {
       return 2 + (registers.circuit().sort().stage().keeps() ? plan.map().chips() : 0);
     }
+    if (plan instanceof ScannedPlan scanned) {
+      return scanned.circuit() instanceof ScannedRegisters registers ? chain(registers) : 0;
+    }
     if (plan instanceof DisplayPlan display) {
       return display.circuit().sort().chained() ? plan.map().chips() : 2;
     }
     return plan instanceof ExpanderPlan ? 2 : 0;
   }
 
+  /** In series with clock and latch, the one that keeps all dark at first, and setting ones. */
+  private static int chain(ScannedRegisters registers) {
+    return 2
+        + (registers.rowSwitch().turns() ? 1 : 0)
+        + (registers.sort().stage().keeps() ? registers.columnChips() : 0);
+  }
+
+  private static PartSort register(RegisterClass sort) {
+    return switch (sort) {
+      case HC, HCT -> PartSort.REGISTER;
+      case POWER -> PartSort.POWER_REGISTER;
+      case SINK -> PartSort.SINK;
+      case GREY_12, GREY_16 -> PartSort.GREY_SINK;
+      case GREY_24 -> PartSort.GREY_SINK_24;
+    };
+  }
+
   private static PartSort chip(SwitchedPlan plan) {
     if (plan instanceof RegisterPlan registers) {
-      return switch (registers.circuit().sort()) {
-        case HC, HCT -> PartSort.REGISTER;
-        case POWER -> PartSort.POWER_REGISTER;
-        case SINK -> PartSort.SINK;
-        case GREY_12, GREY_16 -> PartSort.GREY_SINK;
-        case GREY_24 -> PartSort.GREY_SINK_24;
-      };
+      return register(registers.circuit().sort());
     }
     if (plan instanceof ExpanderPlan expanders) {
       return switch (expanders.circuit().sort()) {

@@ -20,7 +20,7 @@ import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.Run;
-import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.SwitchedPlan;
@@ -75,16 +75,7 @@ public record WayTable(List<Way> ways) {
       for (CircuitStart start : CircuitStart.values()) {
         ways.add(way(start));
       }
-      int channels = channels();
-      if (members().stream().noneMatch(s -> emitterOf(s).kind().pixel())) {
-        ways.addAll(new ScanWays(channels, lightJoints()).all());
-      }
       return new WayTable(ways);
-    }
-
-    /** Things that are on or off by themselves. */
-    private int channels() {
-      return members().stream().mapToInt(s -> s.switched() * emitterOf(s).dies().size()).sum();
     }
 
     private Set<String> taken() {
@@ -96,7 +87,7 @@ public record WayTable(List<Way> ways) {
       if (circuit instanceof DirectPins pins) {
         circuit = CircuitPins.enough(pins, others, layout, brief);
       }
-      if (circuit instanceof ScannedPins matrix) {
+      if (circuit instanceof ScannedCircuit matrix) {
         circuit = CircuitPins.enough(matrix, others, layout, brief);
       }
       Optional<EmitterClass> wrong = wrong(circuit);

@@ -18,7 +18,8 @@ public record ByTurns(SeriesResistor resistor, double duty, double rowOhms) impl
   /** Returns what each of so many flows in its turn when they are lit together (A). */
   public double amps(int together) {
     double drives = resistor.volts() - resistor.lostVolts() - resistor.forwardVolts();
-    double ohms = resistor.ohms() + resistor.insideOhms() + (together - 1) * rowOhms;
+    double ohms =
+        resistor.alike() * resistor.ohms() + resistor.insideOhms() + (together - 1) * rowOhms;
     return Math.max(0, drives / ohms);
   }
 

@@ -10,6 +10,8 @@ import org.myrialith.parts.Controller;
 
 /** Which pins circuits stand on. */
 public final class CircuitPins {
+  private static final int CHIP = 8;
+
   private CircuitPins() {}
 
   /**
@@ -53,18 +55,42 @@ public final class CircuitPins {
     return fitted;
   }
 
-  /**
-   * Returns a matrix on as few free pins as its lights need: a row for each field where each begins
-   * one, else as square as can be.
-   */
-  public static ScannedPins enough(
-      ScannedPins circuit, Circuits circuits, Layout layout, Brief brief) {
+  /** Returns a circuit of turns on as many pins, rows and columns as its lights need. */
+  public static ScannedCircuit enough(
+      ScannedCircuit circuit, Circuits circuits, Layout layout, Brief brief) {
     List<SwitchedChannel> channels = circuit.plan(layout, brief).map().channels();
     Set<String> taken = circuits.takenPins();
     List<String> free =
         circuit.able(brief.controller()).stream()
             .filter(pin -> !taken.contains(pin) || circuit.pins().contains(pin))
             .toList();
+    if (circuit instanceof ScannedPins pins) {
+      return matrix(pins, channels, free, layout, brief);
+    }
+    if (circuit instanceof ScannedRegisters registers) {
+      return chain(registers, channels, layout, brief);
+    }
+    int wanted = Charlieplex.pinsFor(channels.size());
+    return wanted > free.size() || wanted > Charlieplex.MOST_PINS
+        ? circuit
+        : (ScannedCircuit) circuit.onPins(free.subList(0, wanted));
+  }
+
+  /**
+   * A matrix on as few free pins as its lights need: a row for each field where each begins one,
+   * else as square as can be; a column for each light where rows have no turns.
+   */
+  private static ScannedCircuit matrix(
+      ScannedPins circuit,
+      List<SwitchedChannel> channels,
+      List<String> free,
+      Layout layout,
+      Brief brief) {
+    if (!circuit.rowSwitch().turns()) {
+      return free.size() < channels.size()
+          ? circuit
+          : circuit.on(List.of(), free.subList(0, channels.size()));
+    }
     int columns = columns(circuit, channels);
     int rows =
         circuit.hookup().filling() == Filling.FIELD_A_BYTE
@@ -76,14 +102,35 @@ public final class CircuitPins {
             circuit.on(free.subList(0, rows), free.subList(rows, rows + columns)), layout, brief);
   }
 
+  /** As many rows of eight columns as it takes, up to eight; then more columns. */
+  private static ScannedCircuit chain(
+      ScannedRegisters circuit, List<SwitchedChannel> channels, Layout layout, Brief brief) {
+    int lights = Math.max(1, channels.size());
+    int longest = longest(channels);
+    boolean fields =
+        circuit.hookup().filling() == Filling.FIELD_A_BYTE
+            && longest <= CHIP
+            && rows(channels, longest) <= ScannedRegisters.ROWS.max();
+    int rows =
+        !circuit.rowSwitch().turns()
+            ? 1
+            : fields ? rows(channels, longest) : Math.min(CHIP, (lights + CHIP - 1) / CHIP);
+    int columns = fields && rows > 1 ? longest : (lights + rows - 1) / rows;
+    if (!ScannedRegisters.COLUMNS.allow(columns)) {
+      return circuit;
+    }
+    ScannedRegisters made = circuit.of(circuit.sort(), rows, columns, circuit.rowSwitch());
+    return made.rowSwitch().turns() ? carrying(made, layout, brief) : made;
+  }
+
   /** Through the least switch that carries a row, blanked for as long as it takes to let go. */
-  private static ScannedPins carrying(ScannedPins circuit, Layout layout, Brief brief) {
-    ScannedPins last = circuit;
-    for (RowSwitch by : RowSwitch.values()) {
-      double blank = Math.max(circuit.blankMicros(), by.offSeconds() * 1e6);
-      last = circuit.through(by).scanned(circuit.refreshHz(), circuit.depth(), blank);
-      double carries = by.stage(brief.controller().stage()).planMilliamps() * 1e-3;
-      if (last.plan(layout, brief).rowAmps() <= carries) {
+  private static ScannedCircuit carrying(ScannedCircuit circuit, Layout layout, Brief brief) {
+    ScannedCircuit last = circuit;
+    for (RowSwitch by : List.of(RowSwitch.PIN, RowSwitch.TRANSISTOR, RowSwitch.MOSFET)) {
+      double blank = Math.max(circuit.scan().blankMicros(), by.offSeconds() * 1e6);
+      last = circuit.through(by).scanned(circuit.scan().blanked(blank));
+      ScannedPlan plan = last.plan(layout, brief);
+      if (plan.rowAmps() <= plan.rowStage().planMilliamps() * 1e-3) {
         return last;
       }
     }
@@ -92,14 +139,20 @@ public final class CircuitPins {
 
   private static int columns(ScannedPins circuit, List<SwitchedChannel> channels) {
     int square = (int) Math.ceil(Math.sqrt(Math.max(1, channels.size())));
+    int longest = longest(channels);
+    boolean fields = circuit.hookup().filling() == Filling.FIELD_A_BYTE;
+    return fields && longest <= 2 * square ? Math.max(1, longest) : square;
+  }
+
+  /** The channels of the longest field. */
+  private static int longest(List<SwitchedChannel> channels) {
     int longest = 0;
     int length = 0;
     for (SwitchedChannel channel : channels) {
       length = channel.startsField() ? 1 : length + 1;
       longest = Math.max(longest, length);
     }
-    boolean fields = circuit.hookup().filling() == Filling.FIELD_A_BYTE;
-    return fields && longest <= 2 * square ? Math.max(1, longest) : square;
+    return longest;
   }
 
   private static int rows(List<SwitchedChannel> channels, int columns) {

@@ -22,6 +22,34 @@ public enum CircuitStart {
       "pins that the controller's timers dim",
       id -> DirectPins.usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Dimmed pins")),
   MATRIX("matrix", "rows and columns on pins", id -> ScannedPins.usual(id, List.of())),
+  REGISTER_MATRIX(
+      "register-matrix",
+      "rows and columns on shift registers",
+      id -> ScannedRegisters.usual(id, List.of())),
+  SINK_MATRIX(
+      "sink-matrix",
+      "rows on registers, columns on sinks",
+      id ->
+          ScannedRegisters.usual(id, List.of())
+              .of(RegisterClass.SINK, 8, 16, RowSwitch.MOSFET)
+              .called("Sink matrix")),
+  CHARLIEPLEX("charlieplex", "charlieplexed pins", id -> Charlieplex.usual(id, List.of())),
+  SOFT_PINS(
+      "soft-pins",
+      "pins that an interrupt dims",
+      id ->
+          ScannedPins.usual(id, List.of())
+              .through(RowSwitch.NONE)
+              .scanned(Scan.of(200, 6, 0))
+              .called("Soft pins")),
+  SOFT_REGISTERS(
+      "soft-registers",
+      "shift registers that an interrupt dims",
+      id ->
+          ScannedRegisters.usual(id, List.of())
+              .of(RegisterClass.HC, 1, 8, RowSwitch.NONE)
+              .scanned(Scan.of(200, 5, 0))
+              .called("Soft registers")),
   SHIFT_REGISTERS(
       "shift-registers", "8-bit shift registers", id -> ShiftRegisters.usual(id, List.of())),
   SINKS(
@@ -154,6 +182,9 @@ public enum CircuitStart {
             ? switched.with(
                 switched.hookup().through(Through.MOSFET_LOW, switched.hookup().railVolts()))
             : switched;
+    if (told instanceof ScannedRegisters matrix && matrix.sort() == RegisterClass.HC) {
+      return matrix.of(RegisterClass.HCT, matrix.rows(), matrix.columns(), matrix.rowSwitch());
+    }
     return told instanceof ShiftRegisters registers && registers.sort() == RegisterClass.HC
         ? registers.of(RegisterClass.HCT)
         : told;

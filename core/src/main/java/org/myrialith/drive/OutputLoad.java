@@ -18,12 +18,12 @@ public record OutputLoad(
 
   /** Returns the paths side by side, each with a resistor; what is kept constant is one for all. */
   public int paths() {
-    return series || path instanceof ConstantCurrent ? 1 : leds;
+    return series || kept() ? 1 : leds;
   }
 
   /** Returns whether LEDs share one kept current as they please. */
   public boolean shared() {
-    return !series && leds > 1 && path instanceof ConstantCurrent;
+    return !series && leds > 1 && kept();
   }
 
   /** Returns the current of the output when lit, with typical LEDs (A). */
@@ -36,11 +36,27 @@ public record OutputLoad(
     return paths() * path.mostAmps();
   }
 
+  private OutputLoad by(Path other) {
+    return new OutputLoad(emitter, die, leds, series, other);
+  }
+
   /** Returns it lit for a share of the time. */
   OutputLoad byTurns(double duty, double rowOhms) {
+    if (path instanceof ConstantCurrent kept) {
+      return by(new KeptByTurns(kept, duty));
+    }
     return path instanceof SeriesResistor resistor
-        ? new OutputLoad(emitter, die, leds, series, new ByTurns(resistor, duty, rowOhms))
+        ? by(new ByTurns(resistor, duty, rowOhms))
         : this;
+  }
+
+  /** Returns it with as many equal resistors in the way, none smaller than that (ohm). */
+  OutputLoad through(int equal, double least) {
+    return path instanceof SeriesResistor resistor ? by(resistor.through(equal, least)) : this;
+  }
+
+  private boolean kept() {
+    return path instanceof ConstantCurrent || path instanceof KeptByTurns;
   }
 
   /** Returns what it is, such as "2 red in series". */

@@ -4,7 +4,7 @@ import org.myrialith.finding.Reckoning;
 
 /** What stands between a supply and an output, and the current through it. */
 public sealed interface Path
-    permits SeriesResistor, Filament, ConstantCurrent, ScannedCurrent, ByTurns {
+    permits SeriesResistor, Filament, ConstantCurrent, ScannedCurrent, ByTurns, KeptByTurns {
   /** Returns the volts that it hangs on (V). */
   double volts();
 

@@ -102,7 +102,7 @@ record PathFindings(SwitchedPlan plan) {
     if (one.shared()) {
       return Optional.of(shared(one, load, key));
     }
-    boolean byTurns = one.path() instanceof ScannedCurrent;
+    boolean byTurns = one.path() instanceof ScannedCurrent || one.path() instanceof KeptByTurns;
     double rated = (byTurns ? one.die().pulseMilliamps() : one.die().ratedMilliamps()) * 1e-3;
     return one.path().mostAmps() <= rated
         ? Optional.empty()

@@ -4,6 +4,8 @@ import org.myrialith.parts.OutputStage;
 
 /** What lets the current of a whole row through while it is its turn. */
 public enum RowSwitch {
+  /** A single row that is always on: its lights are only dimmed. */
+  NONE("none", "nothing: each light has its own column", null, 0),
   /** The pin itself. */
   PIN("pin", "the pin itself", null, 0.1e-6),
   /** A saturated transistor is slow to let go. */
@@ -14,6 +16,11 @@ public enum RowSwitch {
       5e-6),
   /** Its gate is driven by the pin. */
   MOSFET("mosfet", "a logic-level MOSFET", new OutputStage(0.1, 0.1, 2000, 3000, 3000, 20), 1e-6);
+
+  /** A plain wire to the supply or to ground. */
+  private static final OutputStage WIRE =
+      new OutputStage(
+          0, 0, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, 60);
 
   private final String key;
   private final String title;
@@ -37,9 +44,14 @@ public enum RowSwitch {
     return title;
   }
 
+  /** Returns whether rows have turns. */
+  public boolean turns() {
+    return this != NONE;
+  }
+
   /** Returns what it gives, given that of a pin. */
   OutputStage stage(OutputStage pin) {
-    return stage == null ? pin : stage;
+    return this == NONE ? WIRE : stage == null ? pin : stage;
   }
 
   /** Returns the time from the pin's edge until nothing flows (s), common practice. */

@@ -17,21 +17,6 @@ import org.myrialith.parts.OutputStage;
 
 /** What is judged of lights that have their turns: flicker, ghosts, rows, time, brightness. */
 record ScanFindings(ScannedPlan plan) {
-  /** A still eye sees no flicker from here on, a moving one from there (Hz, common practice). */
-  private static final double STILL_HERTZ = 100;
-
-  private static final double MOVED_HERTZ = 200;
-
-  /**
-   * Lights that go all the way on and off: low risk from 1250 Hz, no effect from 3000 Hz
-   * (modulation of 100 % within 0.08 % and 0.0333 % a Hz).
-   */
-  private static final double LOW_RISK_HERTZ = 1250;
-
-  private static final double NO_EFFECT_HERTZ = 3000;
-
-  private static final Source IEEE = Source.standard("IEEE 1789-2015");
-
   /** Beyond this share the player has little time left. */
   private static final double LARGE_SHARE = 0.5;
 
@@ -47,19 +32,20 @@ record ScanFindings(ScannedPlan plan) {
     List<Finding> all = new ArrayList<>();
     able().ifPresent(all::add);
     missing().ifPresent(all::add);
-    all.add(refresh());
-    all.add(standard());
     all.add(interrupts());
-    all.add(ghosts());
-    all.add(row());
-    shared().ifPresent(all::add);
-    all.add(brightness());
-    all.add(stuck());
+    if (plan.circuit().rowSwitch().turns()) {
+      all.add(ghosts());
+      all.add(row());
+      shared().ifPresent(all::add);
+      all.add(stuck());
+    }
     return all;
   }
 
   List<Reckoning> numbers() {
-    return List.of(rate(), share(), unit(), duty(), rowCurrent());
+    return plan.circuit().rowSwitch().turns()
+        ? List.of(share(), unit(), rowCurrent())
+        : List.of(share(), unit());
   }
 
   private Finding of(String name, Verdict verdict, String says) {
@@ -67,18 +53,16 @@ record ScanFindings(ScannedPlan plan) {
   }
 
   private Optional<Finding> able() {
-    boolean timer = controller().timerOutputs().values().stream().anyMatch(t -> t.startsWith("2"));
-    return timer
+    return controller().scanTimer().isPresent()
         ? Optional.empty()
         : Optional.of(
             of("scan-timer", Verdict.BREAKS, "This class of controller has no timer that scans.")
-                .advising(
-                    "Use the 8-bit classes with 32 KB or 256 KB of flash, or a driver chip."));
+                .advising("Use an 8-bit class, or a driver chip."));
   }
 
   private Optional<Finding> missing() {
-    int rows = plan.circuit().rowPins().size();
-    int columns = plan.circuit().columnPins().size();
+    int rows = plan.circuit().rows();
+    int columns = plan.circuit().columns();
     int wanted = plan.map().chips();
     return rows >= wanted && columns > 0
         ? Optional.empty()
@@ -86,17 +70,23 @@ record ScanFindings(ScannedPlan plan) {
             of(
                     "rows-missing",
                     Verdict.BREAKS,
-                    columns == 0
+                    plan.circuit() instanceof Charlieplex
                         ? phrase(
-                            "%s want some %s for rows and columns; none are named.",
-                            Quantity.text(lights(), "lights"), Quantity.text(square(), "pins"))
-                        : phrase(
-                            "%s on %s want %s; %d are named.",
+                            "%s want %s, as n pins carry n × (n − 1); %d are named.",
                             Quantity.text(lights(), "lights"),
-                            Quantity.text(columns, "columns"),
-                            Quantity.text(wanted, "rows"),
-                            rows))
-                .advising("Name more pins of rows or of columns."));
+                            Quantity.text(Charlieplex.pinsFor(lights()), "pins"),
+                            rows)
+                        : columns == 0
+                            ? phrase(
+                                "%s want some %s for rows and columns; none are named.",
+                                Quantity.text(lights(), "lights"), Quantity.text(square(), "pins"))
+                            : phrase(
+                                "%s on %s want %s; %d are named.",
+                                Quantity.text(lights(), "lights"),
+                                Quantity.text(columns, "columns"),
+                                Quantity.text(wanted, "rows"),
+                                rows))
+                .advising("Name more of them."));
   }
 
   private int lights() {
@@ -109,105 +99,13 @@ record ScanFindings(ScannedPlan plan) {
     return side + (lights() + side - 1) / Math.max(1, side);
   }
 
-  private Reckoning rate() {
-    return new Reckoning(
-        plan.key("scan-refresh"),
-        "Turns of all rows",
-        timing().refreshHz(),
-        "Hz",
-        "clock ÷ (rows × cycles of the slots of a row)",
-        List.of(
-            given("clock", Controller.CLOCK_HZ, "Hz"),
-            given("rows", timing().rows(), ""),
-            given("cycles of the slots of a row", timing().cycles() / timing().rows(), ""),
-            given("wanted", plan.circuit().refreshHz(), "Hz")),
-        Source.ARITHMETIC);
-  }
-
-  private Finding refresh() {
-    double hertz = timing().refreshHz();
-    String seen =
-        hertz >= MOVED_HERTZ
-            ? "steady for still and for moving eyes"
-            : hertz >= STILL_HERTZ
-                ? "steady for a still eye; a moving one sees it break up"
-                : "it flickers";
-    Verdict verdict =
-        hertz < STILL_HERTZ
-            ? Verdict.BREAKS
-            : timing().reaches() && hertz >= MOVED_HERTZ ? Verdict.HOLDS : Verdict.TIGHT;
-    Finding finding =
-        of(
-                "scan-refresh",
-                verdict,
-                phrase(
-                    "%d rows of %s have their turns %s a second: %s.%s",
-                    timing().rows(),
-                    Quantity.text(timing().bits(), "bits"),
-                    Quantity.text(Math.floor(hertz), "times"),
-                    seen,
-                    timing().reaches()
-                        ? ""
-                        : phrase(
-                            " %s are wanted, and the shortest slot leaves no more.",
-                            Quantity.text(plan.circuit().refreshHz(), "Hz"))))
-            .restingOn(rate());
-    return verdict == Verdict.HOLDS ? finding : finding.advising(quicker());
-  }
-
-  /** What fewer bits, and a matrix in halves, would reach. */
-  private String quicker() {
-    List<String> all = new ArrayList<>();
-    for (int bits = timing().bits() - 1; bits >= 1 && all.size() < 2; bits--) {
-      all.add(
-          phrase(
-              "%d bits: %s",
-              bits, Quantity.text(Math.floor(plan.mostHertz(timing().rows(), bits)), "Hz")));
-    }
-    int half = (timing().rows() + 1) / 2;
-    if (half < timing().rows()) {
-      all.add(
-          phrase(
-              "%d rows of twice the columns: %s",
-              half, Quantity.text(Math.floor(plan.mostHertz(half, timing().bits())), "Hz")));
-    }
-    return phrase("At most, with %s.", String.join("; ", all));
-  }
-
-  private Finding standard() {
-    double hertz = timing().refreshHz();
-    String says =
-        hertz >= NO_EFFECT_HERTZ
-            ? "beyond the frequency from which no effect is known"
-            : hertz >= LOW_RISK_HERTZ
-                ? "within what the standard calls low risk"
-                : phrase(
-                    "below the %s of low risk that the standard asks of room lights",
-                    Quantity.text(LOW_RISK_HERTZ, "Hz"));
-    return of(
-            "scan-standard",
-            Verdict.HOLDS,
-            phrase(
-                "Lights that go all the way on and off at %s are %s.",
-                Quantity.text(Math.floor(hertz), "Hz"), says))
-        .restingOn(
-            new Reckoning(
-                plan.key("scan-standard"),
-                "Low risk for lights that go dark, from",
-                LOW_RISK_HERTZ,
-                "Hz",
-                "100 % ÷ 0.08 % a Hz; no effect from 100 % ÷ 0.0333 % a Hz",
-                List.of(given("turns", hertz, "Hz")),
-                IEEE));
-  }
-
   private Reckoning share() {
     return new Reckoning(
         plan.key("scan-share"),
         "Share of time of the interrupts",
         timing().share() * 100,
         "%",
-        "turns × rows × bits × cycles of an interrupt ÷ clock",
+        "interrupts × cycles of one ÷ clock",
         List.of(
             given("interrupts", timing().interruptsHz(), "Hz"),
             given("cycles of one", timing().interruptCycles(), "")),
@@ -226,7 +124,31 @@ record ScanFindings(ScannedPlan plan) {
                     Quantity.text(timing().interruptCycles(), "cycles"),
                     Quantity.text(timing().share() * 100, "%")))
             .restingOn(share());
-    return much ? finding.advising("Use fewer bits, fewer rows or a lower refresh.") : finding;
+    return much ? finding.advising(remedies()) : finding;
+  }
+
+  /** What a lower refresh and fewer bits would take, in figures. */
+  private String remedies() {
+    Scan scan = plan.circuit().scan();
+    List<String> all = new ArrayList<>();
+    if (scan.method() == ScanMethod.PLAIN) {
+      all.add(phrase("by bit-angle %s", share(scan.by(ScanMethod.BIT_ANGLE))));
+    }
+    if (scan.depth() > 1) {
+      all.add(
+          phrase(
+              "with %s %s",
+              Quantity.text(scan.depth() - 1, "bits"), share(scan.deep(scan.depth() - 1))));
+    }
+    double half = Math.max(Scan.REFRESH.min(), timing().refreshHz() / 2);
+    all.add(phrase("at %s %s", Quantity.text(Math.floor(half), "Hz"), share(scan.at(half))));
+    return phrase("It takes %s.", String.join(", ", all));
+  }
+
+  private String share(Scan scan) {
+    ScanTiming other =
+        ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt().of(controller()));
+    return Quantity.text(other.share() * 100, "%");
   }
 
   private Reckoning unit() {
@@ -251,7 +173,7 @@ record ScanFindings(ScannedPlan plan) {
                 "scan-ghosts",
                 clean ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "All rows are off for %s between slots; %s lets go within %s.",
+                    "All is off for %s between slots; %s lets go within %s.",
                     Quantity.text(timing().darkSeconds(), "s"),
                     plan.circuit().rowSwitch().title(),
                     Quantity.text(off, "s")))
@@ -265,7 +187,7 @@ record ScanFindings(ScannedPlan plan) {
   }
 
   private Reckoning rowCurrent() {
-    OutputStage stage = plan.circuit().rowSwitch().stage(controller().stage());
+    OutputStage stage = plan.rowStage();
     return new Reckoning(
         plan.key("row-current"),
         "A row with all its lights in their turn",
@@ -279,7 +201,7 @@ record ScanFindings(ScannedPlan plan) {
   }
 
   private Finding row() {
-    OutputStage stage = plan.circuit().rowSwitch().stage(controller().stage());
+    OutputStage stage = plan.rowStage();
     double most = plan.rowAmps() * 1e3;
     Verdict verdict =
         most > stage.mostMilliamps()
@@ -339,35 +261,6 @@ record ScanFindings(ScannedPlan plan) {
             : finding.advising("Full rows are seen darker: let rows through a stronger switch."));
   }
 
-  private Reckoning duty() {
-    return new Reckoning(
-        plan.key("scan-duty"),
-        "A light of full level is lit",
-        timing().duty() * 100,
-        "%",
-        "time of all its bits ÷ time of a turn of all rows",
-        List.of(
-            given("rows", timing().rows(), ""),
-            given("rows off between slots", timing().darkSeconds(), "s")),
-        Source.ARITHMETIC);
-  }
-
-  /** Lightness of a share of a light that is taken as white (%), CIE 1976. */
-  private static double lightness(double share) {
-    return share > 216.0 / 24389 ? 116 * Math.cbrt(share) - 16 : share * 24389 / 27;
-  }
-
-  private Finding brightness() {
-    double seen = lightness(timing().duty());
-    return of(
-            "scan-brightness",
-            Verdict.HOLDS,
-            phrase(
-                "A light is lit %s of the time: beside one that is always on at the same current it has a lightness of %s.",
-                Quantity.text(timing().duty() * 100, "%"), Quantity.text(seen, "%")))
-        .restingOn(duty());
-  }
-
   /** What a scan that stops leaves on. */
   private Finding stuck() {
     double most = 0;
@@ -382,11 +275,11 @@ record ScanFindings(ScannedPlan plan) {
             "scan-stops",
             stands ? Verdict.HOLDS : Verdict.TIGHT,
             phrase(
-                "When the scan stops, one row stays on at %s a light; the class stands %s for good.",
+                "When the scan stops, what has its turn stays on at %s a light; the class stands %s for good.",
                 Quantity.text(most, "A"), Quantity.text(rated, "A")));
     return stands
         ? finding
         : finding.advising(
-            "A stop burns that row: keep the watchdog of the export, and try out with less current.");
+            "A stop burns it: keep the watchdog of the export, and try out with less current.");
   }
 }

@@ -5,11 +5,11 @@ import java.util.List;
 import org.myrialith.parts.Controller;
 
 /**
- * When which row is on: each row in its turn, the bits of its levels one after the other for 1, 2,
- * 4 and so on units of time. A slot begins with all rows off while its columns are set, which takes
- * as long each time; so what a level lights for is the level times the unit, to the cycle.
+ * When which row is on: each row in its turn, its slots one after the other. A slot begins with all
+ * rows off while its columns are set, which takes as long each time; so what a level lights for is
+ * the level times the unit, to the cycle.
  *
- * @param bits of a level
+ * @param turns that rows have, or single lights
  * @param prescale cycles of a tick of the timer
  * @param unit ticks that the lowest bit lights
  * @param dark ticks at the beginning of a slot
@@ -17,9 +17,11 @@ import org.myrialith.parts.Controller;
  * @param reaches whether the wanted refresh is reached
  */
 public record ScanTiming(
-    int rows, int bits, int prescale, int unit, int dark, int interruptCycles, boolean reaches) {
-  /** What the timer's clock can be divided by. */
+    int turns, Scan scan, int prescale, int unit, int dark, int interruptCycles, boolean reaches) {
+  /** What the clock of timer 2 can be divided by, and that of timer 0. */
   private static final List<Integer> PRESCALES = List.of(1, 8, 32, 64, 128, 256);
+
+  private static final List<Integer> FEWER = List.of(1, 8, 64, 256);
 
   /** Ticks that the timer counts to at most. */
   private static final int MOST_TICKS = 256;
@@ -30,50 +32,106 @@ public record ScanTiming(
   /**
    * What the exported interrupt takes, counted instruction by instruction.
    *
-   * @param columnPorts that the columns stand on
-   * @param rowPorts that the rows stand on
+   * @param leastDark cycles from the first row off to the first row on, without any waiting
+   * @param cycles of all of it, without any waiting
+   * @param fewPrescales whether its timer is timer 0
    */
-  public record Interrupt(int columnPorts, int rowPorts) {
+  public record Interrupt(int leastDark, int cycles, boolean fewPrescales) {
     private static final int FRAME = 53;
     private static final int A_ROW_PORT = 8;
     private static final int A_COLUMN_PORT = 6;
     private static final int ROW_OFF = 3;
     private static final int ROW_ON = 5;
+    private static final int A_SWITCH = 2;
+    private static final int LATCH = 4;
+    private static final int A_BYTE = 77;
+    private static final int A_PORT_OPEN = 3;
+    private static final int ALIGNED = 2;
 
-    /** Returns the cycles from the first row off to the first row on, without any waiting. */
-    public int leastDark() {
-      return ROW_OFF * (rowPorts - 1) + A_COLUMN_PORT * columnPorts + ROW_ON;
+    /** The way to it is a short jump where there is little flash. */
+    private static final int NEAR_VECTOR = 1;
+
+    private static final int A_PORT_SET = 6;
+    private static final int A_PORT_DRIVEN = 5;
+
+    /**
+     * Rows and columns on pins.
+     *
+     * @param columnPorts that the columns stand on
+     * @param rowPorts that the rows stand on; 0 where each light has its column
+     */
+    public static Interrupt onPins(int columnPorts, int rowPorts) {
+      int rows = rowPorts == 0 ? 0 : ROW_OFF * (rowPorts - 1) + ROW_ON;
+      return new Interrupt(
+          rowPorts == 0 ? 0 : rows + A_COLUMN_PORT * columnPorts,
+          FRAME + A_ROW_PORT * rowPorts + A_COLUMN_PORT * columnPorts,
+          false);
     }
 
-    /** Returns the cycles of all of it, without any waiting. */
-    int cycles() {
-      return FRAME + A_ROW_PORT * rowPorts + A_COLUMN_PORT * columnPorts;
+    /**
+     * Rows and columns on a chain that is blanked, latched, and filled for the next slot.
+     *
+     * @param bytes of the chain
+     * @param blanked whether rows have turns
+     */
+    public static Interrupt onChain(int bytes, boolean blanked) {
+      int blank = blanked ? 2 * A_SWITCH : 0;
+      int loop = bytes > 1 ? 0 : -2;
+      return new Interrupt(
+          blanked ? LATCH + A_SWITCH : 0, FRAME + blank + LATCH + A_BYTE * bytes + loop, false);
+    }
+
+    /**
+     * Pins that are high, low or open.
+     *
+     * @param ports that they stand on
+     */
+    public static Interrupt onOpenPins(int ports) {
+      int each = A_PORT_OPEN + A_PORT_SET + A_PORT_DRIVEN;
+      int aligned = ALIGNED * (ports - 1);
+      return new Interrupt(
+          A_PORT_OPEN * (ports - 1) + aligned + A_PORT_SET * ports + A_PORT_DRIVEN,
+          FRAME + each * ports + aligned,
+          false);
+    }
+
+    /** Returns it on the timer of a controller. */
+    Interrupt of(Controller controller) {
+      boolean small = controller.scanTimer().orElse(2) == 0;
+      return new Interrupt(leastDark, small ? cycles - NEAR_VECTOR : cycles, small);
+    }
+
+    private List<Integer> prescales() {
+      return fewPrescales ? FEWER : PRESCALES;
     }
   }
 
-  /**
-   * Plans slots: as fine as the timer can, at least as often as wanted when that is possible.
-   *
-   * @param refreshHz wanted
-   * @param blankSeconds that rows stay off at least
-   */
-  static ScanTiming of(
-      int rows, int bits, double refreshHz, double blankSeconds, Interrupt interrupt) {
+  /** Plans slots: as fine as the timer can, at least as often as wanted when that is possible. */
+  static ScanTiming of(int turns, Scan scan, Interrupt interrupt) {
+    List<List<ScanMethod.Step>> passes = scan.method().steps(scan.depth());
+    int slots = passes.stream().mapToInt(List::size).sum();
+    int highest =
+        passes.stream().flatMap(List::stream).mapToInt(ScanMethod.Step::weight).max().orElse(1);
+    int units = (1 << scan.depth()) - 1;
+    double turnHertz = scan.refreshHz() / passes.size();
     ScanTiming best = null;
-    for (int prescale : PRESCALES) {
-      int blank = (int) Math.ceil(blankSeconds * Controller.CLOCK_HZ);
+    for (int prescale : interrupt.prescales()) {
+      int blank =
+          interrupt.leastDark() == 0
+              ? 0
+              : (int) Math.ceil(scan.blankMicros() * 1e-6 * Controller.CLOCK_HZ - 1e-6);
       int dark = divideUp(Math.max(blank, interrupt.leastDark()), prescale);
-      int takes = interrupt.cycles() + dark * prescale - interrupt.leastDark();
+      int own = interrupt.cycles() + dark * prescale - interrupt.leastDark();
+      int takes = scan.interruptCycles() > 0 ? scan.interruptCycles() : own;
       int least = Math.max(1, divideUp(takes + SPARE_CYCLES, prescale) - dark);
-      double ticks = Controller.CLOCK_HZ / (prescale * refreshHz * rows);
-      int steps = (1 << bits) - 1;
-      int wanted = (int) Math.floor((ticks - bits * dark) / steps);
-      int most = (MOST_TICKS - dark) >> bits - 1;
+      double ticks = Controller.CLOCK_HZ / (prescale * turnHertz * turns);
+      int wanted = (int) Math.floor((ticks - (double) slots * dark) / units);
+      int most = (MOST_TICKS - dark) / highest;
       if (most < least) {
         continue;
       }
       int unit = Math.max(least, Math.min(wanted, most));
-      ScanTiming one = new ScanTiming(rows, bits, prescale, unit, dark, takes, wanted >= least);
+      ScanTiming one = new ScanTiming(turns, scan, prescale, unit, dark, takes, wanted >= least);
       if (one.reaches && wanted <= most) {
         return one;
       }
@@ -88,25 +146,50 @@ public record ScanTiming(
     return (a + b - 1) / b;
   }
 
-  /** Returns the ticks of the slot of a bit, from its beginning to that of the next. */
-  public int ticks(int bit) {
-    return (unit << bit) + dark;
+  /** Returns the bits of a level. */
+  public int bits() {
+    return scan.depth();
   }
 
-  /** Returns the cycles of a turn of all rows. */
+  /** Returns the slots of a row in each pass. */
+  public List<List<ScanMethod.Step>> steps() {
+    return scan.method().steps(scan.depth());
+  }
+
+  /** Returns how often each row has its turn until all of its bits were shown. */
+  public int passes() {
+    return scan.method().passes(scan.depth());
+  }
+
+  /** Returns the slots that a row has until all of its bits were shown. */
+  public int slotsOfARow() {
+    return steps().stream().mapToInt(List::size).sum();
+  }
+
+  /** Returns the ticks of a slot, from its beginning to that of the next. */
+  public int ticks(ScanMethod.Step step) {
+    return unit * step.weight() + dark;
+  }
+
+  /** Returns the cycles until all rows have shown all of their bits. */
   public long cycles() {
-    long ticks = (long) unit * ((1 << bits) - 1) + (long) bits * dark;
-    return ticks * prescale * rows;
+    long ticks = (long) unit * ((1 << bits()) - 1) + (long) slotsOfARow() * dark;
+    return ticks * prescale * turns;
+  }
+
+  /** Returns how often all rows show all of their bits (Hz). */
+  public double wholeHz() {
+    return (double) Controller.CLOCK_HZ / cycles();
   }
 
   /** Returns how often each row has its turns (Hz). */
   public double refreshHz() {
-    return (double) Controller.CLOCK_HZ / cycles();
+    return wholeHz() * passes();
   }
 
   /** Returns the share of the time that a light of full level is lit. */
   public double duty() {
-    return (double) unit * ((1 << bits) - 1) * prescale / cycles();
+    return (double) unit * ((1 << bits()) - 1) * prescale / cycles();
   }
 
   /** Returns the time that the lowest bit lights (s). */
@@ -119,9 +202,14 @@ public record ScanTiming(
     return (double) dark * prescale / Controller.CLOCK_HZ;
   }
 
+  /** Returns the slots until all rows have shown all of their bits. */
+  public int slotCount() {
+    return turns * slotsOfARow();
+  }
+
   /** Returns the interrupts a second. */
   public double interruptsHz() {
-    return refreshHz() * rows * bits;
+    return wholeHz() * slotCount();
   }
 
   /** Returns the share of the controller's time that they take. */
@@ -130,24 +218,34 @@ public record ScanTiming(
   }
 
   /**
-   * A stretch of a turn in which a row is on.
+   * A stretch in which a row is on.
    *
-   * @param startSeconds from the beginning of the turn
+   * @param bit that it shows; of equal slots, the number of the slot
+   * @param startSeconds from the beginning of the turns
    * @param seconds that it lasts
    */
   public record Slot(int row, int bit, double startSeconds, double seconds) {}
 
-  /** Returns the slots of a turn in their order. */
+  /** Returns the slots in their order, until all rows have shown all of their bits. */
   public List<Slot> slots() {
     List<Slot> all = new ArrayList<>();
     double tick = (double) prescale / Controller.CLOCK_HZ;
+    int[] order = scan.order().of(turns);
     long at = 0;
-    for (int row = 0; row < rows; row++) {
-      for (int bit = 0; bit < bits; bit++) {
-        all.add(new Slot(row, bit, (at + dark) * tick, (unit << bit) * tick));
-        at += ticks(bit);
+    for (List<ScanMethod.Step> pass : steps()) {
+      for (int row : order) {
+        for (ScanMethod.Step step : pass) {
+          all.add(
+              new Slot(row, step.bit(), (at + dark) * tick, (long) unit * step.weight() * tick));
+          at += ticks(step);
+        }
       }
     }
     return all;
+  }
+
+  /** Returns whether a light of a level is lit in a slot. */
+  public boolean lit(int level, Slot slot) {
+    return scan.method() == ScanMethod.PLAIN ? level > slot.bit() : (level >> slot.bit() & 1) == 1;
   }
 }

@@ -3,14 +3,12 @@ package org.myrialith.drive;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
-import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
@@ -23,9 +21,7 @@ import org.myrialith.parts.EmitterKind;
  * @param rowPins in the order of the rows
  * @param columnPins in the order of the columns
  * @param rowSwitch what lets the current of a row through
- * @param refreshHz wanted turns of all rows a second
- * @param depth bits of a level, 1 for on or off
- * @param blankMicros that all rows stay off between two slots at least (µs)
+ * @param scan how rows have their turns
  * @param hookup how the LEDs hang on the columns; its current is that of an LED in its turn
  */
 public record ScannedPins(
@@ -34,21 +30,10 @@ public record ScannedPins(
     List<String> rowPins,
     List<String> columnPins,
     RowSwitch rowSwitch,
-    double refreshHz,
-    int depth,
-    double blankMicros,
+    Scan scan,
     Hookup hookup,
     List<String> fixtures)
-    implements SwitchedCircuit {
-  /** Allowed refresh. */
-  public static final Bounds REFRESH = Bounds.measure(20, 10_000, "Hz");
-
-  /** Allowed depth. */
-  public static final Bounds DEPTH = Bounds.count(1, 8, "bits");
-
-  /** Allowed blanking. */
-  public static final Bounds BLANK = Bounds.measure(0, 40, "µs");
-
+    implements ScannedCircuit {
   /** How it stands in the format. */
   public static final Kind<ScannedPins> KIND =
       Kind.of(
@@ -78,11 +63,7 @@ public record ScannedPins(
                   "Rows through",
                   Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
               .or(RowSwitch.PIN),
-          Field.measure("refreshHz", "Refresh", REFRESH).or(200.0),
-          Field.count("depth", "Depth", DEPTH).or(4),
-          Field.measure("blankMicros", "Blanking", BLANK)
-              .or(4.0)
-              .explained("all rows off while the columns change"),
+          Part.of("scan", Scan.DESCRIPTION),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
@@ -97,9 +78,7 @@ public record ScannedPins(
       throw new InputException("columnPins", String.join(", ", columnPins), "each pin once");
     }
     Objects.requireNonNull(rowSwitch, "rowSwitch");
-    REFRESH.require("refreshHz", refreshHz);
-    DEPTH.require("depth", depth);
-    BLANK.require("blankMicros", blankMicros);
+    Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(hookup, "hookup");
     if (hookup.through() != Through.NONE) {
       throw new InputException(
@@ -125,34 +104,33 @@ public record ScannedPins(
         List.of(),
         List.of(),
         RowSwitch.PIN,
-        200,
-        4,
-        4,
+        Scan.USUAL,
         Hookup.of(8, Side.TO_GROUND).filled(Filling.FIELD_A_BYTE),
         fixtures);
   }
 
   private ScannedPins as(String called, Hookup hung, List<String> ids) {
-    return new ScannedPins(
-        id, called, rowPins, columnPins, rowSwitch, refreshHz, depth, blankMicros, hung, ids);
+    return new ScannedPins(id, called, rowPins, columnPins, rowSwitch, scan, hung, ids);
   }
 
   /** Returns it on other rows and columns. */
   public ScannedPins on(List<String> rows, List<String> columns) {
-    return new ScannedPins(
-        id, name, rows, columns, rowSwitch, refreshHz, depth, blankMicros, hookup, fixtures);
+    return new ScannedPins(id, name, rows, columns, rowSwitch, scan, hookup, fixtures);
   }
 
-  /** Returns it with rows through something else. */
+  @Override
   public ScannedPins through(RowSwitch other) {
-    return new ScannedPins(
-        id, name, rowPins, columnPins, other, refreshHz, depth, blankMicros, hookup, fixtures);
+    return new ScannedPins(id, name, rowPins, columnPins, other, scan, hookup, fixtures);
+  }
+
+  @Override
+  public ScannedPins scanned(Scan other) {
+    return new ScannedPins(id, name, rowPins, columnPins, rowSwitch, other, hookup, fixtures);
   }
 
   /** Returns it scanned otherwise. */
   public ScannedPins scanned(double hertz, int bits, double micros) {
-    return new ScannedPins(
-        id, name, rowPins, columnPins, rowSwitch, hertz, bits, micros, hookup, fixtures);
+    return scanned(scan.at(hertz).deep(bits).blanked(micros));
   }
 
   @Override
@@ -172,25 +150,24 @@ public record ScannedPins(
 
   @Override
   public List<String> pins() {
-    List<String> all = new ArrayList<>(rowPins);
+    List<String> all = new ArrayList<>(rowSwitch.turns() ? rowPins : List.of());
     all.addAll(columnPins);
     return List.copyOf(all);
   }
 
   @Override
   public ScannedPins onPins(List<String> pins) {
-    int rows = Math.min(rowPins.size(), pins.size());
+    int rows = rowSwitch.turns() ? Math.min(rowPins.size(), pins.size()) : 0;
     return on(pins.subList(0, rows), pins.subList(rows, pins.size()));
   }
 
   @Override
-  public Map<String, String> timers(Controller controller) {
-    return Map.of("2", "scans the rows of " + id);
-  }
-
-  @Override
   public boolean minds(String field) {
-    return !field.equals("through");
+    return switch (field) {
+      case "through" -> false;
+      case "rowPins", "order", "blankMicros" -> rowSwitch.turns();
+      default -> true;
+    };
   }
 
   @Override
@@ -208,42 +185,54 @@ public record ScannedPins(
     return Math.max(1, columnPins.size());
   }
 
-  /** What the LEDs hang on: the supply, or the high level of the pins that feed them (V). */
-  private double volts(Brief brief) {
-    if (hookup.ownRail()) {
-      return hookup.railVolts();
-    }
-    boolean fromPins = rowSwitch == RowSwitch.PIN || hookup.side() == Side.TO_GROUND;
-    return fromPins ? brief.controller().logicVolts(brief.volts()) : brief.volts();
+  @Override
+  public int rows() {
+    return rowSwitch.turns() ? rowPins.size() : 1;
+  }
+
+  @Override
+  public int columns() {
+    return columnPins.size();
+  }
+
+  @Override
+  public String rowOutput(int row) {
+    return row < rowPins.size() ? rowPins.get(row) : "";
+  }
+
+  @Override
+  public String columnOutput(int row, int column) {
+    return column < columnPins.size() ? columnPins.get(column) : "";
   }
 
   @Override
   public ScannedPlan plan(Layout layout, Brief brief) {
-    ScanTiming timing =
-        ScanTiming.of(
-            Math.max(1, rowPins.size()), depth, refreshHz, blankMicros * 1e-6, interrupt());
+    int rows = Math.max(1, rows());
+    ScanTiming timing = ScanTiming.of(rows, scan, interrupt().of(brief.controller()));
+    boolean fedByPins = rowSwitch == RowSwitch.PIN || hookup.side() == Side.TO_GROUND;
     Switching switching =
         Switching.byTurns(
             members(layout),
             layout,
             hookup,
-            volts(brief),
+            volts(brief, fedByPins),
             brief.controller().stage(),
             rowSwitch.stage(brief.controller().stage()),
             timing.duty());
     BitMap map =
-        BitMap.ofRows(switching.channels(), hookup, width(), Math.max(1, rowPins.size()))
-            .withDepth(depth, Sending.LEVELS);
+        BitMap.ofRows(switching.channels(), hookup, width(), rows)
+            .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
   }
 
-  /** Returns what its interrupt has to do. */
+  @Override
   public ScanTiming.Interrupt interrupt() {
-    return new ScanTiming.Interrupt(ports(columnPins), ports(rowPins));
+    return ScanTiming.Interrupt.onPins(
+        Math.max(1, ports(columnPins)), rowSwitch.turns() ? Math.max(1, ports(rowPins)) : 0);
   }
 
-  /** Ports that pins stand on, one at least. */
-  private static int ports(List<String> pins) {
-    return Math.max(1, (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count());
+  /** Ports that pins stand on. */
+  static int ports(List<String> pins) {
+    return (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count();
   }
 }

@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.myrialith.brief.Brief;
@@ -12,23 +13,34 @@ import org.myrialith.finding.Source;
 import org.myrialith.parts.OutputStage;
 
 /**
- * Rows and columns on pins: what is on when, and what that takes.
+ * Lights that have their turns: what is on when, and what that takes.
  *
  * @param map of the rows one after the other, each as wide as there are columns
  */
 public record ScannedPlan(
-    ScannedPins circuit, Brief brief, Switching switching, BitMap map, ScanTiming timing)
+    ScannedCircuit circuit, Brief brief, Switching switching, BitMap map, ScanTiming timing)
     implements SwitchedPlan {
-  /** Cycles of making the slots of a frame: for each light, and for each bit of it. */
+  /**
+   * Cycles of making the slots of a frame: for each light on pins, on a chain or between pins, and
+   * in several passes.
+   */
   private static final double LIGHT_CYCLES = 52;
 
+  private static final double NEAR_LIGHT_CYCLES = 46;
+  private static final double PASSED_LIGHT_CYCLES = 96;
+
+  /** For each slot of it, and for each that is compared. */
   private static final double BIT_CYCLES = 15;
+
+  private static final double COMPARED_CYCLES = 17;
 
   /** More for a light that is only on or off, whose bit is looked up. */
   private static final double LOOK_UP_CYCLES = 26;
 
-  /** For each slot, to be made dark first. */
+  /** For each slot, to be made dark first; more for each further port of pins that are open. */
   private static final double SLOT_CYCLES = 10;
+
+  private static final double PORT_CYCLES = 30;
 
   @Override
   public Hookup hookup() {
@@ -37,7 +49,9 @@ public record ScannedPlan(
 
   @Override
   public OutputStage chipStage() {
-    return brief.controller().stage();
+    return circuit instanceof ScannedRegisters registers
+        ? registers.sort().stage()
+        : brief.controller().stage();
   }
 
   @Override
@@ -52,26 +66,41 @@ public record ScannedPlan(
 
   @Override
   public String outputName(int output) {
-    int column = output % map.width();
-    return column < circuit.columnPins().size() ? circuit.columnPins().get(column) : "no pin";
+    String name = circuit.columnOutput(output / map.width(), output % map.width());
+    return name.isEmpty() ? "no pin" : name;
   }
 
   @Override
   public String groupName(int group) {
-    return group < circuit.rowPins().size()
-        ? phrase("row %d, %s", group + 1, circuit.rowPins().get(group))
-        : phrase("row %d, no pin", group + 1);
+    if (!circuit.rowSwitch().turns()) {
+      return "always on";
+    }
+    String name = circuit.rowOutput(group);
+    return phrase("row %d, %s", group + 1, name.isEmpty() ? "no pin" : name);
+  }
+
+  /** Returns what has a turn. */
+  public String turnName(int turn) {
+    return circuit.alone()
+        ? phrase("%s to %s", circuit.rowOutput(turn / map.width()), outputName(turn))
+        : groupName(turn);
   }
 
   @Override
   public double chipIdleAmps() {
-    return 0;
+    return RegisterClass.IDLE_AMPS;
+  }
+
+  /** Pins draw nothing by themselves, chips of a chain do. */
+  @Override
+  public double darkAmps() {
+    return map.channels().isEmpty() ? 0 : circuit.chips() * chipIdleAmps();
   }
 
   /** Returns whether a low level of a column lights. */
   @Override
   public boolean lowLights() {
-    return hookup().side() == Side.TO_SUPPLY;
+    return hookup().side() == Side.TO_SUPPLY && !chipStage().keeps();
   }
 
   /** Returns whether a row is on while its pin is high: switches turn that round. */
@@ -81,8 +110,17 @@ public record ScannedPlan(
 
   @Override
   public double sendSeconds() {
-    double light = LIGHT_CYCLES + BIT_CYCLES * timing.bits() + (dims() ? 0 : LOOK_UP_CYCLES);
-    double cycles = map.chips() * map.width() * light + SLOT_CYCLES * timing.rows() * timing.bits();
+    double first =
+        timing.passes() > 1
+            ? PASSED_LIGHT_CYCLES
+            : circuit instanceof ScannedPins ? LIGHT_CYCLES : NEAR_LIGHT_CYCLES;
+    double slot = circuit.scan().method() == ScanMethod.PLAIN ? COMPARED_CYCLES : BIT_CYCLES;
+    double light =
+        first * timing.passes() + slot * timing.slotsOfARow() + (dims() ? 0 : LOOK_UP_CYCLES);
+    int further = circuit instanceof Charlieplex pins ? ScannedPins.ports(pins.pins()) - 1 : 0;
+    double cycles =
+        timing.turns() * lightsOfATurn() * light
+            + (SLOT_CYCLES + Math.max(0, further) * PORT_CYCLES) * timing.slotCount();
     return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
   }
 
@@ -91,16 +129,20 @@ public record ScannedPlan(
     return timing.share();
   }
 
-  /** What has its turns stands on pins, without a chip. */
   @Override
   public int chips() {
-    return 0;
+    return circuit.chips();
+  }
+
+  /** Returns the places of lights of a turn. */
+  public int lightsOfATurn() {
+    return circuit.alone() ? 1 : map.width();
   }
 
   /** A frame comes in between two turns of all rows. */
   @Override
   public double frameSeconds() {
-    return Math.max(dataSeconds(), 1 / timing.refreshHz());
+    return Math.max(dataSeconds(), 1 / timing.wholeHz());
   }
 
   /** What it lights has its turns whatever is asked; a limiter passes it over. */
@@ -109,17 +151,25 @@ public record ScannedPlan(
     return false;
   }
 
-  /** One resistor a column serves all rows. */
+  /** One resistor a column serves all rows, one at a pin all that hangs there. */
   @Override
   public int resistorCount() {
+    if (circuit instanceof Charlieplex pins) {
+      boolean each = pins.resistorsAt() == Charlieplex.ResistorsAt.LIGHTS;
+      return each ? SwitchedPlan.super.resistorCount() : pins.charliePins().size();
+    }
+    if (chipStage().keeps()) {
+      return 0;
+    }
     boolean alone = switching().loads().stream().allMatch(load -> load.paths() == 1);
-    return alone
-        ? Math.min(circuit.columnPins().size(), map.width())
-        : SwitchedPlan.super.resistorCount();
+    return alone ? Math.min(circuit.columns(), map.width()) : SwitchedPlan.super.resistorCount();
   }
 
-  /** Returns the lights of the row that has the most. */
+  /** Returns the lights of the row that has the most; one where each has its own turn. */
   public int mostOfARow() {
+    if (circuit.alone()) {
+      return 1;
+    }
     int[] rows = new int[map.chips()];
     for (int c = 0; c < map.channels().size(); c++) {
       rows[map.chip(c)] += switching.loads().get(map.channels().get(c).load()).paths();
@@ -133,7 +183,7 @@ public record ScannedPlan(
     int together = Math.max(1, mostOfARow());
     for (OutputLoad load : switching.loads()) {
       double each =
-          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().amps();
+          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().mostAmps();
       most = Math.max(most, together * each);
     }
     return most;
@@ -145,15 +195,28 @@ public record ScannedPlan(
     return Through.BIPOLAR.baseOhms(rowAmps(), logic, hookup().resistors());
   }
 
-  /** Returns the highest refresh with so many rows of so many bits on these ports (Hz). */
-  public double mostHertz(int rows, int bits) {
+  /** Returns the highest refresh with so many turns of so many bits (Hz). */
+  public double mostHertz(int turns, int bits) {
+    return mostHertz(turns, circuit.scan().deep(bits));
+  }
+
+  /** Returns the highest refresh with so many turns, scanned otherwise (Hz). */
+  public double mostHertz(int turns, Scan scan) {
     return ScanTiming.of(
-            rows,
-            bits,
-            ScannedPins.REFRESH.max(),
-            circuit.blankMicros() * 1e-6,
-            circuit.interrupt())
+            turns, scan.at(Scan.REFRESH.max()), circuit.interrupt().of(brief.controller()))
         .refreshHz();
+  }
+
+  /** Returns what an output that switches rows gives: a pin's, or a register's. */
+  public OutputStage rowPinStage() {
+    return circuit instanceof ScannedRegisters
+        ? RegisterClass.HC.stage()
+        : brief.controller().stage();
+  }
+
+  /** Returns what lets the current of a row through. */
+  public OutputStage rowStage() {
+    return circuit.rowSwitch().stage(rowPinStage());
   }
 
   @Override
@@ -163,21 +226,28 @@ public record ScannedPlan(
         "Making the slots of one frame",
         dataSeconds(),
         "s",
-        "(lights × (cycles of a light + bits × cycles of a bit) + slots × cycles of one) ÷ what the scan leaves of the time",
+        "(lights × (cycles of a light + slots of a row × cycles of one) + slots × cycles of making them dark) ÷ what the scan leaves of the time",
         List.of(
-            given("lights", map.chips() * map.width(), ""),
-            given("bits", timing.bits(), ""),
+            given("lights", timing.turns() * lightsOfATurn(), ""),
+            given("slots of a row", timing.slotsOfARow(), ""),
             given("share of the scan", timing.share() * 100, "%")),
         Source.partClass("made by the exported player"));
   }
 
   @Override
   public List<Reckoning> ownNumbers() {
-    return new ScanFindings(this).numbers();
+    List<Reckoning> all = new ArrayList<>(new ScanFindings(this).numbers());
+    all.addAll(new EyeFindings(this).numbers());
+    return List.copyOf(all);
   }
 
   @Override
   public List<Finding> ownFindings() {
-    return new ScanFindings(this).all();
+    List<Finding> all = new ArrayList<>(new ScanFindings(this).all());
+    all.addAll(new EyeFindings(this).all());
+    if (circuit instanceof Charlieplex) {
+      all.add(new StrayLight(this).finding());
+    }
+    return List.copyOf(all);
   }
 }

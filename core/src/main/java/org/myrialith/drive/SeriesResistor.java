@@ -19,6 +19,8 @@ import org.myrialith.parts.PreferredValues;
  * @param lostVolts in the switch besides what its ohms lose
  * @param insideOhms of the switch
  * @param wantedAmps through them
+ * @param alike equal resistors that the current goes through, one after the other
+ * @param leastOhms that each of them is no smaller than, as it serves others too
  */
 public record SeriesResistor(
     double volts,
@@ -27,7 +29,9 @@ public record SeriesResistor(
     double lostVolts,
     double insideOhms,
     double wantedAmps,
-    PreferredValues values)
+    PreferredValues values,
+    int alike,
+    double leastOhms)
     implements Path {
   /** Packages by what they may turn into heat (W), those that a hand solders kindly first. */
   private static final List<Package> PACKAGES =
@@ -40,6 +44,24 @@ public record SeriesResistor(
 
   /** No more than this share of what a package is rated for (common practice). */
   private static final double SHARE = 0.7;
+
+  /** One resistor, of the value that the current asks for. */
+  public SeriesResistor(
+      double volts,
+      double forwardVolts,
+      double spreadVolts,
+      double lostVolts,
+      double insideOhms,
+      double wantedAmps,
+      PreferredValues values) {
+    this(volts, forwardVolts, spreadVolts, lostVolts, insideOhms, wantedAmps, values, 1, 0);
+  }
+
+  /** Returns it with as many equal resistors in the way, none smaller than that (ohm). */
+  SeriesResistor through(int equal, double least) {
+    return new SeriesResistor(
+        volts, forwardVolts, spreadVolts, lostVolts, insideOhms, wantedAmps, values, equal, least);
+  }
 
   private record Package(String name, double watts) {}
 
@@ -55,12 +77,12 @@ public record SeriesResistor(
 
   /** Returns the resistor that would give just the wanted current (ohm); below 0 when none does. */
   public double exactOhms() {
-    return (volts - lostVolts - forwardVolts) / wantedAmps - insideOhms;
+    return ((volts - lostVolts - forwardVolts) / wantedAmps - insideOhms) / alike;
   }
 
   /** Returns the resistor to take (ohm): no less than the exact one. */
   public double ohms() {
-    return values.atLeast(exactOhms());
+    return Math.max(leastOhms, values.atLeast(exactOhms()));
   }
 
   /** Returns the nearest value of the series (ohm), below or above. */
@@ -69,7 +91,7 @@ public record SeriesResistor(
   }
 
   private double amps(double forward) {
-    return Math.max(0, (volts - lostVolts - forward) / (ohms() + insideOhms));
+    return Math.max(0, (volts - lostVolts - forward) / (alike * ohms() + insideOhms));
   }
 
   @Override
@@ -117,13 +139,16 @@ public record SeriesResistor(
         name,
         ohms(),
         "ohm",
-        "(supply − forward volts − lost in the switch) ÷ current − inside the output, then the next value of the series",
+        alike > 1
+            ? "((supply − forward volts) ÷ current − inside the pins) ÷ resistors in the way, then the next value of the series"
+            : "(supply − forward volts − lost in the switch) ÷ current − inside the output, then the next value of the series",
         List.of(
             given("supply", volts, "V"),
             given("forward volts", forwardVolts, "V"),
             given("lost in the switch", lostVolts, "V"),
             given("current", wantedAmps, "A"),
             given("inside the output", insideOhms, "ohm"),
+            given("resistors in the way", alike, ""),
             given("exact", exactOhms(), "ohm"),
             given("nearest value", nearestOhms(), "ohm"),
             given("flows, typical", amps(), "A"),

@@ -7,7 +7,7 @@ import org.myrialith.parts.EmitterClass;
 
 /** A circuit whose outputs are on or off. */
 public sealed interface SwitchedCircuit extends Circuit
-    permits DirectPins, ScannedPins, ShiftRegisters, Expanders, DisplayDrivers {
+    permits DirectPins, ScannedCircuit, ShiftRegisters, Expanders, DisplayDrivers {
   /** Of what an LED is rated for, so that one of lower volts stays within (common practice). */
   double CAREFUL = 0.75;
 

@@ -10,6 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
@@ -89,6 +90,10 @@ public record Switching(
     Side side = hookup.side();
     Side other = side == Side.TO_SUPPLY ? Side.TO_GROUND : Side.TO_SUPPLY;
     double rowOhms = other.ohms(row);
+    if (column.keeps()) {
+      Switching kept = new Work(layout, hookup, column, volts - row.lostVolts(), 1).of(sections);
+      return kept.having(load -> load.byTurns(duty, 0));
+    }
     double ohms = side.ohms(column) + rowOhms;
     OutputStage both =
         new OutputStage(
@@ -100,11 +105,31 @@ public record Switching(
                 column.mostVolts())
             .losing(row.lostVolts());
     Switching plain = new Work(layout, hookup, both, volts, 1).of(sections);
-    return new Switching(
-        plain.sections,
-        plain.stretches,
-        plain.channels,
-        plain.loads.stream().map(load -> load.byTurns(duty, rowOhms)).toList());
+    return plain.having(load -> load.byTurns(duty, rowOhms));
+  }
+
+  private Switching having(UnaryOperator<OutputLoad> other) {
+    return new Switching(sections, stretches, channels, loads.stream().map(other).toList());
+  }
+
+  /**
+   * Returns it on pins that are high, low or open.
+   *
+   * @param pinOhms inside the pin that is high
+   */
+  Switching onOpenPins(double duty, Charlieplex.ResistorsAt at, double pinOhms) {
+    if (at == Charlieplex.ResistorsAt.LIGHTS) {
+      return having(load -> load.byTurns(duty, pinOhms));
+    }
+    // a pin has one resistor, whatever hangs on it
+    double ohms =
+        loads.stream()
+            .map(OutputLoad::path)
+            .filter(SeriesResistor.class::isInstance)
+            .mapToDouble(path -> ((SeriesResistor) path).through(2, 0).ohms())
+            .max()
+            .orElse(0);
+    return having(load -> load.through(2, ohms).byTurns(duty, pinOhms + ohms));
   }
 
   /** What hangs on an output, to find it again. */

@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.List;
+import java.util.OptionalInt;
 
 /** The board file: a piece for each line, and what all share. */
 record BoardFile(FirmwareWork work) {
@@ -48,6 +49,13 @@ record BoardFile(FirmwareWork work) {
         "void board_start(void);\n\nvoid board_start(void) {", "", "TCCR1A = 0, ", "TCCR0A = 0, ");
   }
 
+  private String smallTimer() {
+    OptionalInt turn = work.clockMicros();
+    return turn.isPresent()
+        ? SourceText.read("turn_timer.c").replace("@TURN@", Integer.toString(turn.getAsInt()))
+        : SourceText.read("small_timer.c");
+  }
+
   private String text(String begin, String go, String plain, String plainSmall) {
     StringBuilder pieces = new StringBuilder();
     StringBuilder sends = new StringBuilder();
@@ -77,6 +85,7 @@ record BoardFile(FirmwareWork work) {
         .replace("@BEGIN@", begin)
         .replace("@GO@\n", go)
         .replace("@PLAIN@", plain)
+        .replace("@SMALLTIMER@\n", smallTimer())
         .replace("@PLAIN0@", plainSmall)
         .replace("@SENDS@\n", sends)
         .replace("@STARTS@\n", starts)

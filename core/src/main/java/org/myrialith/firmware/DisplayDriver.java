@@ -94,8 +94,8 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   }
 
   @Override
-  public List<Boolean> rests() {
-    return chained() ? List.of(false, false, false) : List.of(true, true);
+  public String rests() {
+    return chained() ? "000" : "11";
   }
 
   private double bitNanos(TwoWireSpeed speed) {

@@ -123,8 +123,8 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   @Override
-  public List<Boolean> rests() {
-    return List.of(true, true);
+  public String rests() {
+    return "11";
   }
 
   @Override

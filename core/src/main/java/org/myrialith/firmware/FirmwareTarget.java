@@ -202,9 +202,10 @@ enum FirmwareTarget {
   }
 
   /** Returns the time until the gap after a frame is seen to be over (s): whole ticks, one more. */
-  double gapSeconds(List<CircuitPlan> lines) {
-    int micros = gapMicros(lines);
-    return (Math.ceil((double) micros / tickMicros) + 1) * tickMicros * 1e-6 + LOOK_SECONDS;
+  double gapSeconds(FirmwareWork work) {
+    int micros = gapMicros(work.lines());
+    int tick = work.clockMicros().orElse(tickMicros);
+    return (Math.ceil((double) micros / tick) + 1) * tick * 1e-6 + LOOK_SECONDS;
   }
 
   /** Returns the longest gap that a line needs (µs). */

@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
@@ -53,6 +54,16 @@ public record FirmwareWork(Controller controller, Sent sent) {
   /** Returns whether an interrupt gives rows their turns. */
   boolean scans() {
     return !controller.portable() && drivers().stream().anyMatch(ScanDriver.class::isInstance);
+  }
+
+  /** Returns the time of a turn of lights where that is the player's clock too (µs). */
+  OptionalInt clockMicros() {
+    return drivers().stream()
+        .filter(ScanDriver.class::isInstance)
+        .map(driver -> ((ScanDriver) driver).clockMicros())
+        .filter(OptionalInt::isPresent)
+        .findFirst()
+        .orElse(OptionalInt.empty());
   }
 
   /** Returns whether anything that plays has levels. */

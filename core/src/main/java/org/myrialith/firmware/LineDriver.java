@@ -103,9 +103,9 @@ sealed interface LineDriver
   /** Returns the names of its wires in a waveform, in the order of the circuit's pins. */
   List<String> wires();
 
-  /** Returns which of them rest high. */
-  default List<Boolean> rests() {
-    return wires().stream().map(wire -> false).toList();
+  /** Returns how they rest, as in a dump: low, high, or open. */
+  default String rests() {
+    return "0".repeat(wires().size());
   }
 
   /**

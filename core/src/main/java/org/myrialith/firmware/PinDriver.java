@@ -69,8 +69,8 @@ record PinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public List<Boolean> rests() {
-    return pins().stream().map(pin -> plan.lowLights()).toList();
+  public String rests() {
+    return (plan.lowLights() ? "1" : "0").repeat(wires().size());
   }
 
   @Override

@@ -29,7 +29,7 @@ final class PlayTime {
     this.work = work;
     this.target = work.target();
     this.sendSeconds = target.sendSeconds(work.drivers());
-    this.gapSeconds = target.gapSeconds(work.lines());
+    this.gapSeconds = target.gapSeconds(work);
     this.frameSeconds =
         work.lines().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
     List<ClipLevels> clips = work.sent().clips();

@@ -71,8 +71,8 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   @Override
-  public List<Boolean> rests() {
-    return List.of(true, true);
+  public String rests() {
+    return "11";
   }
 
   private double bitNanos() {

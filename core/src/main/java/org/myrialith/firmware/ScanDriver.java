@@ -5,17 +5,18 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
-import org.myrialith.drive.Side;
 import org.myrialith.finding.Quantity;
 import org.myrialith.formats.ValueChangeDump;
 
-/** Gives rows their turns by an interrupt whose instructions are counted. */
+/** Gives lights their turns by an interrupt whose instructions are counted. */
 record ScanDriver(ScannedPlan plan) implements LineDriver {
   private static final int NOWHERE = 0xffff;
 
@@ -35,162 +36,141 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
           256,
           "(1 << CS22) | (1 << CS21)");
 
-  private List<String> rows() {
-    return plan.circuit().rowPins();
-  }
-
-  private List<String> columns() {
-    return plan.circuit().columnPins();
-  }
+  /** Those of timer 0. */
+  private static final Map<Integer, String> FEWER =
+      Map.of(
+          1, "(1 << CS00)", 8, "(1 << CS01)", 64, "(1 << CS01) | (1 << CS00)", 256, "(1 << CS02)");
 
   private ScanTiming timing() {
     return plan.timing();
   }
 
-  private static List<Character> ports(List<String> pins) {
-    return pins.stream().map(pin -> pin.charAt(0)).distinct().sorted().toList();
+  private ScanWires on() {
+    return ScanWires.of(plan);
   }
 
-  private static int mask(List<String> pins, char port) {
-    return pins.stream()
-        .filter(pin -> pin.charAt(0) == port)
-        .mapToInt(pin -> 1 << pin.charAt(1) - '0')
-        .sum();
+  private int lights() {
+    return plan.lightsOfATurn();
+  }
+
+  private ScanMethod method() {
+    return plan.circuit().scan().method();
+  }
+
+  /** Whether timer 0 gives the turns, and with them the player's time. */
+  private boolean onTimer0() {
+    return plan.brief().controller().scanTimer().orElse(2) == 0;
   }
 
   @Override
   public String title() {
-    return phrase(
-        "%s and %s on pins",
-        Quantity.text(rows().size(), "rows"), Quantity.text(columns().size(), "columns"));
-  }
-
-  private static String line(String instruction) {
-    return "      \"" + instruction + "\\n\\t\"\n";
-  }
-
-  /** Rows off, columns set, a rest, the row on. */
-  private String body() {
-    StringBuilder text = new StringBuilder();
-    boolean high = plan.highRows();
-    for (char port : ports(rows())) {
-      int mask = mask(rows(), port);
-      text.append(line(phrase("in r24, %%[port%c]", port)));
-      text.append(
-          line(high ? phrase("andi r24, 0x%02x", ~mask & 0xff) : phrase("ori r24, 0x%02x", mask)));
-      text.append(line(phrase("out %%[port%c], r24", port)));
-    }
-    for (char port : ports(columns())) {
-      text.append(line(phrase("in r24, %%[port%c]", port)));
-      text.append(line(phrase("andi r24, 0x%02x", ~mask(columns(), port) & 0xff)));
-      text.append(line("ld r25, Z+"));
-      text.append(line("or r24, r25"));
-      text.append(line(phrase("out %%[port%c], r24", port)));
-    }
-    rest(text);
-    for (char port : ports(rows())) {
-      text.append(line(phrase("in r24, %%[port%c]", port)));
-      text.append(line("ld r25, Z+"));
-      text.append(line(high ? "or r24, r25" : "and r24, r25"));
-      text.append(line(phrase("out %%[port%c], r24", port)));
-    }
-    return text.toString();
-  }
-
-  private void rest(StringBuilder text) {
-    int cycles = timing().dark() * timing().prescale() - plan.circuit().interrupt().leastDark();
-    if (cycles >= 3) {
-      text.append(line(phrase("ldi r24, %d", cycles / 3)));
-      text.append("      \"1:\\n\\t\"\n");
-      text.append(line("dec r24"));
-      text.append(line("brne 1b"));
-    }
-    for (int more = cycles % 3; more > 0; more--) {
-      text.append(line("nop"));
-    }
-  }
-
-  /** The ports that its instructions name. */
-  private String portsNamed() {
-    List<String> all = new ArrayList<>(rows());
-    all.addAll(columns());
-    return ports(all).stream()
-        .map(port -> phrase(",\n        [port%c] \"I\"(_SFR_IO_ADDR(PORT%c))", port, port))
-        .collect(Collectors.joining());
+    return plan.circuit().rowSwitch().turns()
+        ? phrase("%s by turns", Quantity.text(timing().turns(), plan.circuit().turnWord()))
+        : "lights dimmed by an interrupt";
   }
 
   private static String list(int count, IntFunction<String> each) {
     return IntStream.range(0, count).mapToObj(each).collect(Collectors.joining(", "));
   }
 
+  /** The turns as they come. */
+  private int[] order() {
+    return plan.circuit().scan().order().of(timing().turns());
+  }
+
+  private String byTurn(IntFunction<String> each) {
+    StringBuilder text = new StringBuilder();
+    for (int turn : order()) {
+      text.append("  {").append(each.apply(turn)).append("},\n");
+    }
+    return text.toString();
+  }
+
   /** What dims has a byte a channel, what does not a bit. */
-  private String places() {
-    int[] byOutput = plan.map().byOutput();
+  private String place(int turn, int column, int[] byOutput) {
+    int output = turn * lights() + column;
+    int channel = output < byOutput.length && there(column) ? byOutput[output] : -1;
+    int place = channel < 0 ? NOWHERE : plan.dims() ? channel : plan.map().place(channel);
+    return Integer.toString(place);
+  }
+
+  private boolean there(int column) {
+    return plan.circuit().alone() || column < plan.circuit().columns();
+  }
+
+  private String cells(IntFunction<IntFunction<String>> each) {
+    return on().byRow()
+        ? "\n" + byTurn(turn -> list(lights(), each.apply(turn)))
+        : list(lights(), each.apply(0));
+  }
+
+  /** Columns of a turn dark. */
+  private String dark(String slot, String turn, String indent) {
+    ScanWires wires = on();
     StringBuilder text = new StringBuilder();
-    for (int row = 0; row < rows().size(); row++) {
-      int first = row * columns().size();
-      text.append("  {")
-          .append(
-              list(
-                  columns().size(),
-                  column -> {
-                    int channel = first + column < byOutput.length ? byOutput[first + column] : -1;
-                    int place =
-                        channel < 0 ? NOWHERE : plan.dims() ? channel : plan.map().place(channel);
-                    return Integer.toString(place);
-                  }))
-          .append("},\n");
+    for (int at = 0; at < wires.columnBytes(); at++) {
+      String value =
+          wires.darkAsRow()
+              ? phrase("pgm_read_byte(&on_@N@[%s][%d])", turn, at)
+              : phrase("0x%02xu", wires.dark(at));
+      text.append(phrase("%s%s.columns[%d] = %s;\n", indent, slot, at, value));
     }
     return text.toString();
-  }
-
-  private String dark(String slot, String indent) {
-    StringBuilder text = new StringBuilder();
-    List<Character> ports = ports(columns());
-    for (int p = 0; p < ports.size(); p++) {
-      int value = plan.lowLights() ? mask(columns(), ports.get(p)) : 0;
-      text.append(phrase("%s%s.columns[%d] = 0x%02xu;\n", indent, slot, p, value));
-    }
-    return text.toString();
-  }
-
-  /** What a row's pin adds to its port, or takes from it. */
-  private String on(int row) {
-    char own = rows().get(row).charAt(0);
-    int bit = 1 << rows().get(row).charAt(1) - '0';
-    List<Character> ports = ports(rows());
-    return "{"
-        + list(
-            ports.size(),
-            p -> {
-              int value = ports.get(p) == own ? bit : 0;
-              return phrase("0x%02xu", plan.highRows() ? value : ~value & 0xff);
-            })
-        + "}";
-  }
-
-  private String outputs() {
-    StringBuilder text = new StringBuilder();
-    rows().forEach(p -> text.append(indented(dialect().output(p, !plan.highRows()))));
-    columns().forEach(p -> text.append(indented(dialect().output(p, plan.lowLights()))));
-    return text.toString();
-  }
-
-  private static String indented(String statements) {
-    return "  " + statements + "\n";
   }
 
   private int slotBytes() {
-    return ports(columns()).size() + ports(rows()).size() + 1;
+    return on().columnBytes() + on().rowBytes() + 1;
   }
 
   private int slots() {
-    return rows().size() * timing().bits();
+    return timing().slotCount();
   }
 
   /** Where nothing can be scanned, the line stays dark; the plan says why. */
   private boolean able() {
-    return dialect() == Dialect.AVR && !rows().isEmpty() && !columns().isEmpty();
+    return dialect() == Dialect.AVR && plan.circuit().rows() > 0 && plan.circuit().columns() > 0;
+  }
+
+  /** Each slot of a light: lit or not, in as many cycles. */
+  private String lighting() {
+    String lit = "slot[bit].columns[port] ^= (uint8_t)(lit & (uint8_t)(0u - ";
+    if (method() == ScanMethod.PLAIN) {
+      return phrase(
+          "        for (bit = 0; bit < @STEPS@u; bit++) {\n          %s(uint8_t)(bit < level)));\n        }\n",
+          lit);
+    }
+    String each =
+        phrase(
+            "%s(level & 1u))); /* takes as long for dark */\n          level >>= 1;\n        }\n",
+            lit);
+    int low = method().lowBits(timing().bits());
+    return low == 0
+        ? "        for (bit = 0; bit < @STEPS@u; bit++) {\n          " + each
+        : phrase(
+            "        bit = 0;\n        if (single) {\n          %s((level & single) != 0u)));\n          bit = 1;\n        }\n        level >>= %d;\n        for (; bit < steps; bit++) {\n          %s",
+            lit, low, each);
+  }
+
+  private List<List<ScanMethod.Step>> passes() {
+    return timing().steps();
+  }
+
+  /** The bit that only this pass shows, as a mask; 0 for none. */
+  private String singles() {
+    int low = method().lowBits(timing().bits());
+    return list(
+        passes().size(),
+        p -> {
+          int first = passes().get(p).get(0).bit();
+          return first < low ? phrase("0x%02xu", 1 << first) : "0";
+        });
+  }
+
+  private String ticks() {
+    return passes().stream()
+        .flatMap(List::stream)
+        .map(step -> Integer.toString(timing().ticks(step) - 1))
+        .collect(Collectors.joining(", "));
   }
 
   @Override
@@ -198,36 +178,84 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
     if (!able()) {
       return "static void send_line_@N@(const uint8_t *levels, uint16_t count) {\n  (void)levels;\n  (void)count;\n}\n\n";
     }
-    List<Character> columnPorts = ports(columns());
-    return SourceText.read("scan.c")
+    boolean several = passes().size() > 1;
+    String source = SourceText.read(several ? "scan_passes.c" : "scan_pass.c");
+    return timer(SourceText.read("scan.c").replace("@MAKE@\n", source))
+        .replace("@PASSVAR@", several ? "  uint8_t pass;\n" : "")
+        .replace("@STEPSOF@\n", stepsOf(several))
+        .replace("@FIELDS@\n", on().fields())
+        .replace("@CHANGE@", on().change())
+        .replace("@SEND@", on().send())
+        .replace("@PORTS@", on().operands())
+        .replace("@LIGHTING@\n", lighting())
+        .replace("@DARK@\n", dark("slot[bit]", "row", "      "))
+        .replace("@DARKSLOT@\n", dark("(*slot)", "row", "          "))
+        .replace("@ROWSET@\n", on().rowBytes() == 0 ? "" : SourceText.read("scan_row.c"))
+        .replace("@ONS@\n", on().rowBytes() == 0 ? "" : ons())
+        .replace("@STARTWIRES@\n", on().start(dialect()))
+        .replace("@PLACES@", places())
+        .replace("@CELLS@", on().byRow() ? "[@ROWS@][@COLUMNS@]" : "[@COLUMNS@]")
+        .replace("@CELL@", on().byRow() ? "[row][column]" : "[column]")
+        .replace("@COLUMNBITS@", cells(t -> c -> phrase("0x%02xu", 1 << at(t, c).bit())))
+        .replace("@COLUMNBYTE@", cells(t -> c -> Integer.toString(at(t, c).at())))
+        .replace("@LEVEL@", plan.dims() ? "levels[at]" : "(uint8_t)(levels[at >> 3] >> (at & 7u))")
+        .replace("@TICKS@", ticks())
+        .replace("@SINGLES@", singles())
+        .replace(
+            "@HIGHSTEPS@", Integer.toString(timing().bits() - method().lowBits(timing().bits())))
+        .replace("@PASSES@", Integer.toString(passes().size()))
+        .replace("@STEPS@", Integer.toString(passes().get(0).size()))
         .replace("@SLOTS@", Integer.toString(slots()))
         .replace("@BYTES@", Integer.toString(slotBytes()))
+        .replace("@BEFORE@", on().sentBefore() == 0 ? "" : " + " + on().sentBefore())
         .replace("@ALL@", Integer.toString(slots() * slotBytes()))
-        .replace("@COLUMNPORTS@", Integer.toString(columnPorts.size()))
-        .replace("@ROWPORTS@", Integer.toString(ports(rows()).size()))
-        .replace("@BODY@", body())
-        .replace("@PORTS@", portsNamed())
-        .replace("@ROWS@", Integer.toString(rows().size()))
-        .replace("@COLUMNS@", Integer.toString(columns().size()))
-        .replace("@BITS@", Integer.toString(timing().bits()))
-        .replace("@TABLE@", dialect().table())
-        .replace("@PLACES@\n", places())
-        .replace("@PLACES@", places())
-        .replace(
-            "@COLUMNBITS@",
-            list(columns().size(), c -> phrase("0x%02xu", 1 << columns().get(c).charAt(1) - '0')))
-        .replace(
-            "@COLUMNPORT@",
-            list(
-                columns().size(),
-                c -> Integer.toString(columnPorts.indexOf(columns().get(c).charAt(0)))))
-        .replace("@DARK@", dark("slot[bit]", "      "))
-        .replace("@DARKSLOT@", dark("(*slot)", "        "))
-        .replace("@LEVEL@", plan.dims() ? "levels[at]" : "(uint8_t)(levels[at >> 3] >> (at & 7u))")
-        .replace("@TICKS@", list(timing().bits(), b -> Integer.toString(timing().ticks(b) - 1)))
-        .replace("@ON@", list(rows().size(), this::on))
-        .replace("@OUTPUTS@", outputs())
-        .replace("@PRESCALE@", PRESCALES.get(timing().prescale()));
+        .replace("@ROWS@", Integer.toString(timing().turns()))
+        .replace("@COLUMNS@", Integer.toString(lights()))
+        .replace("@ROWBYTES@", Integer.toString(on().rowBytes()))
+        .replace("@TABLE@", dialect().table());
+  }
+
+  /** The slots of a row in a pass. */
+  private static String stepsOf(boolean several) {
+    return several
+        ? "#define STEPS_@N@(pass) (uint8_t)(@HIGHSTEPS@u + (pgm_read_byte(&single_@N@[pass]) ? 1u : 0u))\n\n"
+            + "/* The bit that only this pass shows. */\n"
+            + "static const uint8_t single_@N@[@PASSES@] @TABLE@ = {@SINGLES@};\n"
+        : "#define STEPS_@N@(pass) (uint8_t)((pass) * 0u + @STEPS@u)\n";
+  }
+
+  /** Returns the time of a turn where it is the player's clock too (µs). */
+  OptionalInt clockMicros() {
+    return able() && onTimer0()
+        ? OptionalInt.of((int) Math.round(1e6 / timing().wholeHz()))
+        : OptionalInt.empty();
+  }
+
+  private ScanWires.Place at(int turn, int column) {
+    return there(column) ? on().place(turn, column) : new ScanWires.Place(0, 0);
+  }
+
+  private String places() {
+    int[] byOutput = plan.map().byOutput();
+    return byTurn(turn -> list(lights(), column -> place(turn, column, byOutput)));
+  }
+
+  private String ons() {
+    return "static const uint8_t on_@N@[@ROWS@][@ROWBYTES@] @TABLE@ = {\n"
+        + byTurn(turn -> list(on().rowBytes(), at -> phrase("0x%02xu", on().row(turn, at))))
+        + "};\n\n";
+  }
+
+  /** Timer 2; or timer 0, whose turns are counted, as they are the player's time too. */
+  private String timer(String source) {
+    boolean zero = onTimer0();
+    return source
+        .replace("@TURNS@", zero ? SourceText.read("scan_turns.c") : "")
+        .replace("@COUNTING@", zero ? "volatile uint8_t scan_turns;\n" : "")
+        .replace("@TURNOPERAND@", zero ? "[turns] \"i\"(&scan_turns), " : "")
+        .replace("@T@", zero ? "0" : "2")
+        .replace("@TIMSK@", zero ? "TIMSK" : "TIMSK2")
+        .replace("@PRESCALE@", (zero ? FEWER : PRESCALES).get(timing().prescale()));
   }
 
   /** It stands in the source already. */
@@ -238,16 +266,19 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   @Override
   public int codeBytes() {
-    int lights = rows().size() * columns().size();
+    int cells = timing().turns() * lights();
     int tables =
-        2 * lights + 2 * columns().size() + timing().bits() + rows().size() * ports(rows()).size();
-    int pins = rows().size() + columns().size();
-    return 520 + 30 * ports(columns()).size() + (plan.dims() ? 0 : 60) + 4 * pins + tables;
+        2 * cells
+            + 2 * (on().byRow() ? cells : lights())
+            + timing().slotsOfARow()
+            + timing().turns() * on().rowBytes();
+    int made = passes().size() > 1 ? 300 : 0;
+    return 520 + on().codeBytes() + (plan.dims() ? 0 : 60) + made + tables;
   }
 
   @Override
   public int ramBytes() {
-    return 2 * slots() * slotBytes() + 9;
+    return able() ? 2 * slots() * slotBytes() + (onTimer0() ? 10 : 9) : 0;
   }
 
   @Override
@@ -257,74 +288,22 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   @Override
   public List<String> wires() {
-    return plan.circuit().pins();
+    return on().names();
   }
 
   @Override
-  public List<Boolean> rests() {
-    List<Boolean> all = new ArrayList<>();
-    rows().forEach(row -> all.add(!plan.highRows()));
-    columns().forEach(column -> all.add(plan.lowLights()));
-    return all;
+  public String rests() {
+    return on().rests();
   }
 
-  /** One turn of all rows. */
+  /** All of its bits once. */
   @Override
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    int[] byOutput = plan.map().byOutput();
-    long last = start;
-    boolean[] now = new boolean[columns().size()];
-    for (ScanTiming.Slot slot : timing().slots()) {
-      long on = start + Math.round(slot.startSeconds() * 1e9);
-      long off = start + Math.round((slot.startSeconds() + slot.seconds()) * 1e9);
-      long set = on - Math.round(timing().darkSeconds() * 0.5e9);
-      for (int column = 0; column < columns().size(); column++) {
-        int output = slot.row() * columns().size() + column;
-        int channel = output < byOutput.length ? byOutput[output] : -1;
-        boolean lit = channel >= 0 && (levels.at(channel) >> slot.bit() & 1) == 1;
-        if (lit != now[column]) {
-          now[column] = lit;
-          dump.set(first + rows().size() + column, set + column, lit != plan.lowLights());
-        }
-      }
-      dump.set(first + slot.row(), on, plan.highRows());
-      dump.set(first + slot.row(), off, !plan.highRows());
-      last = off;
-    }
-    for (int column = 0; column < columns().size(); column++) {
-      if (now[column]) {
-        dump.set(first + rows().size() + column, last + 500 + column, plan.lowLights());
-      }
-    }
-    return last + 1000;
-  }
-
-  /** From a pin to its row. */
-  private String switched() {
-    boolean feeds = plan.hookup().side() == Side.TO_SUPPLY;
-    String end = feeds ? "plus of the supply" : "ground";
-    return switch (plan.circuit().rowSwitch()) {
-      case PIN -> "to the row";
-      case TRANSISTOR ->
-          phrase(
-              "through %s ohm to the base of %s transistor, emitter to %s, collector to the row",
-              Quantity.number(plan.baseOhms()), feeds ? "a PNP" : "an NPN", end);
-      case MOSFET ->
-          phrase(
-              "to the gate of %s-channel MOSFET, 10 kohm from gate to %s, source to %s, drain to the row",
-              feeds ? "a P" : "an N", end, end);
-    };
+    return on().wave(dump, first, start, levels);
   }
 
   @Override
   public List<String> wiring() {
-    List<String> steps = new ArrayList<>();
-    for (int row = 0; row < rows().size(); row++) {
-      steps.add(
-          phrase(
-              "Row %d: pin %s %s; it is on while its pin is %s.",
-              row + 1, rows().get(row), switched(), plan.highRows() ? "high" : "low"));
-    }
-    return steps;
+    return new ArrayList<>(on().wiring());
   }
 }

@@ -174,8 +174,8 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public List<Boolean> rests() {
-    return pins().stream().map(pin -> plan.lowLights()).toList();
+  public String rests() {
+    return (plan.lowLights() ? "1" : "0").repeat(wires().size());
   }
 
   private record Edge(long nanos, int wire, boolean high) {}

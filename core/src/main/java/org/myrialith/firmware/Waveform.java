@@ -29,15 +29,15 @@ record Waveform(FirmwareWork work) {
   String text() {
     List<LineDriver> drivers = work.drivers();
     List<String> names = new ArrayList<>();
-    List<Boolean> rests = new ArrayList<>();
+    StringBuilder rests = new StringBuilder();
     List<Integer> first = new ArrayList<>();
     for (int n = 0; n < drivers.size(); n++) {
       first.add(names.size());
       String number = drivers.size() == 1 ? "" : Integer.toString(n + 1);
       drivers.get(n).wires().forEach(wire -> names.add(wire + number));
-      rests.addAll(drivers.get(n).rests());
+      rests.append(drivers.get(n).rests());
     }
-    ValueChangeDump dump = new ValueChangeDump(names, rests);
+    ValueChangeDump dump = new ValueChangeDump(names, rests.toString());
     long free = LEAD_NANOS;
     for (int m = 0; m < moments(); m++) {
       Show.Moment moment = work.sent().show().moments().get(m);

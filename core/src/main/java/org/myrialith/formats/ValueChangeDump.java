@@ -1,6 +1,5 @@
 package org.myrialith.formats;
 
-import java.util.Collections;
 import java.util.List;
 
 /**
@@ -13,45 +12,53 @@ public final class ValueChangeDump {
   private static final char FIRST_ID = '!';
 
   private final StringBuilder text = new StringBuilder();
-  private final boolean[] high;
+  private final char[] state;
   private long last;
   private int edges;
 
   /**
    * Starts a dump.
    *
-   * @param rests whether each wire is high at time 0
+   * @param rests state of each wire at time 0: 0, 1, or z for one that nobody drives
    */
-  public ValueChangeDump(List<String> wires, List<Boolean> rests) {
-    high = new boolean[wires.size()];
+  public ValueChangeDump(List<String> wires, String rests) {
+    state = rests.toCharArray();
     text.append("$timescale 1 ns $end\n$scope module gadget $end\n");
-    for (int w = 0; w < high.length; w++) {
+    for (int w = 0; w < state.length; w++) {
       text.append("$var wire 1 ").append((char) (FIRST_ID + w)).append(' ');
       text.append(wires.get(w)).append(" $end\n");
     }
     text.append("$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
-    for (int w = 0; w < high.length; w++) {
-      high[w] = rests.get(w);
-      text.append(high[w] ? '1' : '0').append((char) (FIRST_ID + w)).append('\n');
+    for (int w = 0; w < state.length; w++) {
+      text.append(state[w]).append((char) (FIRST_ID + w)).append('\n');
     }
     text.append("$end\n");
   }
 
   /** Starts a dump of wires that are low at time 0. */
   public ValueChangeDump(List<String> wires) {
-    this(wires, Collections.nCopies(wires.size(), false));
+    this(wires, "0".repeat(wires.size()));
   }
 
   /** Sets a wire at a time (ns) after the last one. */
   public void set(int wire, long nanos, boolean toHigh) {
+    to(wire, nanos, toHigh ? '1' : '0');
+  }
+
+  /** Lets a wire go at a time (ns) after the last one. */
+  public void open(int wire, long nanos) {
+    to(wire, nanos, 'z');
+  }
+
+  private void to(int wire, long nanos, char next) {
     if (nanos <= last) {
       throw new IllegalArgumentException("time " + nanos + " ns is not after " + last + " ns");
     }
-    if (toHigh != high[wire]) {
-      text.append('#').append(nanos).append('\n').append(toHigh ? '1' : '0');
+    if (next != state[wire]) {
+      text.append('#').append(nanos).append('\n').append(next);
       text.append((char) (FIRST_ID + wire)).append('\n');
       last = nanos;
-      high[wire] = toHigh;
+      state[wire] = next;
       edges++;
     }
   }

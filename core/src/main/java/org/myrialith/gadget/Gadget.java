@@ -19,7 +19,7 @@ import org.myrialith.drive.Circuits;
 import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
-import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
@@ -287,7 +287,7 @@ public record Gadget(
   /** Returns the gadget with a circuit of pins on as many free ones as it has channels. */
   public Gadget withPins(String circuit) {
     Circuit found = circuits.circuit(circuit).orElse(null);
-    if (found instanceof ScannedPins matrix) {
+    if (found instanceof ScannedCircuit matrix) {
       return with(CircuitPins.enough(matrix, circuits, layout, brief));
     }
     return found instanceof DirectPins pins

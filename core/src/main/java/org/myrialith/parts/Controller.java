@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -349,6 +350,11 @@ public record Controller(
    */
   public Map<String, String> timerOutputs() {
     return ports.timers;
+  }
+
+  /** Returns the number of the timer that can give rows their turns; empty where none is known. */
+  public OptionalInt scanTimer() {
+    return portable() ? OptionalInt.empty() : OptionalInt.of(key.equals(AVR8_8K.key) ? 0 : 2);
   }
 
   /** Returns why a pin can't carry a data line; empty when it can. */

@@ -58,6 +58,13 @@ public record OutputStage(
         settingVolts);
   }
 
+  /** Returns the stage for what goes out of one output and into another. */
+  public OutputStage both() {
+    double ohms = sinkOhms + sourceOhms;
+    return new OutputStage(
+        ohms, ohms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, lostVolts, 0);
+  }
+
   /** Returns whether it keeps a current by itself. */
   public boolean keeps() {
     return settingVolts > 0;

@@ -22,10 +22,7 @@ typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 26
 #define TICK_US 4u
 #define START_TICKS() (@PLAIN@TCCR1B = (1 << CS11) | (1 << CS10))
 #else
-typedef uint8_t ticks_t; /* 8-bit timer 0 at 1/1024 of the clock: wraps after 16 ms */
-#define TICKS TCNT0
-#define TICK_US 64u
-#define START_TICKS() (@PLAIN0@TCCR0B = (1 << CS02) | (1 << CS00))
+@SMALLTIMER@
 #endif
 
 #define MOST_SPARE_US 1000000ul

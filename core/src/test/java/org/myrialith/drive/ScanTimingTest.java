@@ -30,7 +30,7 @@ import org.myrialith.tool.CircuitSimulator;
 class ScanTimingTest {
   @TempDir Path folder;
 
-  private static final ScanTiming.Interrupt ONE_PORT = new ScanTiming.Interrupt(1, 1);
+  private static final ScanTiming.Interrupt ONE_PORT = ScanTiming.Interrupt.onPins(1, 1);
 
   private static Layout panel(int columns, int rows) {
     Fixture panel =
@@ -60,9 +60,9 @@ class ScanTimingTest {
   /** Eight rows, 100 turns, 8 bits by bit-angle: 6400 interrupts a second (common practice). */
   @Test
   void interruptsOfTheTrade() {
-    ScanTiming timing = ScanTiming.of(8, 8, 50, 4e-6, ONE_PORT);
+    ScanTiming timing = ScanTiming.of(8, Scan.of(50, 8, 4), ONE_PORT);
     assertThat(timing.interruptsHz() / timing.refreshHz()).isCloseTo(64, within(1e-9));
-    ScanTiming quick = ScanTiming.of(8, 6, 100, 4e-6, ONE_PORT);
+    ScanTiming quick = ScanTiming.of(8, Scan.of(100, 6, 4), ONE_PORT);
     assertThat(quick.refreshHz()).isBetween(100.0, 125.0);
     assertThat(quick.interruptsHz()).isCloseTo(48 * quick.refreshHz(), within(1e-6));
   }
@@ -71,7 +71,7 @@ class ScanTimingTest {
   @ParameterizedTest
   @CsvSource({"1, 1, 100", "3, 4, 200", "8, 8, 30", "16, 5, 120", "4, 1, 5000", "64, 2, 100"})
   void slotsFillATurnAndDoubleFromBitToBit(int rows, int bits, double wanted) {
-    ScanTiming timing = ScanTiming.of(rows, bits, wanted, 3e-6, ONE_PORT);
+    ScanTiming timing = ScanTiming.of(rows, Scan.of(wanted, bits, 3), ONE_PORT);
     List<ScanTiming.Slot> slots = timing.slots();
     assertThat(slots).hasSize(rows * bits);
     double at = 0;
@@ -81,9 +81,9 @@ class ScanTimingTest {
           .isCloseTo(timing.unitSeconds() * Math.pow(2, slot.bit()), within(1e-9));
       at = slot.startSeconds() + slot.seconds();
       // what the timer can count to, and time for the interrupt itself
-      assertThat(timing.ticks(slot.bit())).isBetween(1, 256);
-      assertThat(timing.ticks(slot.bit()) * timing.prescale())
-          .isGreaterThan(timing.interruptCycles());
+      int ticks = timing.ticks(new ScanMethod.Step(slot.bit(), 1 << slot.bit()));
+      assertThat(ticks).isBetween(1, 256);
+      assertThat(ticks * timing.prescale()).isGreaterThan(timing.interruptCycles());
     }
     assertThat(1 / at).isCloseTo(timing.refreshHz(), within(1e-6 * timing.refreshHz()));
     assertThat(timing.duty()).isLessThan(1.0 / rows);
@@ -98,13 +98,16 @@ class ScanTimingTest {
       for (int blank = 0; blank <= 40; blank += 4) {
         for (int ports = 1; ports <= 7; ports += 2) {
           for (double hertz : new double[] {20, 200, 10_000}) {
-            ScanTiming.Interrupt interrupt = new ScanTiming.Interrupt(ports, ports);
-            ScanTiming timing = ScanTiming.of(8, bits, hertz, blank * 1e-6, interrupt);
+            ScanTiming.Interrupt interrupt = ScanTiming.Interrupt.onPins(ports, ports);
+            ScanTiming timing = ScanTiming.of(8, Scan.of(hertz, bits, blank), interrupt);
             assertThat(timing).as("%d bits, %d µs, %d ports", bits, blank, ports).isNotNull();
             int rest = timing.dark() * timing.prescale() - interrupt.leastDark();
             assertThat(rest).isBetween(0, 3 * 255 + 2);
-            assertThat(timing.ticks(bits - 1)).isLessThanOrEqualTo(256);
-            assertThat(timing.ticks(0) * timing.prescale()).isGreaterThan(timing.interruptCycles());
+            for (ScanMethod.Step step : timing.steps().get(0)) {
+              assertThat(timing.ticks(step)).isLessThanOrEqualTo(256);
+              assertThat(timing.ticks(step) * timing.prescale())
+                  .isGreaterThan(timing.interruptCycles());
+            }
           }
         }
       }
@@ -123,7 +126,7 @@ class ScanTimingTest {
     ScannedPlan quick = plan(eightByEight().scanned(10_000, 8, 4));
     Finding refresh = finding(quick, "scan-refresh-c1");
     assertThat(refresh.verdict()).isEqualTo(Verdict.BREAKS);
-    assertThat(refresh.advice()).contains("7 bits").contains("4 rows of twice the columns");
+    assertThat(refresh.advice()).contains("7\u00a0bits").contains("4 rows of twice the columns");
     // what it says can be reached is
     double seven = quick.mostHertz(8, 7);
     assertThat(plan(eightByEight().scanned(seven - 1, 7, 4)).timing().reaches()).isTrue();
@@ -202,11 +205,12 @@ class ScanTimingTest {
   @Test
   void twelveLedsOnSevenPins() {
     ScannedPins found =
-        CircuitPins.enough(
-            ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
-            new Circuits(List.of()),
-            panel(4, 3),
-            brief(Controller.AVR8_32K));
+        (ScannedPins)
+            CircuitPins.enough(
+                ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
+                new Circuits(List.of()),
+                panel(4, 3),
+                brief(Controller.AVR8_32K));
     assertThat(found.pins()).hasSize(7);
     assertThat(found.rowPins()).hasSize(3);
   }
@@ -226,8 +230,8 @@ class ScanTimingTest {
   void otherControllersAreNamed() {
     ScannedPlan small =
         ScannedPins.usual("c1", List.of("f1"))
-            .on(List.of("B0", "B1"), List.of("B2", "B3"))
-            .plan(panel(2, 2), brief(Controller.AVR8_8K));
+            .on(List.of("P0", "P1"), List.of("P2", "P3"))
+            .plan(panel(2, 2), brief(Controller.ARM32_SMALL));
     assertThat(finding(small, "scan-timer-c1").verdict()).isEqualTo(Verdict.BREAKS);
   }
 }

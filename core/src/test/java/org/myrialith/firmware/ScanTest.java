@@ -23,11 +23,18 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Charlieplex;
 import org.myrialith.drive.Filling;
 import org.myrialith.drive.Hookup;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowOrder;
 import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScanMethod;
+import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.drive.ScannedPins;
 import org.myrialith.drive.ScannedPlan;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
@@ -53,9 +60,12 @@ class ScanTest {
   /** An interrupt waits for the instruction under way: five cycles at most. */
   private static final double WAITS_NANOS = 320;
 
+  /** Where no row ends a slot, columns of three ports change one after the other. */
+  private static final double BETWEEN_PORTS_NANOS = 750;
+
   @TempDir static Path folders;
 
-  private static Gadget gadget(Controller controller, Fixture fixture, ScannedPins circuit) {
+  private static Gadget gadget(Controller controller, Fixture fixture, ScannedCircuit circuit) {
     return Gadgets.of(
         "Scanned",
         "",
@@ -78,7 +88,7 @@ class ScanTest {
     return ScannedPins.usual("c1", List.of("f1")).on(rows, columns);
   }
 
-  private static Gadget digits() {
+  private static Fixture fourDigits() {
     SegmentDigits four =
         new SegmentDigits(
             SegmentStyle.SEVEN,
@@ -95,9 +105,13 @@ class ScanTest {
             List.of(),
             List.of(),
             List.of());
+    return SwitchedGadgets.of(Fixture.of("f1", "Digits", four), "single-red");
+  }
+
+  private static Gadget digits() {
     return gadget(
         Controller.AVR8_32K,
-        SwitchedGadgets.of(Fixture.of("f1", "Digits", four), "single-red"),
+        fourDigits(),
         matrix(
                 List.of("D4", "D5", "D6", "D7"),
                 List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"))
@@ -137,81 +151,152 @@ class ScanTest {
                     panel(2, 2, "rgb-pins"),
                     matrix(List.of("D4", "D7"), List.of("D2", "D3", "C0", "C1", "C5", "B4"))
                         .through(RowSwitch.TRANSISTOR)
-                        .scanned(300, 5, 10)))));
+                        .scanned(300, 5, 10)))),
+        Named.of(
+            "plain PWM, interlaced",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 5, "single-red"),
+                    matrix(List.of("C0", "C1", "C2", "C3", "C5"), List.of("B0", "B1", "B2", "B3"))
+                        .scanned(
+                            Scan.of(150, 3, 4).by(ScanMethod.PLAIN).in(RowOrder.INTERLACED))))),
+        Named.of(
+            "bits over two passes",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(Scan.of(400, 5, 4).by(ScanMethod.TWO_PASSES))))),
+        Named.of(
+            "bits over four passes",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("A5", "A6", "A7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(
+                            Scan.of(500, 6, 4)
+                                .by(ScanMethod.FOUR_PASSES)
+                                .in(RowOrder.INTERLACED))))));
   }
 
-  /** A turn of all rows as it is seen on the pins. */
-  private record Turn(long start, long[] lit, List<Long> slots) {}
+  private static final ScannedRegisters CHAIN = ScannedRegisters.usual("c1", List.of("f1"));
+
+  static Stream<Named<GadgetPlan>> others() {
+    return Stream.of(
+        Named.of(
+            "rows and columns on registers",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(9, 7, "single-red"),
+                    CHAIN.of(RegisterClass.HC, 7, 9, RowSwitch.MOSFET)))),
+        Named.of(
+            "rows on registers, columns on sinks, large core",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(14, 10, "single-green"),
+                    CHAIN
+                        .of(RegisterClass.SINK, 10, 14, RowSwitch.TRANSISTOR)
+                        .onPins(List.of("B2", "B1", "A0", "G1"))
+                        .scanned(Scan.of(110, 4, 5))))),
+        Named.of("four digits on the small class", GadgetPlan.of(smallDigits())),
+        Named.of(
+            "thirty lights between six pins, one at a time",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(6, 5, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .onPins(List.of("D2", "D3", "D4", "D5", "D6", "D7"))))),
+        Named.of(
+            "twelve lights between four pins of two ports, all of one anode",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(4, 3, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .of(Charlieplex.Together.ANODE, Charlieplex.ResistorsAt.LIGHTS)
+                        .scanned(Scan.of(150, 5, 2))
+                        .onPins(List.of("C1", "A0", "C2", "A7"))))),
+        Named.of(
+            "six lights between three pins of the small class",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_8K,
+                    panel(3, 2, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1")).onPins(List.of("B0", "B1", "B3"))))),
+        Named.of(
+            "pins that an interrupt dims",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(5, 1, "rgb-pins"),
+                    matrix(
+                            List.of(),
+                            List.of(
+                                "B0", "B1", "C0", "D5", "D6", "B2", "B3", "C1", "D7", "B4", "B5",
+                                "C2", "C3", "D2", "D3"))
+                        .through(RowSwitch.NONE)
+                        .scanned(200, 8, 0)))),
+        Named.of(
+            "registers that an interrupt dims",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    CHAIN
+                        .of(RegisterClass.HC, 1, 12, RowSwitch.NONE)
+                        .scanned(Scan.of(200, 6, 0))))));
+  }
+
+  private static Gadget smallDigits() {
+    return gadget(
+        Controller.AVR8_8K,
+        fourDigits(),
+        CHAIN
+            .of(RegisterClass.HC, 4, 8, RowSwitch.TRANSISTOR)
+            .onPins(List.of("B0", "B1", "B2", "B3"))
+            .scanned(Scan.of(200, 3, 5)));
+  }
+
+  private static Levels first(GadgetPlan plan) {
+    return Exported.ofLine(Exported.sent(plan), 0).stream()
+        .filter(levels -> levels.sum() > 0)
+        .findFirst()
+        .orElseThrow();
+  }
 
   private static ScannedPlan scan(GadgetPlan plan) {
     return (ScannedPlan) plan.wiring().plans().get(0);
   }
 
-  /** Walks along the edges; no two rows at once, no column moves while a row is on. */
-  private static List<Turn> turns(ScannedPlan plan, Path dump) throws IOException {
-    List<String> wires = plan.circuit().pins();
-    int rows = plan.circuit().rowPins().size();
-    int columns = plan.circuit().columnPins().size();
-    boolean[] on = new boolean[wires.size()];
-    boolean highRow =
-        plan.circuit().rowSwitch() == RowSwitch.PIN == (plan.hookup().side() == Side.TO_SUPPLY);
-    boolean highColumn = plan.hookup().side() == Side.TO_GROUND;
-    List<Turn> turns = new ArrayList<>();
-    int row = -1;
-    int last = rows;
-    long since = 0;
-    boolean begun = false;
-    for (EdgeDecoder.Change change : EdgeDecoder.changes(dump, wires)) {
-      int wire = change.wire() - '0';
-      boolean now = change.high() == (wire < rows ? highRow : highColumn);
-      if (wire >= rows) {
-        assertThat(row)
-            .as("columns stand still while a row is on, at %d", change.at())
-            .isNegative();
-        on[wire] = now;
-        continue;
-      }
-      if (now) {
-        assertThat(row).as("one row at a time, at %d", change.at()).isNegative();
-        row = wire;
-        since = change.at();
-        if (row == 0 && last != 0) {
-          turns.add(new Turn(since, new long[rows * columns], new ArrayList<>()));
-          begun = true;
-        }
-        last = row;
-      } else if (row == wire) {
-        if (begun) {
-          Turn turn = turns.get(turns.size() - 1);
-          turn.slots().add(change.at() - since);
-          for (int column = 0; column < columns; column++) {
-            turn.lit()[row * columns + column] += on[rows + column] ? change.at() - since : 0;
-          }
-        }
-        row = -1;
-      }
-    }
-    return turns.isEmpty() ? turns : turns.subList(0, turns.size() - 1);
-  }
-
   /** What the lights of a turn got, in units of the lowest bit, as levels of the channels. */
-  private static Levels levels(ScannedPlan plan, Path folder, Turn turn) throws IOException {
+  private static Levels levels(ScannedPlan plan, Path folder, Turns.Turn turn) throws IOException {
     double unit = plan.timing().unitSeconds() * 1e9;
     int[] counts = new int[turn.lit().length];
     for (int i = 0; i < counts.length; i++) {
       double level = turn.lit()[i] / unit;
       counts[i] = (int) Math.round(level);
       assertThat(level)
-          .isCloseTo(counts[i], within(0.01 * Math.max(1, level) + WAITS_NANOS / unit));
+          .isCloseTo(
+              counts[i],
+              within(
+                  0.01 * Math.max(1, level)
+                      + (WAITS_NANOS
+                              + (plan.circuit().rowSwitch().turns() ? 0 : BETWEEN_PORTS_NANOS))
+                          / unit));
     }
-    return Wired.of(folder, plan)
-        .levels(counts, plan.circuit().columnPins().size(), plan.levelBits());
+    return Wired.of(folder, plan).levels(counts, plan.map().width(), plan.levelBits());
   }
 
-  private static List<Levels> shown(ScannedPlan plan, Path folder, List<Turn> turns)
+  private static List<Levels> shown(ScannedPlan plan, Path folder, List<Turns.Turn> turns)
       throws IOException {
     List<Levels> all = new ArrayList<>();
-    for (Turn turn : turns) {
+    for (Turns.Turn turn : turns) {
       Levels one = levels(plan, folder, turn);
       if (all.isEmpty() ? one.sum() > 0 : !all.get(all.size() - 1).equals(one)) {
         all.add(one);
@@ -221,13 +306,13 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void everyLightGetsItsLevelInEveryMoment(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "play");
     SimulatedController played =
-        SimulatedController.play(folder, scan.circuit().pins(), plan.show().lengthMillis() + 60);
-    List<Turn> turns = turns(scan, played.dump());
+        SimulatedController.play(folder, Turns.wires(scan), plan.show().lengthMillis() + 60);
+    List<Turns.Turn> turns = Turns.played(scan, played.dump(), first(plan));
     List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
     List<Levels> shown = shown(scan, folder, turns);
     assertThat(shown).hasSizeGreaterThan(expected.size());
@@ -235,16 +320,19 @@ class ScanTest {
     assertThat(shown.get(expected.size())).as("the show starts again").isEqualTo(expected.get(0));
     // refresh and slots as planned
     double turn =
-        (turns.get(turns.size() - 1).start() - turns.get(0).start()) / (turns.size() - 1.0);
-    assertThat(1e9 / turn).isCloseTo(scan.timing().refreshHz(), within(0.0001 * 1e9 / turn));
+        (turns.get(turns.size() - 1).start() - turns.get(1).start()) / (turns.size() - 2.0);
+    assertThat(1e9 / turn).isCloseTo(scan.timing().wholeHz(), within(0.0001 * 1e9 / turn));
+    if (turns.get(0).slots().isEmpty()) {
+      return; // no wire tells where a slot ends
+    }
     List<Double> planned =
         scan.timing().slots().stream().map(slot -> slot.seconds() * 1e9).toList();
-    List<Turn> some = turns.subList(1, Math.min(60, turns.size()));
+    List<Turns.Turn> some = turns.subList(1, Math.min(60, turns.size()));
     for (int slot = 0; slot < planned.size(); slot++) {
       int at = slot;
       double mean = some.stream().mapToLong(one -> one.slots().get(at)).average().orElseThrow();
       assertThat(mean).isCloseTo(planned.get(slot), within(0.01 * planned.get(slot)));
-      for (Turn one : some) {
+      for (Turns.Turn one : some) {
         assertThat((double) one.slots().get(slot))
             .isCloseTo(planned.get(slot), within(WAITS_NANOS));
       }
@@ -254,53 +342,54 @@ class ScanTest {
 
   /** Its environment has a clock of its own, whose interrupt may hold a slot up. */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "sketch");
     SimulatedController played =
         SimulatedController.sketch(
-            folder, "show", scan.circuit().pins(), plan.show().moments().get(3).startMillis());
+            folder, "show", Turns.wires(scan), plan.show().moments().get(3).startMillis());
     double unit = scan.timing().unitSeconds() * 1e9;
-    List<Turn> turns = turns(scan, played.dump());
+    List<Turns.Turn> turns = Turns.played(scan, played.dump(), first(plan));
     List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
     int seen = 0;
-    for (Turn turn : turns) {
+    for (Turns.Turn turn : turns) {
       int[] counts =
           Arrays.stream(turn.lit()).mapToInt(lit -> (int) Math.round(lit / unit)).toArray();
-      Levels one =
-          Wired.of(folder, scan)
-              .levels(counts, scan.circuit().columnPins().size(), scan.levelBits());
+      Levels one = Wired.of(folder, scan).levels(counts, scan.map().width(), scan.levelBits());
       seen += seen < expected.size() && one.equals(expected.get(seen)) ? 1 : 0;
     }
     assertThat(seen).isGreaterThanOrEqualTo(3);
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void theBringUpWalksThroughEveryLight(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "bringup");
-    int milli = (int) Math.ceil(2.2e3 / scan.timing().refreshHz());
+    int milli = (int) Math.ceil(2.2e3 / scan.timing().wholeHz());
     Exported.quicken(folder, milli);
     int steps = Math.min(scan.channels(), 20);
     SimulatedController played =
-        SimulatedController.bringUp(folder, scan.circuit().pins(), (long) (steps + 3) * milli);
-    List<Levels> shown = shown(scan, folder, turns(scan, played.dump()));
+        SimulatedController.bringUp(folder, Turns.wires(scan), (long) (steps + 3) * milli);
+    int[] one = new int[scan.channels()];
+    one[0] = Math.max(1, 48 >> 8 - scan.levelBits());
+    Levels first = Levels.of(scan.levelBits(), one);
+    List<Levels> shown = shown(scan, folder, Turns.played(scan, played.dump(), first));
     assertThat(shown).hasSizeGreaterThanOrEqualTo(steps);
     for (int step = 0; step < steps; step++) {
-      Levels one = shown.get(step);
-      assertThat(one.at(step)).as("light %d", step).isPositive();
-      assertThat(one.sum()).isEqualTo(one.at(step));
+      Levels seen = shown.get(step);
+      assertThat(seen.at(step)).as("light %d", step).isPositive();
+      assertThat(seen.sum()).isEqualTo(seen.at(step));
     }
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void theWaveformIsATurnOfEachFrame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "wave");
-    List<Turn> turns = turns(scan, folder.resolve("waveform.vcd"));
+    List<Turns.Turn> turns = Turns.drawn(scan, folder.resolve("waveform.vcd"), starts(plan));
     List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
     for (int m = 0; m < turns.size(); m++) {
       assertThat(levels(scan, folder, turns.get(m))).isEqualTo(expected.get(m));
@@ -309,7 +398,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void sizesAreWithinFivePercentOfTheSizeTool(GadgetPlan plan) {
     Path folder = Exported.export(folders, plan, "size");
     OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
@@ -323,22 +412,37 @@ class ScanTest {
     assertThat((double) firmware.ramBytes()).as(report).isCloseTo(ram, within(8.0));
   }
 
+  /** A millisecond after the beginning, then as the show goes on (ns). */
+  private static List<Long> starts(GadgetPlan plan) {
+    return plan.show().moments().stream().map(m -> 1_000_000 * (1 + m.startMillis())).toList();
+  }
+
+  /** A port whose pin 4 is free. */
+  private static char probe(GadgetPlan plan) {
+    return plan.gadget().brief().controller() == Controller.AVR8_8K ? 'B' : 'C';
+  }
+
   /** Making the slots of a frame, seen on a pin that is high meanwhile. */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void makingAFrameTakesAsLongAsPlanned(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "timed");
     Path board = folder.resolve("board.c");
     String text = Files.readString(board);
     String told =
-        text.replace("  send_line_1(levels", "  DDRC |= 16;\n  PORTC |= 16;\n  send_line_1(levels");
-    told = told.replace("  SREG = flags;\n", "  PORTC &= 0xef;\n  SREG = flags;\n");
+        text.replace(
+            "  send_line_1(levels",
+            "  DDR@ |= 16;\n  PORT@ |= 16;\n  send_line_1(levels".replace('@', probe(plan)));
+    told =
+        told.replace(
+            "  SREG = flags;\n", "  PORT@ &= 0xef;\n  SREG = flags;\n".replace('@', probe(plan)));
     assertThat(told).isNotEqualTo(text);
     Files.writeString(board, told);
     SimulatedController played =
-        SimulatedController.play(folder, List.of("C4"), plan.show().moments().get(3).startMillis());
-    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of("C4"));
+        SimulatedController.play(
+            folder, List.of(probe(plan) + "4"), plan.show().moments().get(3).startMillis());
+    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of(probe(plan) + "4"));
     // the third frame: nothing has to be waited for
     double took = (edges.get(5).at() - edges.get(4).at()) * 1e-9;
     assertThat(took).isCloseTo(scan.dataSeconds(), within(0.05 * scan.dataSeconds()));
@@ -360,8 +464,8 @@ class ScanTest {
             "void board_wait_ms(uint16_t ms) {\n  static uint8_t waits;\n  if (++waits == 3u) {\n    cli();\n    for (;;) {\n    }\n  }");
     assertThat(hanging).isNotEqualTo(text);
     Files.writeString(board, hanging);
-    SimulatedController played = SimulatedController.play(folder, scan.circuit().pins(), 600);
-    List<Turn> turns = turns(scan, played.dump());
+    SimulatedController played = SimulatedController.play(folder, Turns.wires(scan), 600);
+    List<Turns.Turn> turns = Turns.played(scan, played.dump(), first(plan));
     long hangs = 0;
     int begins = 0;
     for (int t = 1; t < turns.size(); t++) {
@@ -379,7 +483,7 @@ class ScanTest {
    * the jump into it to the one back.
    */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource({"scenarios", "others"})
   void anInterruptTakesTheCyclesThatThePlanSays(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "cost");
@@ -387,11 +491,12 @@ class ScanTest {
     String text = Files.readString(board);
     String idle =
         text.replace(
-            "  for (;;) {\n    player_step();", "  DDRC |= 16;\n  for (;;) {\n    PINC = 16;");
+            "  for (;;) {\n    player_step();",
+            "  DDR@ |= 16;\n  for (;;) {\n    PIN@ = 16;".replace('@', probe(plan)));
     assertThat(idle).isNotEqualTo(text);
     Files.writeString(board, idle);
-    SimulatedController played = SimulatedController.play(folder, List.of("C4"), 25);
-    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of("C4"));
+    SimulatedController played = SimulatedController.play(folder, List.of(probe(plan) + "4"), 25);
+    List<EdgeDecoder.Change> edges = EdgeDecoder.changes(played.dump(), List.of(probe(plan) + "4"));
     Map<Long, Integer> held = new TreeMap<>();
     long step = Long.MAX_VALUE;
     for (int e = 1; e < edges.size(); e++) {

@@ -7,6 +7,7 @@ import java.util.Random;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
 import org.myrialith.drive.BitRate;
+import org.myrialith.drive.Charlieplex;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ClockedClass;
@@ -25,9 +26,13 @@ import org.myrialith.drive.InputSort;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowOrder;
 import org.myrialith.drive.RowSwitch;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedCircuit;
@@ -162,7 +167,7 @@ final class GadgetSamples {
     }
     circuits =
         circuits
-            .with(random.nextBoolean() ? matrix(random) : greyOrNot(random))
+            .with(random.nextBoolean() ? scanned(random) : greyOrNot(random))
             .with(inputs(random));
     return gadget.with(
         circuits.with(
@@ -186,6 +191,40 @@ final class GadgetSamples {
         .on(List.of("A1", "B2"), List.of("C3", "D4", "G5"))
         .through(pick(random, RowSwitch.values()))
         .scanned(20 + 500 * random.nextDouble(), 1 + random.nextInt(8), 40 * random.nextDouble());
+  }
+
+  private static Scan scan(Random random) {
+    return new Scan(
+        20 + 500 * random.nextDouble(),
+        1 + random.nextInt(8),
+        40 * random.nextDouble(),
+        pick(random, ScanMethod.values()),
+        pick(random, RowOrder.values()),
+        random.nextInt(500));
+  }
+
+  private static Circuit scanned(Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 -> matrix(random);
+      case 1 -> {
+        RowSwitch by = pick(random, RowSwitch.values());
+        yield ScannedRegisters.usual("c8", List.of())
+            .of(
+                List.of(RegisterClass.HC, RegisterClass.POWER, RegisterClass.SINK)
+                    .get(random.nextInt(3)),
+                by.turns() ? 1 + random.nextInt(64) : 1,
+                1 + random.nextInt(128),
+                by)
+            .scanned(scan(random));
+      }
+      default ->
+          Charlieplex.usual("c8", List.of())
+              .onPins(List.of("A1", "B2", "C3", "D4").subList(0, 2 + random.nextInt(3)))
+              .of(
+                  pick(random, Charlieplex.Together.values()),
+                  pick(random, Charlieplex.ResistorsAt.values()))
+              .scanned(scan(random));
+    };
   }
 
   private static InputList inputs(Random random) {

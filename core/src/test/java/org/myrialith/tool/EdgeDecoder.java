@@ -37,6 +37,30 @@ public final class EdgeDecoder {
   /** A wire that changed: its place among those asked for, as a digit from '0' on. */
   public record Change(long at, char wire, boolean high) {}
 
+  /** A wire that is high, low or open from then on: its place among those asked for. */
+  public record State(long at, int wire, char state) {}
+
+  /** Returns what some wires were from when on, their states at the beginning first. */
+  public static List<State> states(Path dump, List<String> wires) throws IOException {
+    List<State> all = new ArrayList<>();
+    Map<Character, Integer> names = new HashMap<>();
+    long at = 0;
+    for (String line : Files.readAllLines(dump)) {
+      if (line.startsWith("$var")) {
+        String[] words = line.split(" ");
+        if (wires.contains(words[4])) {
+          names.put(words[3].charAt(0), wires.indexOf(words[4]));
+        }
+      } else if (line.startsWith("#")) {
+        at = Long.parseLong(line.substring(1));
+      } else if (line.length() == 2 && names.containsKey(line.charAt(1))) {
+        all.add(new State(at, names.get(line.charAt(1)), line.charAt(0)));
+      }
+    }
+    assertThat(names).as("wires %s in %s", wires, dump).hasSize(wires.size());
+    return all;
+  }
+
   /** Returns the changes of some wires in their order. */
   public static List<Change> changes(Path dump, List<String> wires) throws IOException {
     List<Change> all = new ArrayList<>();

@@ -1,5 +1,5 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
- * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, or B0+ with a pull-up
+ * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_ioport.h>
 #include <simavr/sim_avr.h>
@@ -29,6 +29,12 @@ static void on_pin(struct avr_irq_t *irq, uint32_t value, void *param) {
     level[wire] = now;
     fprintf(out, "#%llu\n%d%c\n", nanos(), now, '!' + wire);
   }
+}
+
+static int direction_bit[MOST_PINS];
+
+static void on_direction(struct avr_irq_t *irq, uint32_t value, void *param) {
+  on_pin(irq, value >> direction_bit[(intptr_t)param], param);
 }
 
 /* A pin that nobody drives is taken up by a resistor, beside those of its port that are already. */
@@ -76,9 +82,15 @@ int main(int argc, char **argv) {
       pull_up(pin);
       level[wire] = 1;
     }
-    avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(pin[0]), pin[1] - '0'), on_pin,
-                            (void *)(intptr_t)wire);
-    fprintf(out, "$var wire 1 %c %.2s $end\n", '!' + wire, pin);
+    if (pin[2] == 'd') {
+      direction_bit[wire] = pin[1] - '0';
+      avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(pin[0]), IOPORT_IRQ_DIRECTION_ALL), on_direction,
+                              (void *)(intptr_t)wire);
+    } else {
+      avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(pin[0]), pin[1] - '0'), on_pin,
+                              (void *)(intptr_t)wire);
+    }
+    fprintf(out, "$var wire 1 %c %.2s%s $end\n", '!' + wire, pin, pin[2] == 'd' ? "d" : "");
   }
   fprintf(out, "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
   for (wire = 0; wire < argc - 5; wire++) {

@@ -4,8 +4,9 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
-import org.myrialith.drive.ScannedPins;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.finding.Quantity;
 import org.myrialith.parts.Controller;
@@ -60,23 +61,27 @@ public record ScanPicture(
 
   static ScanPicture of(ScannedPlan plan) {
     ScanTiming timing = plan.timing();
-    double turn = 1 / timing.refreshHz();
+    double turn = 1 / timing.wholeHz();
+    String word = plan.circuit().scan().method() == ScanMethod.PLAIN ? "slot" : "bit";
     List<Bar> bars = new ArrayList<>();
     List<Bar> row = new ArrayList<>();
-    double rowSeconds = turn / timing.rows();
+    double rowSeconds = (double) timing.cycles() / timing.turns() / Controller.CLOCK_HZ;
+    double rowEnds = 0;
     for (ScanTiming.Slot slot : timing.slots()) {
       if (slot.row() < MOST_ROWS) {
         bars.add(
-            bar(slot, slot.startSeconds() / turn, slot.seconds() / turn, slot.row() * LINE, false));
+            bar(slot, slot.startSeconds() / turn, slot.seconds() / turn, slot.row() * LINE, ""));
       }
-      if (slot.row() == 0) {
-        row.add(bar(slot, slot.startSeconds() / rowSeconds, slot.seconds() / rowSeconds, 0, true));
+      if (slot.row() == 0) { // its passes side by side
+        double start = rowEnds + timing.darkSeconds();
+        row.add(bar(slot, start / rowSeconds, slot.seconds() / rowSeconds, 0, word));
+        rowEnds = start + slot.seconds();
       }
     }
-    int rows = Math.min(MOST_ROWS, timing.rows());
+    int rows = Math.min(MOST_ROWS, timing.turns());
     List<Label> names = new ArrayList<>();
     for (int r = 0; r < rows; r++) {
-      names.add(new Label(r * LINE + LINE - 4, plan.groupName(r)));
+      names.add(new Label(r * LINE + LINE - 4, plan.turnName(r)));
     }
     double interrupt = (double) timing.interruptCycles() / Controller.CLOCK_HZ;
     return new ScanPicture(
@@ -91,24 +96,23 @@ public record ScanPicture(
         Quantity.text(interrupt, "s"));
   }
 
-  private static Bar bar(
-      ScanTiming.Slot slot, double start, double share, double y, boolean labelled) {
+  private static Bar bar(ScanTiming.Slot slot, double start, double share, double y, String word) {
     double width = share * WIDTH;
-    String label = labelled && width > 44 ? phrase("bit %d", slot.bit()) : "";
-    return new Bar(LEFT + start * WIDTH, y, Math.max(0.6, width), slot.bit(), label);
+    String label = !word.isEmpty() && width > 44 ? phrase("%s %d", word, slot.bit()) : "";
+    return new Bar(LEFT + start * WIDTH, y, Math.max(0.6, width), Math.min(7, slot.bit()), label);
   }
 
   /** On a scale of decades, as they part by far. */
   private static double along(double hertz) {
-    double decades = Math.log10(ScannedPins.REFRESH.max() / ScannedPins.REFRESH.min());
-    double at = Math.log10(hertz / ScannedPins.REFRESH.min()) / decades;
+    double decades = Math.log10(Scan.REFRESH.max() / Scan.REFRESH.min());
+    double at = Math.log10(hertz / Scan.REFRESH.min()) / decades;
     return Math.max(0, Math.min(1, at)) * REACH_WIDTH;
   }
 
   private static List<Reach> reaches(ScannedPlan plan) {
     List<Reach> all = new ArrayList<>();
     for (int bits = 1; bits <= DEPTHS; bits++) {
-      double hertz = plan.mostHertz(plan.timing().rows(), bits);
+      double hertz = plan.mostHertz(plan.timing().turns(), bits);
       all.add(
           new Reach(
               bits,

@@ -1,0 +1,71 @@
+package org.myrialith.drive;
+
+import java.util.Map;
+import java.util.OptionalInt;
+import org.myrialith.brief.Brief;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
+
+/** A circuit whose lights have their turns: by rows, by pins, or one by one. */
+public sealed interface ScannedCircuit extends SwitchedCircuit
+    permits ScannedPins, ScannedRegisters, Charlieplex {
+  /** Returns how they are to have them. */
+  Scan scan();
+
+  /** Returns the circuit scanned otherwise. */
+  ScannedCircuit scanned(Scan other);
+
+  /** Returns what lets the current of a row through. */
+  RowSwitch rowSwitch();
+
+  /** Returns the circuit with rows through something else. */
+  ScannedCircuit through(RowSwitch other);
+
+  /** Returns the rows that there are pins or outputs for. */
+  int rows();
+
+  /** Returns the columns that there are pins or outputs for. */
+  int columns();
+
+  /** Returns what switches a row on, such as pin "D4"; empty where there is nothing. */
+  String rowOutput(int row);
+
+  /** Returns what switches a column of a row on. */
+  String columnOutput(int row, int column);
+
+  /** Returns what its interrupt has to do. */
+  ScanTiming.Interrupt interrupt();
+
+  /** Returns whether a single light has its turn, not a row of them. */
+  default boolean alone() {
+    return false;
+  }
+
+  /** Returns what has turns, in the plural. */
+  default String turnWord() {
+    return "rows";
+  }
+
+  /** Returns the chips that it takes. */
+  default int chips() {
+    return 0;
+  }
+
+  @Override
+  ScannedPlan plan(Layout layout, Brief brief);
+
+  @Override
+  default Map<String, String> timers(Controller controller) {
+    OptionalInt timer = controller.scanTimer();
+    return timer.isEmpty() || timer.getAsInt() == 0
+        ? Map.of()
+        : Map.of(Integer.toString(timer.getAsInt()), "scans the rows of " + id());
+  }
+
+  /** Returns what lights hang on: the supply, or the high level of pins that feed them (V). */
+  default double volts(Brief brief, boolean fedByPins) {
+    return hookup().ownRail()
+        ? hookup().railVolts()
+        : fedByPins ? brief.controller().logicVolts(brief.volts()) : brief.volts();
+  }
+}

@@ -1,0 +1,273 @@
+package org.myrialith.drive;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.brief.Brief;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.describe.Part;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Layout;
+import org.myrialith.parts.EmitterKind;
+import org.myrialith.parts.OutputStage;
+
+/**
+ * Rows and columns on one chain of chips: the columns on the nearer chips, the rows on 8-bit
+ * registers at its end. While a slot is shown, the next one is shifted in.
+ *
+ * @param blankPin output enable of all chips: high is dark
+ * @param sort class of the chips of the columns
+ * @param rows 1 where each light has its column and is only dimmed
+ * @param rowSwitch what lets the current of a row through
+ * @param scan how rows have their turns
+ * @param hookup how the LEDs hang on the columns; its current is that of an LED in its turn
+ */
+public record ScannedRegisters(
+    String id,
+    String name,
+    String dataPin,
+    String clockPin,
+    String latchPin,
+    String blankPin,
+    RegisterClass sort,
+    int rows,
+    int columns,
+    RowSwitch rowSwitch,
+    Scan scan,
+    Hookup hookup,
+    List<String> fixtures)
+    implements ScannedCircuit {
+  /** Allowed rows. */
+  public static final Bounds ROWS = Bounds.count(1, 64, "rows");
+
+  /** Allowed columns. */
+  public static final Bounds COLUMNS = Bounds.count(1, 128, "columns");
+
+  private static final int ROW_CHIP = 8;
+
+  /** How it stands in the format. */
+  public static final Kind<ScannedRegisters> KIND =
+      Kind.of(
+          "scanned-registers",
+          "rows and columns on shift registers",
+          usual("c1", List.of()),
+          Field.id("id"),
+          Field.named("name", "Name"),
+          PinName.field("dataPin", "Data pin"),
+          PinName.field("clockPin", "Clock pin"),
+          PinName.field("latchPin", "Latch pin"),
+          PinName.field("blankPin", "Blank pin"),
+          Field.of(
+                  "sort",
+                  "Columns on",
+                  Types.Choice.of(RegisterClass.values(), RegisterClass::key, RegisterClass::title))
+              .or(RegisterClass.HC),
+          Field.count("rows", "Rows", ROWS),
+          Field.count("columns", "Columns", COLUMNS),
+          Field.of(
+                  "rowSwitch",
+                  "Rows through",
+                  Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
+              .or(RowSwitch.MOSFET),
+          Part.of("scan", Scan.DESCRIPTION),
+          Part.of("hookup", Hookup.DESCRIPTION),
+          Members.field());
+
+  public ScannedRegisters {
+    TextRules.id("id", id);
+    name = TextRules.name("name", name);
+    PinName.require("dataPin", dataPin);
+    PinName.require("clockPin", clockPin);
+    PinName.require("latchPin", latchPin);
+    PinName.require("blankPin", blankPin);
+    Objects.requireNonNull(sort, "sort");
+    ROWS.require("rows", rows);
+    COLUMNS.require("columns", columns);
+    Objects.requireNonNull(rowSwitch, "rowSwitch");
+    Objects.requireNonNull(scan, "scan");
+    Objects.requireNonNull(hookup, "hookup");
+    List<String> pins = pins(rowSwitch, dataPin, clockPin, latchPin, blankPin);
+    if (new HashSet<>(pins).size() < pins.size()) {
+      throw new InputException("latchPin", latchPin, pins.size() + " different pins");
+    }
+    if (sort.depth() > 1) {
+      throw new InputException(
+          "sort", sort.title(), "chips that are only on or off: these dim by themselves");
+    }
+    if (!rowSwitch.turns() && rows != 1) {
+      throw new InputException("rows", Integer.toString(rows), "1 where rows have no switch");
+    }
+    if (hookup.through() != Through.NONE) {
+      throw new InputException(
+          "through", hookup.through().title(), "straight: rows have the switches");
+    }
+    hookup.requireSide(sort.stage());
+    fixtures = Members.once(fixtures);
+  }
+
+  private static List<String> pins(
+      RowSwitch rows, String data, String clock, String latch, String blank) {
+    return rows.turns() ? List.of(data, clock, latch, blank) : List.of(data, clock, latch);
+  }
+
+  /** Returns a circuit as a maker would start with. */
+  public static ScannedRegisters usual(String id, List<String> fixtures) {
+    return new ScannedRegisters(
+        id,
+        "Register matrix",
+        "B3",
+        "B5",
+        "B2",
+        "B1",
+        RegisterClass.HC,
+        8,
+        8,
+        RowSwitch.MOSFET,
+        Scan.USUAL,
+        Hookup.of(8, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
+        fixtures);
+  }
+
+  private ScannedRegisters as(String called, Scan how, Hookup hung, List<String> ids) {
+    return new ScannedRegisters(
+        id, called, dataPin, clockPin, latchPin, blankPin, sort, rows, columns, rowSwitch, how,
+        hung, ids);
+  }
+
+  /** Returns it of other chips, of so many rows and columns. */
+  public ScannedRegisters of(RegisterClass other, int down, int across, RowSwitch by) {
+    return new ScannedRegisters(
+        id, name, dataPin, clockPin, latchPin, blankPin, other, down, across, by, scan, hookup,
+        fixtures);
+  }
+
+  @Override
+  public ScannedRegisters through(RowSwitch other) {
+    return of(sort, rows, columns, other);
+  }
+
+  @Override
+  public ScannedRegisters scanned(Scan other) {
+    return as(name, other, hookup, fixtures);
+  }
+
+  @Override
+  public ScannedRegisters with(Hookup other) {
+    return as(name, scan, other, fixtures);
+  }
+
+  @Override
+  public ScannedRegisters called(String other) {
+    return as(other, scan, hookup, fixtures);
+  }
+
+  @Override
+  public ScannedRegisters withFixtures(List<String> ids) {
+    return as(name, scan, hookup, ids);
+  }
+
+  @Override
+  public List<String> pins() {
+    return pins(rowSwitch, dataPin, clockPin, latchPin, blankPin);
+  }
+
+  @Override
+  public ScannedRegisters onPins(List<String> pins) {
+    return new ScannedRegisters(
+        id,
+        name,
+        pins.get(0),
+        pins.get(1),
+        pins.get(2),
+        pins.size() > 3 ? pins.get(3) : blankPin,
+        sort,
+        rows,
+        columns,
+        rowSwitch,
+        scan,
+        hookup,
+        fixtures);
+  }
+
+  @Override
+  public boolean minds(String field) {
+    return switch (field) {
+      case "through" -> false;
+      case "side" -> !sort.stage().keeps();
+      case "rows", "blankPin", "order", "blankMicros" -> rowSwitch.turns();
+      default -> true;
+    };
+  }
+
+  @Override
+  public boolean drives(EmitterKind kind) {
+    return hookup.carries(kind, sort.stage());
+  }
+
+  @Override
+  public String drives() {
+    return "what has pins of its own";
+  }
+
+  /** Returns the chips of the columns. */
+  public int columnChips() {
+    return (columns + sort.width() - 1) / sort.width();
+  }
+
+  /** Returns the registers of the rows. */
+  public int rowChips() {
+    return rowSwitch.turns() ? (rows + ROW_CHIP - 1) / ROW_CHIP : 0;
+  }
+
+  /** Returns the bytes of the columns' chips. */
+  public int columnBytes() {
+    return columnChips() * sort.width() / Byte.SIZE;
+  }
+
+  @Override
+  public int chips() {
+    return columnChips() + rowChips();
+  }
+
+  @Override
+  public String rowOutput(int row) {
+    return rowSwitch.turns()
+        ? "chip " + (columnChips() + row / ROW_CHIP + 1) + " output " + row % ROW_CHIP
+        : "";
+  }
+
+  @Override
+  public String columnOutput(int row, int column) {
+    return column < columns
+        ? "chip " + (column / sort.width() + 1) + " output " + column % sort.width()
+        : "";
+  }
+
+  @Override
+  public ScanTiming.Interrupt interrupt() {
+    return ScanTiming.Interrupt.onChain(columnBytes() + rowChips(), rowSwitch.turns());
+  }
+
+  @Override
+  public ScannedPlan plan(Layout layout, Brief brief) {
+    ScanTiming timing = ScanTiming.of(rows, scan, interrupt().of(brief.controller()));
+    OutputStage rowStage = rowSwitch.stage(RegisterClass.HC.stage());
+    Switching switching =
+        Switching.byTurns(
+            members(layout),
+            layout,
+            hookup,
+            volts(brief, false),
+            sort.stage(),
+            rowStage,
+            timing.duty());
+    BitMap map =
+        BitMap.ofRows(switching.channels(), hookup, columns, rows)
+            .withDepth(scan.depth(), Sending.LEVELS);
+    return new ScannedPlan(this, brief, switching, map, timing);
+  }
+}

@@ -1,0 +1,29 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import org.myrialith.drive.ScannedPlan;
+import org.myrialith.drive.Side;
+import org.myrialith.finding.Quantity;
+
+/** From what switches a row to the row. */
+final class RowWiring {
+  private RowWiring() {}
+
+  static String of(ScannedPlan plan) {
+    boolean feeds = plan.hookup().side() == Side.TO_SUPPLY;
+    String end = feeds ? "plus of the supply" : "ground";
+    return switch (plan.circuit().rowSwitch()) {
+      case NONE -> "to nothing";
+      case PIN -> "to the row";
+      case TRANSISTOR ->
+          phrase(
+              "through %s ohm to the base of %s transistor, emitter to %s, collector to the row",
+              Quantity.number(plan.baseOhms()), feeds ? "a PNP" : "an NPN", end);
+      case MOSFET ->
+          phrase(
+              "to the gate of %s-channel MOSFET, 10 kohm from gate to %s, source to %s, drain to the row",
+              feeds ? "a P" : "an N", end, end);
+    };
+  }
+}
