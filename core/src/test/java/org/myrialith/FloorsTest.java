@@ -28,7 +28,7 @@ class FloorsTest {
           Set.of("colour"),
           Set.of("drive"),
           Set.of("frames"),
-          Set.of("power"),
+          Set.of("power", "scan"),
           Set.of("firmware"),
           Set.of("build"),
           Set.of("gadget"),

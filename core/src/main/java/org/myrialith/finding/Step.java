@@ -5,6 +5,7 @@ public enum Step {
   BRIEF("Brief"),
   LAYOUT("Layout"),
   CIRCUITS("Circuits"),
+  SCAN("Scan"),
   POWER("Power"),
   COLOUR("Colour"),
   FRAMES("Frames"),

@@ -19,6 +19,7 @@ import org.myrialith.layout.Site;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClasses;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.scan.ScanSettings;
 
 /** The tables of the format's documentation, made from the descriptions themselves. */
 public final class FormatTables {
@@ -41,6 +42,7 @@ public final class FormatTables {
     tables.section("Colour", ColourSettings.DESCRIPTION.fields(null));
     tables.family("Curves of colour", TransferKinds.ALL);
     tables.section("Power", PowerSettings.DESCRIPTION.fields(null));
+    tables.section("Scan", ScanSettings.DESCRIPTION.fields(null));
     tables.section("Clips", Clip.DESCRIPTION.fields(null));
     return tables.text.toString();
   }

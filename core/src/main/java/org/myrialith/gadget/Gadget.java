@@ -30,6 +30,7 @@ import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.scan.ScanSettings;
 
 /**
  * All that the maker said, as they meet it. Immutable; an edit returns another gadget. Each group
@@ -48,6 +49,7 @@ public record Gadget(
     Circuits circuits,
     ColourSettings colour,
     PowerSettings power,
+    ScanSettings scan,
     Programme programme) {
 
   /** Identifier of the data line that a new gadget gets. */
@@ -62,6 +64,7 @@ public record Gadget(
           Part.of("circuits", Circuits.DESCRIPTION),
           Field.of("colour", "Colour", ColourSettings.DESCRIPTION).or(ColourSettings.USUAL),
           Field.of("power", "Power", PowerSettings.DESCRIPTION).or(PowerSettings.USUAL),
+          Field.of("scan", "Scan", ScanSettings.DESCRIPTION).or(ScanSettings.USUAL),
           Part.of("programme", Programme.DESCRIPTION));
 
   public Gadget {
@@ -70,9 +73,26 @@ public record Gadget(
     Objects.requireNonNull(circuits, "circuits");
     Objects.requireNonNull(colour, "colour");
     Objects.requireNonNull(power, "power");
+    Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(programme, "programme");
     circuits.requireFixtures(layout);
     programme.requireFixtures(layout);
+  }
+
+  /** A gadget that is looked at as usual, and of which nothing moves. */
+  public Gadget(
+      Brief brief,
+      Layout layout,
+      Circuits circuits,
+      ColourSettings colour,
+      PowerSettings power,
+      Programme programme) {
+    this(brief, layout, circuits, colour, power, ScanSettings.USUAL, programme);
+  }
+
+  /** Returns the gadget looked at otherwise, or moved. */
+  public Gadget with(ScanSettings other) {
+    return new Gadget(brief, layout, circuits, colour, power, other, programme);
   }
 
   /** Returns a gadget with nothing in it but an empty data line. */
@@ -130,17 +150,17 @@ public record Gadget(
 
   /** Returns the gadget with another brief. */
   public Gadget with(Brief other) {
-    return new Gadget(other, layout, circuits, colour, power, programme);
+    return new Gadget(other, layout, circuits, colour, power, scan, programme);
   }
 
   /** Returns the gadget with another layout, whose fixtures are those of this one. */
   public Gadget with(Layout other) {
-    return new Gadget(brief, other, circuits, colour, power, programme);
+    return new Gadget(brief, other, circuits, colour, power, scan, programme);
   }
 
   /** Returns the gadget with other circuits. */
   public Gadget with(Circuits other) {
-    return new Gadget(brief, layout, other, colour, power, programme);
+    return new Gadget(brief, layout, other, colour, power, scan, programme);
   }
 
   /** Returns the gadget with a circuit, in place of the one of the same identifier. */
@@ -150,17 +170,17 @@ public record Gadget(
 
   /** Returns the gadget with other colour settings. */
   public Gadget with(ColourSettings other) {
-    return new Gadget(brief, layout, circuits, other, power, programme);
+    return new Gadget(brief, layout, circuits, other, power, scan, programme);
   }
 
   /** Returns the gadget with other power settings. */
   public Gadget with(PowerSettings other) {
-    return new Gadget(brief, layout, circuits, colour, other, programme);
+    return new Gadget(brief, layout, circuits, colour, other, scan, programme);
   }
 
   /** Returns the gadget with another programme. */
   public Gadget with(Programme other) {
-    return new Gadget(brief, layout, circuits, colour, power, other);
+    return new Gadget(brief, layout, circuits, colour, power, scan, other);
   }
 
   /** Returns the gadget with another site. */
@@ -223,7 +243,7 @@ public record Gadget(
         programme.clips().stream()
             .map(c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c)
             .toList();
-    Gadget placed = new Gadget(brief, grown, driven, colour, power, programme.with(fitted));
+    Gadget placed = new Gadget(brief, grown, driven, colour, power, scan, programme.with(fitted));
     return there ? placed : placed.driving(fixture);
   }
 
@@ -256,6 +276,7 @@ public record Gadget(
         circuits.without(id),
         colour,
         power,
+        scan,
         programme.without(id));
   }
 

@@ -42,6 +42,7 @@ import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
+import org.myrialith.scan.ScanStep;
 
 /**
  * Every step's answer for one gadget. It only ties the steps together: each is worked out in its
@@ -79,6 +80,7 @@ public final class GadgetPlan {
     steps.put(
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
+    steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
     steps.put(Step.POWER, new Lazy<>(this::power));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));

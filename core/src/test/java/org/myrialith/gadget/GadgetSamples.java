@@ -53,6 +53,11 @@ import org.myrialith.parts.PriceList;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.scan.Camera;
+import org.myrialith.scan.Eye;
+import org.myrialith.scan.LightBar;
+import org.myrialith.scan.ScanSettings;
+import org.myrialith.scan.Strobe;
 import org.myrialith.tool.Gadgets;
 
 /** Gadgets of every shape, from a seed. */
@@ -110,8 +115,41 @@ final class GadgetSamples {
                 ? List.of()
                 : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")),
             ShapeSamples.site(random));
-    Gadget whole = random.nextInt(3) > 0 ? gadget.with(layout) : onTwoLines(gadget.with(layout));
+    Gadget laid = gadget.with(layout).with(seen(random));
+    Gadget whole = random.nextInt(3) > 0 ? laid : onTwoLines(laid);
     return random.nextInt(3) > 0 ? whole : switched(random, whole);
+  }
+
+  private static ScanSettings seen(Random random) {
+    if (random.nextBoolean()) {
+      return ScanSettings.USUAL;
+    }
+    double hertz = 1 + 200 * random.nextDouble();
+    return new ScanSettings(
+        new Camera(
+            hertz,
+            Math.max(0.01, 900 / hertz * random.nextDouble()),
+            900 / hertz * random.nextDouble()),
+        new Eye(900 * random.nextDouble(), 50 + 1000 * random.nextDouble()),
+        new Strobe(
+            random.nextInt(9),
+            1 + 30 * random.nextDouble(),
+            1 + random.nextInt(3),
+            1 + 100 * random.nextDouble(),
+            random.nextDouble() / 4,
+            1 + 100 * random.nextDouble(),
+            1 + random.nextInt(9),
+            700 * random.nextDouble() + 1,
+            1 + 5 * random.nextDouble(),
+            1 + 40 * random.nextDouble()),
+        new LightBar(
+            random.nextInt(40),
+            pick(random, LightBar.Motion.values()),
+            1 + random.nextDouble(),
+            20 * random.nextDouble(),
+            1 + 30 * random.nextDouble(),
+            1 + random.nextInt(300),
+            10 + 900 * random.nextDouble()));
   }
 
   private static Circuit line(Random random, List<String> chained) {
