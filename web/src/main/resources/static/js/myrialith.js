@@ -11,6 +11,7 @@ import "./keys.js";
 import "./rows.js";
 import "./saving.js";
 import "./strata.js";
+import "./turns.js";
 import "./when.js";
 
 document.documentElement.classList.add("js");

@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.firmware.ScanWires.line;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.ScanTiming;
@@ -222,7 +223,7 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
       dump.set(first + 3, end, true);
     } else {
       int[] nothing = new int[chainBytes()];
-      java.util.Arrays.fill(nothing, dark(0));
+      Arrays.fill(nothing, dark(0));
       end = shift(dump, first, end + 1000, nothing) + 500;
       latch(dump, first, end);
     }

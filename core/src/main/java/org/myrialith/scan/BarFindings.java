@@ -57,10 +57,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
   }
 
   private Finding rate() {
-    Verdict verdict =
-        bar.movesHz() >= STEADY
-            ? Verdict.HOLDS
-            : bar.movesHz() >= HOLDS_TOGETHER ? Verdict.TIGHT : Verdict.BREAKS;
+    Verdict verdict = bar.movesHz() >= STEADY ? Verdict.HOLDS : Verdict.TIGHT;
     String what = bar.turns() ? "turns" : "sweeps";
     Finding finding =
         of(
@@ -72,7 +69,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                     Quantity.text(bar.dwellSeconds(), "s"),
                     verdict == Verdict.HOLDS
                         ? "is steady"
-                        : verdict == Verdict.TIGHT
+                        : bar.movesHz() >= HOLDS_TOGETHER
                             ? "holds together and flickers"
                             : "is seen column by column, or by a camera with a long shutter"))
             .restingOn(dwell());

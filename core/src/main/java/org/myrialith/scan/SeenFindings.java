@@ -145,8 +145,8 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
                     Quantity.text(moved, "mm"),
                     apart
                         ? phrase(
-                            ", %s of the nearest lights: the picture breaks up",
-                            Quantity.text(moved / pitch, "times the pitch"))
+                            ", and the nearest lights are %s apart: the picture breaks up",
+                            Quantity.text(pitch, "mm"))
                         : ", within the pitch"))
             .restingOn(working);
     double hertz = pitch > 0 ? settings.eye().sweptMm(1) / pitch : plan.timing().wholeHz();

@@ -130,7 +130,8 @@ class SeenTest {
     Finding data = finding(step, "bar-data");
     assertThat(data.verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(data.reckonings().get(0).value()).isBetween(24 * 30e-6 + 50e-6, 24 * 30e-6 + 300e-6);
-    assertThat(finding(step, "bar-rate").verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(finding(step, "bar-rate").verdict()).isEqualTo(Verdict.TIGHT);
+    assertThat(finding(step, "bar-rate").says()).contains("column by column");
     // 1.25 ms are held as 2 ms: 62 columns
     assertThat(finding(step, "bar-player").advice()).contains("62");
     ScanStep fine = wand(new LightBar(24, LightBar.Motion.SWEEPS, 7, 0, 8, 400, 700));
