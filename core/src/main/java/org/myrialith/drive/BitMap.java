@@ -45,6 +45,11 @@ public record BitMap(
     return of(channels, hookup, columns, false, rows, columns);
   }
 
+  /** Lays channels into one row: each field begins a byte of it where a field has a byte. */
+  static BitMap ofRow(List<SwitchedChannel> channels, Hookup hookup, int columns) {
+    return of(channels, hookup, columns, false, 1, BYTE);
+  }
+
   /** Lays channels into outputs. */
   static BitMap of(
       List<SwitchedChannel> channels, Hookup hookup, int width, boolean farFirst, int leastChips) {

@@ -115,7 +115,12 @@ public final class CircuitPins {
         !circuit.rowSwitch().turns()
             ? 1
             : fields ? rows(channels, longest) : Math.min(CHIP, (lights + CHIP - 1) / CHIP);
-    int columns = fields && rows > 1 ? longest : (lights + rows - 1) / rows;
+    boolean bytes =
+        !circuit.rowSwitch().turns() && circuit.hookup().filling() == Filling.FIELD_A_BYTE;
+    int columns =
+        bytes
+            ? CHIP * rows(channels, CHIP)
+            : fields && rows > 1 ? longest : (lights + rows - 1) / rows;
     if (!ScannedRegisters.COLUMNS.allow(columns)) {
       return circuit;
     }

@@ -64,6 +64,16 @@ record ScanFindings(ScannedPlan plan) {
     int rows = plan.circuit().rows();
     int columns = plan.circuit().columns();
     int wanted = plan.map().chips();
+    if (!plan.circuit().rowSwitch().turns() && wanted > rows) {
+      return Optional.of(
+          of(
+                  "rows-missing",
+                  Verdict.BREAKS,
+                  phrase(
+                      "%s want an output each; there are %d.",
+                      Quantity.text(lights(), "lights"), columns))
+              .advising("Name more columns, or let rows have turns."));
+    }
     return rows >= wanted && columns > 0
         ? Optional.empty()
         : Optional.of(

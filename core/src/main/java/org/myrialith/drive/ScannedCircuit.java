@@ -27,7 +27,7 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
   /** Returns the columns that there are pins or outputs for. */
   int columns();
 
-  /** Returns what switches a row on, such as pin "D4"; empty where there is nothing. */
+  /** Returns what switches a row on: a pin, or chip and output as "2.0"; empty for nothing. */
   String rowOutput(int row);
 
   /** Returns what switches a column of a row on. */

@@ -165,7 +165,7 @@ public record ScannedPins(
   public boolean minds(String field) {
     return switch (field) {
       case "through" -> false;
-      case "rowPins", "order", "blankMicros" -> rowSwitch.turns();
+      case "rowPins", "order", "blankMicros", "filling" -> rowSwitch.turns();
       default -> true;
     };
   }
@@ -219,8 +219,9 @@ public record ScannedPins(
             brief.controller().stage(),
             rowSwitch.stage(brief.controller().stage()),
             timing.duty());
+    Hookup filled = rowSwitch.turns() ? hookup : hookup.filled(Filling.PACKED);
     BitMap map =
-        BitMap.ofRows(switching.channels(), hookup, width(), rows)
+        BitMap.ofRows(switching.channels(), filled, width(), rows)
             .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
   }

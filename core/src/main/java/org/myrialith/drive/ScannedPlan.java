@@ -76,7 +76,10 @@ public record ScannedPlan(
       return "always on";
     }
     String name = circuit.rowOutput(group);
-    return phrase("row %d, %s", group + 1, name.isEmpty() ? "no pin" : name);
+    String told = name.isEmpty() ? "no pin" : name;
+    return circuit instanceof Charlieplex
+        ? phrase("anode %s", told)
+        : phrase("row %d, %s", group + 1, told);
   }
 
   /** Returns what has a turn. */
@@ -247,6 +250,9 @@ public record ScannedPlan(
     all.addAll(new EyeFindings(this).all());
     if (circuit instanceof Charlieplex) {
       all.add(new StrayLight(this).finding());
+    }
+    if (circuit instanceof ScannedRegisters registers) {
+      all.addAll(new ChainFindings(this, registers).all());
     }
     return List.copyOf(all);
   }

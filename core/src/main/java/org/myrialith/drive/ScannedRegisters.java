@@ -235,16 +235,12 @@ public record ScannedRegisters(
 
   @Override
   public String rowOutput(int row) {
-    return rowSwitch.turns()
-        ? "chip " + (columnChips() + row / ROW_CHIP + 1) + " output " + row % ROW_CHIP
-        : "";
+    return rowSwitch.turns() ? (columnChips() + row / ROW_CHIP + 1) + "." + row % ROW_CHIP : "";
   }
 
   @Override
   public String columnOutput(int row, int column) {
-    return column < columns
-        ? "chip " + (column / sort.width() + 1) + " output " + column % sort.width()
-        : "";
+    return column < columns ? (column / sort.width() + 1) + "." + column % sort.width() : "";
   }
 
   @Override
@@ -265,8 +261,11 @@ public record ScannedRegisters(
             sort.stage(),
             rowStage,
             timing.duty());
+    List<SwitchedChannel> channels = switching.channels();
     BitMap map =
-        BitMap.ofRows(switching.channels(), hookup, columns, rows)
+        (rowSwitch.turns()
+                ? BitMap.ofRows(channels, hookup, columns, rows)
+                : BitMap.ofRow(channels, hookup, columns))
             .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
   }

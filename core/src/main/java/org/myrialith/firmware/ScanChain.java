@@ -250,7 +250,7 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
     for (int row = 0; turns() && row < circuit.rows(); row++) {
       steps.add(
           phrase(
-              "Row %d: %s %s; it is on while that output is %s.",
+              "Row %d: output %s (chip and output) %s; it is on while that is %s.",
               row + 1,
               circuit.rowOutput(row),
               RowWiring.of(plan),

@@ -17,8 +17,8 @@ public record Eye(double degreesPerSecond, double eyeMm) {
   /** Allowed distance. */
   public static final Bounds DISTANCE = Bounds.measure(50, 100_000, "mm");
 
-  /** A jump of ten degrees, from an arm's length (common practice). */
-  public static final Eye USUAL = new Eye(300, 600);
+  /** A small jump, from an arm's length (common practice). */
+  public static final Eye USUAL = new Eye(100, 600);
 
   /** How it stands in the format. */
   public static final Description<Eye> DESCRIPTION =

@@ -17,10 +17,8 @@ import org.myrialith.finding.Verdict;
 
 /** What a camera and a sweeping eye see of lights that have their turns, all of them full on. */
 record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
-  /** Bands of less are not noticed, and of more spoil a picture (common practice). */
+  /** Bands of less are not noticed (common practice). */
   private static final double NOTICED = 0.05;
-
-  private static final double SPOILS = 0.2;
 
   /** A light of which a frame gets less is missing there. */
   private static final double MISSED = 0.01;
@@ -48,10 +46,7 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     Exposures seen = exposures();
     double contrast = seen.contrast();
     boolean missing = seen.dimmest() < MISSED;
-    Verdict verdict =
-        missing || contrast > SPOILS
-            ? Verdict.BREAKS
-            : contrast > NOTICED ? Verdict.TIGHT : Verdict.HOLDS;
+    Verdict verdict = missing || contrast > NOTICED ? Verdict.TIGHT : Verdict.HOLDS;
     String says =
         missing
             ? phrase(

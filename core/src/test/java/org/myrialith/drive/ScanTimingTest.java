@@ -234,4 +234,84 @@ class ScanTimingTest {
             .plan(panel(2, 2), brief(Controller.ARM32_SMALL));
     assertThat(finding(small, "scan-timer-c1").verdict()).isEqualTo(Verdict.BREAKS);
   }
+
+  private static ScannedPlan chain(RegisterClass sort, double milliamps) {
+    return ScannedRegisters.usual("c1", List.of("f1"))
+        .of(sort, 8, 8, RowSwitch.MOSFET)
+        .with(Hookup.of(milliamps, Side.TO_SUPPLY))
+        .plan(panel(8, 8), brief(Controller.AVR8_32K));
+  }
+
+  /** An HC register carries 70 mA through its supply pins: eight of 8 mA, not of 10 (JESD7A). */
+  @ParameterizedTest
+  @CsvSource({"HC, 8, HOLDS", "HC, 10, BREAKS", "POWER, 20, HOLDS", "SINK, 20, HOLDS"})
+  void aChipCarriesARow(RegisterClass sort, double milliamps, Verdict verdict) {
+    ScannedPlan plan = chain(sort, milliamps);
+    assertThat(finding(plan, "chip-current-c1").verdict()).isEqualTo(verdict);
+    assertThat(plan.chips()).isEqualTo(2);
+    assertThat(plan.outputName(3)).isEqualTo("1.3");
+  }
+
+  /** Sinks turn 5 V less 2 V of an LED into heat: 8 × 20 mA × 3 V, but for the dark between. */
+  @Test
+  void theHeatOfSinksByTurns() {
+    ScannedPlan plan = chain(RegisterClass.SINK, 20);
+    double watts = finding(plan, "chip-heat-c1").reckonings().get(0).value();
+    assertThat(watts).isBetween(0.8 * 0.48, 1.1 * 0.48);
+    assertThat(plan.resistorCount()).isZero();
+  }
+
+  /** A row of its own for all: each light has its output, and is lit for its share of the time. */
+  @Test
+  void registersThatAreOnlyDimmed() {
+    ScannedPlan plan =
+        ScannedRegisters.usual("c1", List.of("f1"))
+            .of(RegisterClass.HC, 1, 64, RowSwitch.NONE)
+            .scanned(Scan.of(200, 6, 0))
+            .plan(panel(8, 8), brief(Controller.AVR8_32K));
+    assertThat(plan.timing().duty()).isCloseTo(1, within(1e-9));
+    assertThat(plan.chips()).isEqualTo(8);
+    assertThat(plan.findings()).noneMatch(f -> f.key().startsWith("row-current"));
+    assertThatThrownBy(
+            () ->
+                ScannedRegisters.usual("c1", List.of()).of(RegisterClass.HC, 2, 8, RowSwitch.NONE))
+        .hasMessageContaining("rows");
+    assertThatThrownBy(
+            () ->
+                ScannedRegisters.usual("c1", List.of())
+                    .of(RegisterClass.GREY_12, 2, 8, RowSwitch.PIN))
+        .hasMessageContaining("sort");
+    assertThatThrownBy(
+            () -> ScannedRegisters.usual("c1", List.of()).of(RegisterClass.HC, 0, 8, RowSwitch.PIN))
+        .hasMessageContaining("rows");
+  }
+
+  /** Plain PWM has as many slots as levels; passes show rows more often for the same unit. */
+  @Test
+  void methods() {
+    Scan scan = Scan.of(100, 5, 4);
+    ScanTiming angle = ScanTiming.of(8, scan, ONE_PORT);
+    ScanTiming plain = ScanTiming.of(8, scan.by(ScanMethod.PLAIN), ONE_PORT);
+    assertThat(angle.slotCount()).isEqualTo(8 * 5);
+    assertThat(plain.slotCount()).isEqualTo(8 * 31);
+    assertThat(plain.share()).isGreaterThan(3 * angle.share());
+    ScanTiming passes = ScanTiming.of(8, scan.by(ScanMethod.FOUR_PASSES), ONE_PORT);
+    assertThat(passes.refreshHz()).isCloseTo(4 * passes.wholeHz(), within(1e-9));
+    for (ScanTiming timing : List.of(angle, plain, passes)) {
+      // every level gets its own share of the slots of its row
+      for (int level = 0; level < 32; level++) {
+        int at = level;
+        double lit =
+            timing.slots().stream()
+                .filter(slot -> slot.row() == 3 && timing.lit(at, slot))
+                .mapToDouble(ScanTiming.Slot::seconds)
+                .sum();
+        assertThat(lit).isCloseTo(level * timing.unitSeconds(), within(1e-9));
+      }
+    }
+    assertThat(RowOrder.INTERLACED.of(5)).containsExactly(0, 2, 4, 1, 3);
+    ScanTiming own = ScanTiming.of(8, scan.taking(2000), ONE_PORT);
+    assertThat(own.interruptCycles()).isEqualTo(2000);
+    assertThat(own.share()).isGreaterThan(10 * angle.share());
+  }
 }

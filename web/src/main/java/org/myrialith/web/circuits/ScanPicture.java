@@ -20,6 +20,8 @@ import org.myrialith.parts.Controller;
  * @param interrupt as long as one takes, on the scale of that row
  * @param reaches highest refresh by depth, that of the circuit among them
  * @param height of the picture of a turn
+ * @param word what has turns, in the plural
+ * @param drawn how many of them are, where it is not all
  */
 public record ScanPicture(
     List<Bar> turn,
@@ -29,6 +31,8 @@ public record ScanPicture(
     List<Reach> reaches,
     double height,
     String turnText,
+    String word,
+    String drawn,
     String rowText,
     String interruptText) {
   private static final double LEFT = 110;
@@ -92,6 +96,8 @@ public record ScanPicture(
         reaches(plan),
         rows * LINE,
         Quantity.text(turn, "s"),
+        plan.circuit().turnWord(),
+        rows < timing.turns() ? phrase(", the first %d of %d", rows, timing.turns()) : "",
         Quantity.text(rowSeconds, "s"),
         Quantity.text(interrupt, "s"));
   }

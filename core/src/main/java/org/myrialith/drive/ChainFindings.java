@@ -1,0 +1,109 @@
+package org.myrialith.drive;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/** What is judged of the chips of a chain whose rows have turns. */
+record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
+  /** Heat that a package without a sink gets rid of (W), common practice. */
+  private static final double CHIP_WATTS = 1;
+
+  List<Finding> all() {
+    List<Finding> all = new ArrayList<>(List.of(current()));
+    if (circuit.sort().stage().keeps()) {
+      all.add(heat());
+    }
+    return all;
+  }
+
+  private OutputLoad load(int channel) {
+    return plan.switching().loads().get(plan.map().channels().get(channel).load());
+  }
+
+  /** What each chip carries in each row with everything lit, in its turn (A). */
+  private double[][] byRowAndChip() {
+    double[][] amps = new double[plan.map().chips()][circuit.columnChips()];
+    int together = Math.max(1, plan.mostOfARow());
+    for (int channel = 0; channel < plan.map().channels().size(); channel++) {
+      OutputLoad load = load(channel);
+      double each =
+          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().mostAmps();
+      int chip =
+          Math.min(plan.map().output(channel) / circuit.sort().width(), circuit.columnChips() - 1);
+      amps[plan.map().chip(channel)][chip] += load.paths() * each;
+    }
+    return amps;
+  }
+
+  private Finding current() {
+    double most = Arrays.stream(byRowAndChip()).flatMapToDouble(Arrays::stream).max().orElse(0);
+    double limit = circuit.sort().stage().chipMilliamps() * 1e-3;
+    boolean carries = most <= limit;
+    Reckoning working =
+        new Reckoning(
+            plan.key("chip-current"),
+            "A chip with all its columns of a row lit",
+            most,
+            "A",
+            "sum of the currents of its columns in their turn, in the row that has the most",
+            List.of(given("at the very most", circuit.sort().stage().chipMilliamps(), "mA")),
+            Source.partClass("data of the class"));
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                plan.key("chip-current"),
+                carries ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "With a whole row lit, a chip carries %s; %s is the very most.",
+                    Quantity.text(most, "A"), Quantity.text(limit, "A")))
+            .restingOn(working);
+    return carries
+        ? finding
+        : finding.advising(
+            "Ask for less current, use chips with power outputs or sinks, or fewer columns a chip.");
+  }
+
+  /** Outputs that keep a current turn what the LEDs leave into heat, each in its turn. */
+  private Finding heat() {
+    double[] watts = new double[circuit.columnChips()];
+    for (int channel = 0; channel < plan.map().channels().size(); channel++) {
+      if (load(channel).path() instanceof KeptByTurns turns) {
+        int chip = Math.min(plan.map().output(channel) / circuit.sort().width(), watts.length - 1);
+        watts[chip] += load(channel).paths() * turns.kept().watts() * turns.duty();
+      }
+    }
+    double most = Arrays.stream(watts).max().orElse(0);
+    boolean cool = most <= CHIP_WATTS;
+    Reckoning working =
+        new Reckoning(
+            plan.key("chip-heat"),
+            "Heat of the hottest chip, everything lit",
+            most,
+            "W",
+            "sum over its lights of current × (volts at the row − forward volts) × share of the time",
+            List.of(given("without a sink", CHIP_WATTS, "W")),
+            Source.COMMON_PRACTICE);
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                plan.key("chip-heat"),
+                cool ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
+                    Quantity.text(most, "W"), Quantity.text(CHIP_WATTS, "W")))
+            .restingOn(working);
+    return cool
+        ? finding
+        : finding.advising("Hang the rows on a supply nearer to the forward volts.");
+  }
+}
