@@ -9,7 +9,11 @@ import org.myrialith.brief.Brief;
 import org.myrialith.build.WayTable;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.drive.Circuits;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.drive.Wiring;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
@@ -20,6 +24,8 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.layout.Panel;
 import org.myrialith.parts.Controller;
+import org.myrialith.scan.ScanSettings;
+import org.myrialith.scan.ScanStep;
 
 /** Times each work of the core beside the one that it is to be held against, and prints both. */
 public final class Ratios {
@@ -33,6 +39,7 @@ public final class Ratios {
     ratios.growthOfLayout();
     ratios.growthOfFrames();
     ratios.growthOfWays();
+    ratios.growthOfScans();
     ratios.besideReading("lantern", DemoGadgets.tideLantern());
     ratios.besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
     say("largest error of a ratio: %.0f %%", 100 * ratios.largestError);
@@ -86,6 +93,43 @@ public final class Ratios {
   }
 
   /** 96 channels of 32 RGB lights, ten and a hundred times as many. */
+  /** Rows and columns on chains: planned, and seen by a camera in thirty frames. */
+  private void growthOfScans() {
+    List<ScanStep> steps = new ArrayList<>();
+    for (int columns : new int[] {8, 80}) {
+      for (int rows : new int[] {6, 60}) {
+        if (columns == 80 || rows == 6) {
+          steps.add(scanned(columns, rows));
+        }
+      }
+    }
+    for (int i = 1; i < steps.size(); i++) {
+      ScanStep more = steps.get(i);
+      ScanStep less = steps.get(i - 1);
+      String what = i == 1 ? " of 480 lights beside 48" : " of 4 800 lights beside 480";
+      time("what is seen of turns" + what, more::findings, less::findings);
+      time(
+          "findings of turns" + what,
+          () -> more.scanned().get(0).findings(),
+          () -> less.scanned().get(0).findings());
+    }
+  }
+
+  private static ScanStep scanned(int columns, int rows) {
+    Fixture panel =
+        Fixture.of(
+            "f1", "Lights", new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, false, false, 0));
+    Layout layout =
+        Layout.EMPTY.withFixtures(List.of(panel.with(panel.mount().withEmitter("single-red"))));
+    ScannedRegisters circuit =
+        ScannedRegisters.usual("c1", List.of("f1"))
+            .of(RegisterClass.SINK, rows, columns, RowSwitch.MOSFET);
+    Brief brief = new Brief("B", "", Controller.AVR8_256K, Optional.empty());
+    return new ScanStep(
+        ScanSettings.USUAL,
+        Wiring.of(layout, LayoutPlan.of(layout.fixtures()), new Circuits(List.of(circuit)), brief));
+  }
+
   private void growthOfWays() {
     List<Layout> layouts = new ArrayList<>();
     for (int lights : new int[] {32, 320, 3200}) {

@@ -170,6 +170,16 @@ public final class DemoGadgets {
     return DemoMatrix.fogBell();
   }
 
+  /** Returns thirty lights between six pins. */
+  public static Gadget berthLamps() {
+    return DemoTurns.berthLamps();
+  }
+
+  /** Returns a wand that is swept, and a strobe. */
+  public static Gadget pierWand() {
+    return DemoTurns.pierWand();
+  }
+
   /** Returns a desk with a clock, lamps and a chart, each driven another way. */
   public static Gadget pilotDesk() {
     return DemoBoards.pilotDesk();

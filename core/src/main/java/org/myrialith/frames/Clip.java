@@ -126,7 +126,7 @@ public record Clip(String id, String name, String fixture, List<Frame> frames) {
     Frame whole = frames.get(at);
     int second = whole.holdMillis() / 2;
     if (!Frame.HOLD.allow(second)) {
-      throw new InputException("holdMillis", whole.holdMillis(), "20 ms or more to be split");
+      throw new InputException("holdMillis", whole.holdMillis(), "2 ms or more to be split");
     }
     return edited(
         list -> {

@@ -9,11 +9,11 @@ import org.myrialith.finding.Bounds;
 /**
  * One picture and how long it is held.
  *
- * @param holdMillis 10 ms to 60 s
+ * @param holdMillis 1 ms to 60 s, as moving bars want
  */
 public record Frame(Picture picture, int holdMillis) {
   /** Allowed hold time. */
-  public static final Bounds HOLD = Bounds.count(10, 60_000, "ms");
+  public static final Bounds HOLD = Bounds.count(1, 60_000, "ms");
 
   /** How it stands in the format. */
   public static final Description<Frame> DESCRIPTION =

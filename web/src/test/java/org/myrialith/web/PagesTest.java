@@ -95,7 +95,7 @@ class PagesTest {
         "brief | What feeds it? | '' | 1 to 80 characters",
         "brief | Rated current | 0 | 0.05 to 400",
         "brief | Voltage | 230 V | 3.5 to 5.5",
-        "frames | Frame 1 is held | 9 | 10 to 60"
+        "frames | Frame 1 is held | 0 | 1 to 60"
       })
   void whatCanNotBeTakenIsToldByNameAndKept(
       String step, String label, String value, String allowed) {

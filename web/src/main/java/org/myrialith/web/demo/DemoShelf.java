@@ -27,6 +27,8 @@ class DemoShelf implements ApplicationRunner {
       projects.create(DemoGadgets.mooringPost(), "Demo gadget");
       projects.create(DemoGadgets.ferryBoard(), "Demo gadget");
       projects.create(DemoGadgets.fogBell(), "Demo gadget");
+      projects.create(DemoGadgets.berthLamps(), "Demo gadget");
+      projects.create(DemoGadgets.pierWand(), "Demo gadget");
       projects.create(DemoGadgets.pilotDesk(), "Demo gadget");
       projects.create(DemoGadgets.tideLantern(), "Demo gadget");
     }

@@ -1,6 +1,7 @@
 package org.myrialith.web.scan;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -79,12 +80,17 @@ class ScanController {
         here.map(p -> SeenPicture.of(p, step.places(p), brightest(plan, p), gadget.scan(), slot))
             .orElse(null));
     PartForm<ScanSettings> part = new PartForm<>(ScanSettings.DESCRIPTION, gadget.scan());
-    FormValues form = typed != null ? typed : part.shown();
+    FormValues form = typed != null ? over(part.shown(), typed) : part.shown();
     List<PartForm.Slot> slots = part.slots(form);
     page.addObject("form", form);
     page.addObject("looks", slots(slots, name -> !ofStrobe(name) && !name.startsWith("bar")));
-    boolean strobe = gadget.scan().strobe().there() || typed != null;
-    boolean bar = gadget.scan().bar().there() || typed != null;
+    boolean strobe =
+        gadget.scan().strobe().there()
+            || slots.stream().anyMatch(s -> ofStrobe(s.name()) && !form.error(s.name()).isEmpty());
+    boolean bar =
+        gadget.scan().bar().there()
+            || slots.stream()
+                .anyMatch(s -> s.name().startsWith("bar") && !form.error(s.name()).isEmpty());
     page.addObject(
         "strobeSlots",
         slots(slots, name -> ofStrobe(name) && (strobe || name.equals("strobeArms"))));
@@ -93,6 +99,13 @@ class ScanController {
         slots(slots, name -> name.startsWith("bar") && (bar || name.equals("barLeds"))));
     moves(page, gadget);
     return page;
+  }
+
+  /** Fields that the form did not have show what the gadget has. */
+  private static FormValues over(FormValues shown, FormValues typed) {
+    Map<String, String> values = new HashMap<>(shown.values());
+    values.putAll(typed.values());
+    return new FormValues(values, typed.errors());
   }
 
   private static void moves(ModelAndView page, Gadget gadget) {

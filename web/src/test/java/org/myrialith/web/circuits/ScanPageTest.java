@@ -56,7 +56,7 @@ class ScanPageTest {
       page.locator("#depth").fill("8");
       page.locator("#depth").blur();
       screen.onRevision(3);
-      assertThat(stored(id).depth()).isEqualTo(8);
+      assertThat(stored(id).scan().depth()).isEqualTo(8);
       assertThat(page.locator("body")).containsText("it flickers");
       assertThat(page.locator(".scan figure").first().locator("rect")).hasCount(64);
     }
