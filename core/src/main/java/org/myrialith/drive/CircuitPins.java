@@ -10,8 +10,6 @@ import org.myrialith.parts.Controller;
 
 /** Which pins circuits stand on. */
 public final class CircuitPins {
-  private static final int CHIP = 8;
-
   private CircuitPins() {}
 
   /**
@@ -76,10 +74,7 @@ public final class CircuitPins {
         : (ScannedCircuit) circuit.onPins(free.subList(0, wanted));
   }
 
-  /**
-   * A matrix on as few free pins as its lights need: a row for each field where each begins one,
-   * else as square as can be; a column for each light where rows have no turns.
-   */
+  /** A matrix on free pins; a column for each light where rows have no turns. */
   private static ScannedCircuit matrix(
       ScannedPins circuit,
       List<SwitchedChannel> channels,
@@ -91,41 +86,39 @@ public final class CircuitPins {
           ? circuit
           : circuit.on(List.of(), free.subList(0, channels.size()));
     }
-    int columns = columns(circuit, channels);
-    int rows =
-        circuit.hookup().filling() == Filling.FIELD_A_BYTE
-            ? rows(channels, columns)
-            : (channels.size() + columns - 1) / columns;
-    return free.size() < rows + columns
-        ? circuit
-        : carrying(
-            circuit.on(free.subList(0, rows), free.subList(rows, rows + columns)), layout, brief);
+    return Grid.ofPins(channels, circuit.hookup()).stream()
+        .filter(grid -> grid.rows() + grid.columns() <= free.size())
+        .findFirst()
+        .map(
+            grid ->
+                carrying(
+                    circuit
+                        .with(circuit.hookup().filled(grid.filling()))
+                        .on(
+                            free.subList(0, grid.rows()),
+                            free.subList(grid.rows(), grid.rows() + grid.columns())),
+                    layout,
+                    brief))
+        .orElse(circuit);
   }
 
-  /** As many rows of eight columns as it takes, up to eight; then more columns. */
+  /** A chain of as many rows and columns as it takes. */
   private static ScannedCircuit chain(
       ScannedRegisters circuit, List<SwitchedChannel> channels, Layout layout, Brief brief) {
-    int lights = Math.max(1, channels.size());
-    int longest = longest(channels);
-    boolean fields =
-        circuit.hookup().filling() == Filling.FIELD_A_BYTE
-            && longest <= CHIP
-            && rows(channels, longest) <= ScannedRegisters.ROWS.max();
-    int rows =
-        !circuit.rowSwitch().turns()
-            ? 1
-            : fields ? rows(channels, longest) : Math.min(CHIP, (lights + CHIP - 1) / CHIP);
-    boolean bytes =
-        !circuit.rowSwitch().turns() && circuit.hookup().filling() == Filling.FIELD_A_BYTE;
-    int columns =
-        bytes
-            ? CHIP * rows(channels, CHIP)
-            : fields && rows > 1 ? longest : (lights + rows - 1) / rows;
-    if (!ScannedRegisters.COLUMNS.allow(columns)) {
+    boolean turns = circuit.rowSwitch().turns();
+    List<Grid> grids =
+        turns
+            ? Grid.ofChips(channels, circuit.hookup())
+            : List.of(Grid.single(channels, circuit.hookup()));
+    if (grids.isEmpty() || !ScannedRegisters.COLUMNS.allow(grids.get(0).columns())) {
       return circuit;
     }
-    ScannedRegisters made = circuit.of(circuit.sort(), rows, columns, circuit.rowSwitch());
-    return made.rowSwitch().turns() ? carrying(made, layout, brief) : made;
+    Grid grid = grids.get(0);
+    ScannedRegisters made =
+        circuit
+            .with(circuit.hookup().filled(grid.filling()))
+            .of(circuit.sort(), grid.rows(), grid.columns(), circuit.rowSwitch());
+    return turns ? carrying(made, layout, brief) : made;
   }
 
   /** Through the least switch that carries a row, blanked for as long as it takes to let go. */
@@ -140,33 +133,6 @@ public final class CircuitPins {
       }
     }
     return last;
-  }
-
-  private static int columns(ScannedPins circuit, List<SwitchedChannel> channels) {
-    int square = (int) Math.ceil(Math.sqrt(Math.max(1, channels.size())));
-    int longest = longest(channels);
-    boolean fields = circuit.hookup().filling() == Filling.FIELD_A_BYTE;
-    return fields && longest <= 2 * square ? Math.max(1, longest) : square;
-  }
-
-  /** The channels of the longest field. */
-  private static int longest(List<SwitchedChannel> channels) {
-    int longest = 0;
-    int length = 0;
-    for (SwitchedChannel channel : channels) {
-      length = channel.startsField() ? 1 : length + 1;
-      longest = Math.max(longest, length);
-    }
-    return longest;
-  }
-
-  private static int rows(List<SwitchedChannel> channels, int columns) {
-    int next = 0;
-    for (SwitchedChannel channel : channels) {
-      next = channel.startsField() ? (next + columns - 1) / columns * columns : next;
-      next++;
-    }
-    return Math.max(1, (next + columns - 1) / columns);
   }
 
   /** Returns a circuit of pins on as many as it has channels, as far as there are free ones. */

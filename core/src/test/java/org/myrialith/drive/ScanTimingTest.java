@@ -22,6 +22,7 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Stack;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.tool.CircuitSimulator;
@@ -201,18 +202,65 @@ class ScanTimingTest {
     assertThat(plan.resistorCount()).isEqualTo(8);
   }
 
+  private static ScannedPins found(Layout layout, Controller controller) {
+    return (ScannedPins)
+        CircuitPins.enough(
+            ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
+            new Circuits(List.of()),
+            layout,
+            brief(controller));
+  }
+
   /** Twelve LEDs: three by four on seven pins (common practice). */
   @Test
   void twelveLedsOnSevenPins() {
-    ScannedPins found =
-        (ScannedPins)
-            CircuitPins.enough(
-                ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
-                new Circuits(List.of()),
-                panel(4, 3),
-                brief(Controller.AVR8_32K));
-    assertThat(found.pins()).hasSize(7);
-    assertThat(found.rowPins()).hasSize(3);
+    assertThat(found(panel(4, 3), Controller.AVR8_32K).pins()).hasSize(7);
+  }
+
+  /** A panel's lines are its rows: 7 by 9 run down the columns on 16 pins, 7 rows of 9. */
+  @Test
+  void aPanelIsWiredByItsLines() {
+    ScannedPins chart = found(panel(7, 9), Controller.AVR8_32K);
+    assertThat(chart.rowPins()).hasSize(7);
+    assertThat(chart.columnPins()).hasSize(9);
+    // where its lines are too long for the pins, as square as can be
+    ScannedPins flat = found(panel(2, 24), Controller.AVR8_32K);
+    assertThat(flat.rowPins()).hasSize(7);
+    assertThat(flat.columnPins()).hasSize(7);
+  }
+
+  /** 64 in four layers of 16: 20 lines (common practice). Five layers of 3 by 3: 14. */
+  @ParameterizedTest
+  @CsvSource({"4, 4, 4, 20", "3, 3, 5, 14"})
+  void aStackByItsLayers(int columns, int rows, int layers, int lines) {
+    Fixture stack = Fixture.of("f1", "Stack", new Stack(columns, rows, layers, 20, 20, 10));
+    Layout layout =
+        Layout.EMPTY.withFixtures(List.of(stack.with(stack.mount().withEmitter("single-red"))));
+    for (Filling filling : Filling.values()) {
+      ScannedCircuit pins =
+          CircuitPins.enough(
+              ScannedPins.usual("c1", List.of("f1"))
+                  .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+              new Circuits(List.of()),
+              layout,
+              brief(Controller.AVR8_256K));
+      ScannedCircuit chain =
+          CircuitPins.enough(
+              ScannedRegisters.usual("c1", List.of("f1"))
+                  .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+              new Circuits(List.of()),
+              layout,
+              brief(Controller.AVR8_256K));
+      if (filling == Filling.FIELD_A_BYTE) {
+        assertThat(pins.rows()).isEqualTo(layers);
+        assertThat(pins.pins()).hasSize(lines);
+        assertThat(chain.rows()).isEqualTo(layers);
+      }
+      for (ScannedCircuit circuit : List.of(pins, chain)) {
+        ScannedPlan plan = circuit.plan(layout, brief(Controller.AVR8_256K));
+        assertThat(plan.findings()).noneMatch(f -> f.key().startsWith("rows-missing"));
+      }
+    }
   }
 
   /** CIE 1976: a fifth of the light of white looks half as bright or so, L* 51.8. */

@@ -115,7 +115,7 @@ class GadgetJsonTest {
     "/power, controllerMilliamps, 0, 2000, 0.5",
     "/supply, volts, 3.5, 5.5, 0.1",
     "/supply, amps, 0.05, 400, 0.01",
-    "/clips/0/frames/0, holdMillis, 10, 60000, 1"
+    "/clips/0/frames/0, holdMillis, 1, 60000, 1"
   })
   void schemaAndCodeHaveTheSameBounds(
       String pointer, String field, double min, double max, double step) {
