@@ -15,9 +15,6 @@ import org.myrialith.finding.Verdict;
 
 /** What is judged of the chips of a chain whose rows have turns. */
 record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
-  /** Heat that a package without a sink gets rid of (W), common practice. */
-  private static final double CHIP_WATTS = 1;
-
   List<Finding> all() {
     List<Finding> all = new ArrayList<>(List.of(current()));
     if (circuit.sort().stage().keeps()) {
@@ -82,28 +79,10 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
         watts[chip] += load(channel).paths() * turns.kept().watts() * turns.duty();
       }
     }
-    double most = Arrays.stream(watts).max().orElse(0);
-    boolean cool = most <= CHIP_WATTS;
-    Reckoning working =
-        new Reckoning(
+    return new ChipHeat(
             plan.key("chip-heat"),
-            "Heat of the hottest chip, everything lit",
-            most,
-            "W",
-            "sum over its lights of current × (volts at the row − forward volts) × share of the time",
-            List.of(given("without a sink", CHIP_WATTS, "W")),
-            Source.COMMON_PRACTICE);
-    Finding finding =
-        Finding.of(
-                Step.CIRCUITS,
-                plan.key("chip-heat"),
-                cool ? Verdict.HOLDS : Verdict.BREAKS,
-                phrase(
-                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
-                    Quantity.text(most, "W"), Quantity.text(CHIP_WATTS, "W")))
-            .restingOn(working);
-    return cool
-        ? finding
-        : finding.advising("Hang the rows on a supply nearer to the forward volts.");
+            Arrays.stream(watts).max().orElse(0),
+            "sum over its lights of current × (volts at the row − forward volts) × share of the time")
+        .finding();
   }
 }

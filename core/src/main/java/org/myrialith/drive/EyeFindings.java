@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -170,13 +171,8 @@ record EyeFindings(ScannedPlan plan) {
         Source.ARITHMETIC);
   }
 
-  /** Lightness of a share of a light that is taken as white (%), CIE 1976. */
-  private static double lightness(double share) {
-    return share > 216.0 / 24389 ? 116 * Math.cbrt(share) - 16 : share * 24389 / 27;
-  }
-
   private Finding brightness() {
-    double seen = lightness(timing().duty());
+    double seen = Lightness.of(timing().duty());
     return of(
             "scan-brightness",
             Verdict.HOLDS,

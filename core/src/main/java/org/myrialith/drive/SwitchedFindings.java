@@ -119,9 +119,6 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     return amps;
   }
 
-  /** Heat that a package without a sink gets rid of (W), common practice. */
-  private static final double CHIP_WATTS = 1;
-
   /** Outputs that keep a current turn what the LEDs leave into heat. */
   private Finding chipHeat() {
     double[] watts = new double[plan.map().chips()];
@@ -129,30 +126,11 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
       OutputLoad load = plan.switching().loads().get(plan.map().channels().get(c).load());
       watts[plan.map().chip(c)] += load.paths() * ((ConstantCurrent) load.path()).watts();
     }
-    double most = Arrays.stream(watts).max().orElse(0);
-    boolean cool = most <= CHIP_WATTS;
-    Reckoning working =
-        new Reckoning(
+    return new ChipHeat(
             plan.key("chip-heat"),
-            "Heat of the hottest chip, all its outputs on",
-            most,
-            "W",
-            "sum over its outputs of current × (supply − forward volts)",
-            List.of(given("without a sink", CHIP_WATTS, "W")),
-            Source.COMMON_PRACTICE);
-    Finding finding =
-        Finding.of(
-                Step.CIRCUITS,
-                plan.key("chip-heat"),
-                cool ? Verdict.HOLDS : Verdict.BREAKS,
-                phrase(
-                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
-                    Quantity.text(most, "W"), Quantity.text(CHIP_WATTS, "W")))
-            .restingOn(working);
-    return cool
-        ? finding
-        : finding.advising(
-            "Hang the LEDs on a supply nearer to their forward volts, or a resistor before them takes a part of it.");
+            Arrays.stream(watts).max().orElse(0),
+            "sum over its outputs of current × (supply − forward volts)")
+        .finding();
   }
 
   private Finding chip() {

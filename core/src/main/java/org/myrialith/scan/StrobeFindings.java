@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -176,11 +177,6 @@ record StrobeFindings(Strobe strobe) {
         .restingOn(working);
   }
 
-  /** Lightness of a share of a light that is taken as white (%), CIE 1976. */
-  private static double lightness(double share) {
-    return share > 216.0 / 24389 ? 116 * Math.cbrt(share) - 16 : share * 24389 / 27;
-  }
-
   private Finding brightness() {
     double duty = strobe.duty();
     Reckoning working =
@@ -202,7 +198,7 @@ record StrobeFindings(Strobe strobe) {
             phrase(
                 "Lit %s of the time: lightness %s beside the same light always on. %s in a flash, %s in the mean.",
                 Quantity.text(duty * WHITE, "%"),
-                Quantity.text(lightness(duty), "%"),
+                Quantity.text(Lightness.of(duty), "%"),
                 Quantity.text(strobe.flashAmps(), "A"),
                 Quantity.text(strobe.meanAmps(), "A")))
         .restingOn(working);
