@@ -272,6 +272,11 @@ public record Charlieplex(
   }
 
   @Override
+  public int slotBytes() {
+    return 2 * ScannedPins.ports(charliePins) + 1;
+  }
+
+  @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onOpenPins(Math.max(1, ScannedPins.ports(charliePins)));
   }

@@ -138,13 +138,48 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
             Quantity.text(Math.floor(refreshHz()), "times")));
   }
 
-  private Finding slow() {
-    return Finding.of(
-        Step.CIRCUITS,
-        key("on-or-off"),
-        Verdict.HOLDS,
-        phrase(
-            "On or off: the bus writes all of them %s a second at most, too few for dimming by the bus.",
-            Quantity.text(Math.floor(refreshHz()), "times")));
+  /** Bits of a level that an eye takes for a fade. */
+  private static final int FADE_BITS = 4;
+
+  /**
+   * Dimming by the bus: each bit of a level is written once, the lowest one no shorter than it
+   * takes to write; so all of them once take 2^bits − 1 times as long.
+   */
+  private double dimmedHertz() {
+    return refreshHz() / ((1 << FADE_BITS) - 1);
   }
+
+  private Reckoning dimming() {
+    return new Reckoning(
+        key("bus-dimming"),
+        phrase("Turns of %d bits, were they written by the bus", FADE_BITS),
+        dimmedHertz(),
+        "Hz",
+        "1 ÷ ((2^bits − 1) × time of writing all outputs)",
+        List.of(
+            given("bits", FADE_BITS, ""),
+            given("writing all outputs", dataSeconds(), "s"),
+            given("share of the time", 100.0 * FADE_BITS / ((1 << FADE_BITS) - 1), "%")),
+        Source.ARITHMETIC);
+  }
+
+  private Finding slow() {
+    boolean fades = dimmedHertz() >= STILL_HERTZ;
+    return Finding.of(
+            Step.CIRCUITS,
+            key("on-or-off"),
+            Verdict.HOLDS,
+            phrase(
+                "On or off: the bus writes all of them %s a second at most; levels of %d bits would turn %s a second, %s.",
+                Quantity.text(Math.floor(refreshHz()), "times"),
+                FADE_BITS,
+                Quantity.text(Math.floor(dimmedHertz()), "times"),
+                fades
+                    ? "which a still eye takes for steady, beside a share of the time that firmware of your own must spare"
+                    : "too few for dimming by the bus: PWM chips dim by themselves"))
+        .restingOn(dimming());
+  }
+
+  /** A still eye sees no flicker from here on (Hz, common practice). */
+  private static final double STILL_HERTZ = 100;
 }

@@ -20,6 +20,9 @@ record ScanFindings(ScannedPlan plan) {
   /** Beyond this share the player has little time left. */
   private static final double LARGE_SHARE = 0.5;
 
+  /** What is left of the RAM beside more than this is scant: the frame and the stack want some. */
+  private static final double SCANT_SHARE = 0.7;
+
   private ScanTiming timing() {
     return plan.timing();
   }
@@ -33,6 +36,7 @@ record ScanFindings(ScannedPlan plan) {
     able().ifPresent(all::add);
     missing().ifPresent(all::add);
     all.add(interrupts());
+    all.add(memory());
     if (plan.circuit().rowSwitch().turns()) {
       all.add(ghosts());
       all.add(row());
@@ -44,8 +48,8 @@ record ScanFindings(ScannedPlan plan) {
 
   List<Reckoning> numbers() {
     return plan.circuit().rowSwitch().turns()
-        ? List.of(share(), unit(), rowCurrent())
-        : List.of(share(), unit());
+        ? List.of(share(), ram(), unit(), rowCurrent())
+        : List.of(share(), ram(), unit());
   }
 
   private Finding of(String name, Verdict verdict, String says) {
@@ -159,6 +163,52 @@ record ScanFindings(ScannedPlan plan) {
     ScanTiming other =
         ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt().of(controller()));
     return Quantity.text(other.share() * 100, "%");
+  }
+
+  private Reckoning ram() {
+    return new Reckoning(
+        plan.key("scan-ram"),
+        "RAM of the slots",
+        plan.slotRamBytes(),
+        "bytes",
+        "2 × slots × bytes of one: those that are shown, and those that are made",
+        List.of(
+            given("slots", timing().slotCount(), ""),
+            given("bytes of one", plan.circuit().slotBytes(), ""),
+            given("RAM of the controller", controller().ramBytes(), "bytes")),
+        Source.ARITHMETIC);
+  }
+
+  private Finding memory() {
+    int takes = plan.slotRamBytes();
+    int ram = controller().ramBytes();
+    Verdict verdict =
+        takes > ram ? Verdict.BREAKS : takes > SCANT_SHARE * ram ? Verdict.TIGHT : Verdict.HOLDS;
+    Finding finding =
+        of(
+                "scan-ram",
+                verdict,
+                phrase(
+                    "Slots of two frames take %s of the controller's %s of RAM.",
+                    Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
+            .restingOn(ram());
+    if (verdict == Verdict.HOLDS) {
+      return finding;
+    }
+    Scan scan = plan.circuit().scan();
+    return finding.advising(
+        scan.method() != ScanMethod.BIT_ANGLE
+            ? phrase("By bit-angle: %s.", ram(scan.by(ScanMethod.BIT_ANGLE)))
+            : scan.depth() > 1
+                ? phrase(
+                    "With %s: %s.",
+                    Quantity.text(scan.depth() - 1, "bits"), ram(scan.deep(scan.depth() - 1)))
+                : "Use a controller with more RAM.");
+  }
+
+  private String ram(Scan scan) {
+    int slots = scan.method().steps(scan.depth()).stream().mapToInt(List::size).sum();
+    return Quantity.text(2.0 * timing().turns() * slots * plan.circuit().slotBytes(), "bytes");
   }
 
   private Reckoning unit() {

@@ -46,6 +46,9 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
     return "rows";
   }
 
+  /** Returns the bytes that its interrupt keeps for a slot: rows, columns, ticks. */
+  int slotBytes();
+
   /** Returns the chips that it takes. */
   default int chips() {
     return 0;

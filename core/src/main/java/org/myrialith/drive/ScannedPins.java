@@ -232,6 +232,11 @@ public record ScannedPins(
         Math.max(1, ports(columnPins)), rowSwitch.turns() ? Math.max(1, ports(rowPins)) : 0);
   }
 
+  @Override
+  public int slotBytes() {
+    return ports(columnPins) + (rowSwitch.turns() ? ports(rowPins) : 0) + 1;
+  }
+
   /** Ports that pins stand on. */
   static int ports(List<String> pins) {
     return (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count();

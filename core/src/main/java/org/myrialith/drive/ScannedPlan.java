@@ -210,6 +210,11 @@ public record ScannedPlan(
         .refreshHz();
   }
 
+  /** Returns the RAM of its slots, those that are shown and those that are made (bytes). */
+  public int slotRamBytes() {
+    return 2 * timing.slotCount() * circuit.slotBytes();
+  }
+
   /** Returns what an output that switches rows gives: a pin's, or a register's. */
   public OutputStage rowPinStage() {
     return circuit instanceof ScannedRegisters

@@ -244,6 +244,11 @@ public record ScannedRegisters(
   }
 
   @Override
+  public int slotBytes() {
+    return columnBytes() + rowChips() + 1;
+  }
+
+  @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onChain(columnBytes() + rowChips(), rowSwitch.turns());
   }

@@ -118,10 +118,6 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
     return text.toString();
   }
 
-  private int slotBytes() {
-    return on().columnBytes() + on().rowBytes() + 1;
-  }
-
   private int slots() {
     return timing().slotCount();
   }
@@ -206,9 +202,9 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
         .replace("@PASSES@", Integer.toString(passes().size()))
         .replace("@STEPS@", Integer.toString(passes().get(0).size()))
         .replace("@SLOTS@", Integer.toString(slots()))
-        .replace("@BYTES@", Integer.toString(slotBytes()))
+        .replace("@BYTES@", Integer.toString(plan.circuit().slotBytes()))
         .replace("@BEFORE@", on().sentBefore() == 0 ? "" : " + " + on().sentBefore())
-        .replace("@ALL@", Integer.toString(slots() * slotBytes()))
+        .replace("@ALL@", Integer.toString(slots() * plan.circuit().slotBytes()))
         .replace("@ROWS@", Integer.toString(timing().turns()))
         .replace("@COLUMNS@", Integer.toString(lights()))
         .replace("@ROWBYTES@", Integer.toString(on().rowBytes()))
@@ -278,7 +274,7 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   @Override
   public int ramBytes() {
-    return able() ? 2 * slots() * slotBytes() + (onTimer0() ? 10 : 9) : 0;
+    return able() ? plan.slotRamBytes() + (onTimer0() ? 10 : 9) : 0;
   }
 
   @Override

@@ -22,6 +22,7 @@ import org.myrialith.parts.Controller;
  * @param height of the picture of a turn
  * @param word what has turns, in the plural
  * @param drawn how many of them are, where it is not all
+ * @param table of the first slots
  */
 public record ScanPicture(
     List<Bar> turn,
@@ -34,13 +35,17 @@ public record ScanPicture(
     String word,
     String drawn,
     String rowText,
-    String interruptText) {
+    String interruptText,
+    List<Line> table) {
   private static final double LEFT = 110;
   private static final double WIDTH = 740;
   private static final double LINE = 16;
 
   /** Lines that are drawn; more rows look alike. */
   private static final int MOST_ROWS = 16;
+
+  /** Slots that the table lists. */
+  private static final int MOST_LINES = 160;
 
   private static final int DEPTHS = 8;
   private static final double REACH_WIDTH = 520;
@@ -52,6 +57,9 @@ public record ScanPicture(
    * @param label where there is room for one, else empty
    */
   public record Bar(double x, double y, double width, int shade, String label) {}
+
+  /** A slot in the table. */
+  public record Line(int number, String turn, String shows, String start, String lasts) {}
 
   /** A word at its place. */
   public record Label(double y, String text) {}
@@ -99,7 +107,24 @@ public record ScanPicture(
         plan.circuit().turnWord(),
         rows < timing.turns() ? phrase(", the first %d of %d", rows, timing.turns()) : "",
         Quantity.text(rowSeconds, "s"),
-        Quantity.text(interrupt, "s"));
+        Quantity.text(interrupt, "s"),
+        table(plan, word));
+  }
+
+  private static List<Line> table(ScannedPlan plan, String word) {
+    List<Line> all = new ArrayList<>();
+    for (ScanTiming.Slot slot : plan.timing().slots()) {
+      if (all.size() < MOST_LINES) {
+        all.add(
+            new Line(
+                all.size(),
+                plan.turnName(slot.row()),
+                phrase("%s %d", word, slot.bit()),
+                Quantity.text(slot.startSeconds(), "s"),
+                Quantity.text(slot.seconds(), "s")));
+      }
+    }
+    return all;
   }
 
   private static Bar bar(ScanTiming.Slot slot, double start, double share, double y, String word) {
