@@ -31,6 +31,9 @@ record EyeFindings(ScannedPlan plan) {
 
   private static final Source IEEE = Source.standard("IEEE 1789-2015");
 
+  /** Lit for more of the time, a light is as good as always on. */
+  private static final double ALWAYS = 0.9;
+
   private ScanTiming timing() {
     return plan.timing();
   }
@@ -177,8 +180,26 @@ record EyeFindings(ScannedPlan plan) {
             "scan-brightness",
             Verdict.HOLDS,
             phrase(
-                "A light is lit %s of the time: beside one that is always on at the same current it has a lightness of %s.",
-                Quantity.text(timing().duty() * 100, "%"), Quantity.text(seen, "%")))
+                "A light is lit %s of the time: beside one that is always on at the same current it has a lightness of %s.%s",
+                Quantity.text(timing().duty() * 100, "%"), Quantity.text(seen, "%"), asBright()))
         .restingOn(duty());
+  }
+
+  /** What would have to flow in a turn for the mean of a light that is always on. */
+  private String asBright() {
+    double wanted = plan.hookup().milliamps() * 1e-3;
+    double peak = wanted / timing().duty();
+    double pulse =
+        plan.switching().loads().stream()
+            .mapToDouble(load -> load.die().pulseMilliamps() * 1e-3)
+            .min()
+            .orElse(0);
+    return timing().duty() > ALWAYS
+        ? ""
+        : phrase(
+            " As bright as that it would want %s in its turn; the class stands pulses of %s, %s of that brightness.",
+            Quantity.text(peak, "A"),
+            Quantity.text(pulse, "A"),
+            Quantity.text(Math.min(1, pulse / peak) * 100, "%"));
   }
 }

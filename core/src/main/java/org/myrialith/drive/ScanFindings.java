@@ -35,6 +35,7 @@ record ScanFindings(ScannedPlan plan) {
     List<Finding> all = new ArrayList<>();
     able().ifPresent(all::add);
     missing().ifPresent(all::add);
+    slots().ifPresent(all::add);
     all.add(interrupts());
     all.add(memory());
     if (plan.circuit().rowSwitch().turns()) {
@@ -103,6 +104,33 @@ record ScanFindings(ScannedPlan plan) {
                 .advising("Name more of them."));
   }
 
+  /** The timer of 8 bits can't wait for as long as the highest bit would want. */
+  private Optional<Finding> slots() {
+    if (timing().fits()) {
+      return Optional.empty();
+    }
+    Scan scan = plan.circuit().scan();
+    int bits = scan.depth();
+    while (bits > 1 && !timing(scan.deep(bits)).fits()) {
+      bits--;
+    }
+    return Optional.of(
+        of(
+                "scan-slots",
+                Verdict.BREAKS,
+                phrase(
+                    "The shortest slot has to be as long as an interrupt of %s, and the longest would then be %d ticks of a timer that counts to 256: nothing is scanned.",
+                    Quantity.text(timing().interruptCycles(), "cycles"), timing().mostTicks()))
+            .advising(
+                timing(scan.deep(bits)).fits()
+                    ? phrase("With %s it fits.", Quantity.text(bits, "bits"))
+                    : "Use a shorter chain, a shorter blanking, or a quicker interrupt."));
+  }
+
+  private ScanTiming timing(Scan scan) {
+    return ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt().of(controller()));
+  }
+
   private int lights() {
     return plan.map().channels().size();
   }
@@ -160,9 +188,7 @@ record ScanFindings(ScannedPlan plan) {
   }
 
   private String share(Scan scan) {
-    ScanTiming other =
-        ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt().of(controller()));
-    return Quantity.text(other.share() * 100, "%");
+    return Quantity.text(timing(scan).share() * 100, "%");
   }
 
   private Reckoning ram() {

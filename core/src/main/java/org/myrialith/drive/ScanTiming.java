@@ -106,7 +106,11 @@ public record ScanTiming(
     }
   }
 
-  /** Plans slots: as fine as the timer can, at least as often as wanted when that is possible. */
+  /**
+   * Plans slots: as fine as the timer can, at least as often as wanted when that is possible. Where
+   * no slots are long enough for the interrupt and short enough for the timer, they are those that
+   * the interrupt wants, and do not fit.
+   */
   static ScanTiming of(int turns, Scan scan, Interrupt interrupt) {
     List<List<ScanMethod.Step>> passes = scan.method().steps(scan.depth());
     int slots = passes.stream().mapToInt(List::size).sum();
@@ -115,6 +119,7 @@ public record ScanTiming(
     int units = (1 << scan.depth()) - 1;
     double turnHertz = scan.refreshHz() / passes.size();
     ScanTiming best = null;
+    ScanTiming tooLong = null;
     for (int prescale : interrupt.prescales()) {
       int blank =
           interrupt.leastDark() == 0
@@ -128,6 +133,7 @@ public record ScanTiming(
       int wanted = (int) Math.floor((ticks - (double) slots * dark) / units);
       int most = (MOST_TICKS - dark) / highest;
       if (most < least) {
+        tooLong = new ScanTiming(turns, scan, prescale, least, dark, takes, false);
         continue;
       }
       int unit = Math.max(least, Math.min(wanted, most));
@@ -139,11 +145,21 @@ public record ScanTiming(
         best = one;
       }
     }
-    return best;
+    return best == null ? tooLong : best;
   }
 
   private static int divideUp(int a, int b) {
     return (a + b - 1) / b;
+  }
+
+  /** Returns whether the timer counts far enough for all of its slots. */
+  public boolean fits() {
+    return mostTicks() <= MOST_TICKS;
+  }
+
+  /** Returns the ticks of the longest slot. */
+  public int mostTicks() {
+    return steps().stream().flatMap(List::stream).mapToInt(this::ticks).max().orElse(0);
   }
 
   /** Returns the bits of a level. */

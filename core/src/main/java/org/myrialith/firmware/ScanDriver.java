@@ -124,7 +124,10 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   /** Where nothing can be scanned, the line stays dark; the plan says why. */
   private boolean able() {
-    return dialect() == Dialect.AVR && plan.circuit().rows() > 0 && plan.circuit().columns() > 0;
+    return dialect() == Dialect.AVR
+        && timing().fits()
+        && plan.circuit().rows() > 0
+        && plan.circuit().columns() > 0;
   }
 
   /** Each slot of a light: lit or not, in as many cycles. */

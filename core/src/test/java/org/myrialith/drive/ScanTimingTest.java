@@ -115,6 +115,43 @@ class ScanTimingTest {
     }
   }
 
+  /**
+   * A chain of 24 bytes takes longer to fill than the lowest of 8 bits can last: that is told, and
+   * nothing is exported that would wait for the wrong time.
+   */
+  @Test
+  void slotsThatTheTimerCannotWaitFor() {
+    ScannedRegisters wide =
+        ScannedRegisters.usual("c1", List.of("f1"))
+            .of(RegisterClass.HC, 64, 128, RowSwitch.MOSFET)
+            .scanned(Scan.of(100, 8, 4));
+    ScannedPlan plan = wide.plan(panel(8, 8), brief(Controller.AVR8_32K));
+    assertThat(plan.timing().fits()).isFalse();
+    Finding slots = finding(plan, "scan-slots-c1");
+    assertThat(slots.verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(slots.advice()).contains("bits it fits");
+    int bits = Integer.parseInt(slots.advice().replaceAll("\\D+", ""));
+    assertThat(
+            wide.scanned(Scan.of(100, bits, 4))
+                .plan(panel(8, 8), brief(Controller.AVR8_32K))
+                .timing()
+                .fits())
+        .isTrue();
+    for (RegisterClass sort : List.of(RegisterClass.HC, RegisterClass.SINK)) {
+      for (int depth = 1; depth <= 8; depth++) {
+        for (ScanMethod method : ScanMethod.values()) {
+          ScanTiming timing =
+              wide.of(sort, 64, 128, RowSwitch.PIN)
+                  .scanned(Scan.of(20, depth, 40).by(method).taking(depth * 500))
+                  .plan(panel(8, 8), brief(Controller.AVR8_8K))
+                  .timing();
+          assertThat(timing.refreshHz()).isPositive();
+          assertThat(timing.fits()).isEqualTo(timing.mostTicks() <= 256);
+        }
+      }
+    }
+  }
+
   /** Sixteen bits at 10 kHz and the like are refused, or planned with what can be reached. */
   @Test
   void whatCannotBeIsTold() {
@@ -272,6 +309,8 @@ class ScanTimingTest {
     // an eighth of the time, less the dark between slots: L* of 0.12 is 41.2
     assertThat(duty.value()).isBetween(11.5, 12.5);
     assertThat(bright.says()).containsPattern("lightness of 4[01]\\.\\d");
+    // 8 mA for good are 8 mA ÷ 0.12 in its turn
+    assertThat(bright.says()).containsPattern("want 6\\d(\\.\\d)?\u00a0mA in its turn");
   }
 
   @Test
