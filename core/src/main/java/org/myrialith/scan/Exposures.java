@@ -1,6 +1,7 @@
 package org.myrialith.scan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.ScanTiming;
@@ -10,7 +11,7 @@ import org.myrialith.drive.ScannedPlan;
  * What a camera gets of each light in each of its frames.
  *
  * @param shares by frame and channel: light that falls on its line, as a share of what an even
- *     light of its mean would give; 0 for one that is dark
+ *     light of its mean would give; no number for one that is dark
  */
 public record Exposures(double[][] shares) {
   /** Frames after which a beat has shown itself, as a rule. */
@@ -34,7 +35,7 @@ public record Exposures(double[][] shares) {
       int turn = output / plan.lightsOfATurn();
       if (turn < byTurn.size()) {
         Light light = new Light(plan.timing(), byTurn.get(turn), levels.at(channel));
-        for (int frame = 0; frame < frames && light.lit > 0; frame++) {
+        for (int frame = 0; frame < frames; frame++) {
           double opens = camera.opensSeconds(frame, down[channel]);
           double got = light.until(opens + camera.shutterSeconds()) - light.until(opens);
           shares[frame][channel] = got / (camera.shutterSeconds() * light.lit / light.period);
@@ -46,48 +47,50 @@ public record Exposures(double[][] shares) {
 
   /** One light, over and over. */
   private static final class Light {
-    private final List<ScanTiming.Slot> slots = new ArrayList<>();
+    private final double[] starts;
+    private final double[] ends;
+
+    /** How long it was lit before each of its slots (s). */
+    private final double[] before;
+
     private final double period;
     private final double lit;
 
     Light(ScanTiming timing, List<ScanTiming.Slot> own, int level) {
-      own.stream().filter(slot -> timing.lit(level, slot)).forEach(slots::add);
+      List<ScanTiming.Slot> slots = own.stream().filter(s -> timing.lit(level, s)).toList();
+      starts = slots.stream().mapToDouble(ScanTiming.Slot::startSeconds).toArray();
+      ends = slots.stream().mapToDouble(s -> s.startSeconds() + s.seconds()).toArray();
+      before = new double[starts.length];
+      double all = 0;
+      for (int slot = 0; slot < starts.length; slot++) {
+        before[slot] = all;
+        all += ends[slot] - starts[slot];
+      }
       period = 1 / timing.wholeHz();
-      lit = slots.stream().mapToDouble(ScanTiming.Slot::seconds).sum();
+      lit = all;
     }
 
     /** How long it was lit until then (s). */
     double until(double seconds) {
       double whole = Math.floor(seconds / period);
       double within = seconds - whole * period;
-      double all = whole * lit;
-      for (ScanTiming.Slot slot : slots) {
-        all += Math.max(0, Math.min(slot.seconds(), within - slot.startSeconds()));
-      }
-      return all;
+      int found = Arrays.binarySearch(starts, within);
+      int slot = found >= 0 ? found : -found - 2;
+      double since = slot < 0 ? 0 : before[slot] + Math.min(within, ends[slot]) - starts[slot];
+      return whole * lit + since;
     }
   }
 
   private double most(boolean largest) {
     double found = largest ? 0 : Double.MAX_VALUE;
     for (double[] frame : shares) {
-      for (int channel = 0; channel < frame.length; channel++) {
-        if (shares.length > 0 && lights(channel)) {
-          found = largest ? Math.max(found, frame[channel]) : Math.min(found, frame[channel]);
+      for (double share : frame) {
+        if (!Double.isNaN(share)) {
+          found = largest ? Math.max(found, share) : Math.min(found, share);
         }
       }
     }
     return found == Double.MAX_VALUE ? 0 : found;
-  }
-
-  /** Whether a light is seen in any frame; one that no frame has seen is in none of them. */
-  private boolean lights(int channel) {
-    for (double[] frame : shares) {
-      if (frame[channel] > 0) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** Returns the brightest light of any frame, 1 for as bright as it is. */

@@ -142,8 +142,12 @@ class CameraTest {
                 * scan.timing().unitSeconds()
                 * scan.timing().wholeHz()
                 * camera.shutterSeconds();
-        double planned = seen.shares()[frame][light] * mean;
         double measured = got[frame * levels.size() + light];
+        if (levels.at(light) == 0) {
+          assertThat(measured).as("frame %d, light %d is dark", frame, light).isZero();
+          continue;
+        }
+        double planned = seen.shares()[frame][light] * mean;
         some += measured > 0 ? 1 : 0;
         // an edge of an exposure within a slot: the interrupt may be some cycles late
         assertThat(planned)

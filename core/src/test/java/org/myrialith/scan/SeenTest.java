@@ -82,6 +82,16 @@ class SeenTest {
     }
   }
 
+  /** In step with the turns, and shut before the last rows have theirs: those are never seen. */
+  @Test
+  void whatNoFrameSeesIsMissing() {
+    double hertz = hertz(matrix(200, ScanSettings.USUAL));
+    Camera camera = new Camera(hertz / 4, 8, 0).shut(0.6 / hertz);
+    Finding finding = finding(matrix(200, ScanSettings.USUAL.with(camera)), "camera-c1");
+    assertThat(finding.says()).contains("misses lights");
+    assertThat(finding.verdict()).isEqualTo(Verdict.TIGHT);
+  }
+
   /** What it advises has no bands. */
   @Test
   void theRemedyHolds() {

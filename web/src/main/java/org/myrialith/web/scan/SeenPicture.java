@@ -161,7 +161,8 @@ public record SeenPicture(
         List<Dot> dots = new ArrayList<>();
         for (Places.Light light : places.lights()) {
           double level = (double) levels.at(light.channel()) / plan.fullLevel();
-          double glow = Math.min(1, Math.pow(frame[light.channel()] * level, 1 / SCREEN));
+          double got = level == 0 ? 0 : frame[light.channel()] * level;
+          double glow = Math.min(1, Math.pow(got, 1 / SCREEN));
           dots.add(dot(light, Math.rint(glow * 1000) / 1000, "", glow > 0));
         }
         all.add(dots);
