@@ -15,7 +15,9 @@ record ScanBeside(List<CircuitPlan> plans) {
     List<Finding> all = new ArrayList<>();
     for (CircuitPlan plan : plans) {
       if (plan instanceof ScannedPlan scanned && plan.emitters() > 0) {
-        ports(scanned, all);
+        if (!(scanned.circuit() instanceof ScannedRegisters)) { // which sets single bits
+          ports(scanned, all);
+        }
         held(scanned, all);
       }
     }

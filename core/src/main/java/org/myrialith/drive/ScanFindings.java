@@ -13,9 +13,8 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.OutputStage;
 
-/** What is judged of lights that have their turns: flicker, ghosts, rows, time, brightness. */
+/** What is judged of the slots of lights that have their turns: pins, timer, time, memory. */
 record ScanFindings(ScannedPlan plan) {
   /** Beyond this share the player has little time left. */
   private static final double LARGE_SHARE = 0.5;
@@ -38,19 +37,11 @@ record ScanFindings(ScannedPlan plan) {
     slots().ifPresent(all::add);
     all.add(interrupts());
     all.add(memory());
-    if (plan.circuit().rowSwitch().turns()) {
-      all.add(ghosts());
-      all.add(row());
-      shared().ifPresent(all::add);
-      all.add(stuck());
-    }
     return all;
   }
 
   List<Reckoning> numbers() {
-    return plan.circuit().rowSwitch().turns()
-        ? List.of(share(), ram(), unit(), rowCurrent())
-        : List.of(share(), ram(), unit());
+    return List.of(share(), ram(), unit());
   }
 
   private Finding of(String name, Verdict verdict, String says) {
@@ -237,7 +228,7 @@ record ScanFindings(ScannedPlan plan) {
     return Quantity.text(2.0 * timing().turns() * slots * plan.circuit().slotBytes(), "bytes");
   }
 
-  private Reckoning unit() {
+  Reckoning unit() {
     return new Reckoning(
         plan.key("scan-unit"),
         "The lowest bit lights",
@@ -249,123 +240,5 @@ record ScanFindings(ScannedPlan plan) {
             given("time of a tick", (double) timing().prescale() / Controller.CLOCK_HZ, "s"),
             given("rows off between slots", timing().darkSeconds(), "s")),
         Source.partClass("timer of the controller"));
-  }
-
-  private Finding ghosts() {
-    double off = plan.circuit().rowSwitch().offSeconds();
-    boolean clean = timing().darkSeconds() >= off;
-    Finding finding =
-        of(
-                "scan-ghosts",
-                clean ? Verdict.HOLDS : Verdict.BREAKS,
-                phrase(
-                    "All is off for %s between slots; %s lets go within %s.",
-                    Quantity.text(timing().darkSeconds(), "s"),
-                    plan.circuit().rowSwitch().title(),
-                    Quantity.text(off, "s")))
-            .restingOn(unit());
-    return clean
-        ? finding
-        : finding.advising(
-            phrase(
-                "The row before glows on in the columns of the next: blank for %s.",
-                Quantity.text(off, "s")));
-  }
-
-  private Reckoning rowCurrent() {
-    OutputStage stage = plan.rowStage();
-    return new Reckoning(
-        plan.key("row-current"),
-        "A row with all its lights in their turn",
-        plan.rowAmps(),
-        "A",
-        "sum of the currents of its lights in their turn",
-        List.of(
-            given("to plan with", stage.planMilliamps(), "mA"),
-            given("at the very most", stage.mostMilliamps(), "mA")),
-        Source.partClass("data of the class"));
-  }
-
-  private Finding row() {
-    OutputStage stage = plan.rowStage();
-    double most = plan.rowAmps() * 1e3;
-    Verdict verdict =
-        most > stage.mostMilliamps()
-            ? Verdict.BREAKS
-            : most > stage.planMilliamps() ? Verdict.TIGHT : Verdict.HOLDS;
-    Finding finding =
-        of(
-                "row-current",
-                verdict,
-                phrase(
-                    "A row carries up to %s through %s; %s is planned with, %s is the very most.",
-                    Quantity.text(plan.rowAmps(), "A"),
-                    plan.circuit().rowSwitch().title(),
-                    Quantity.text(stage.planMilliamps() * 1e-3, "A"),
-                    Quantity.text(stage.mostMilliamps() * 1e-3, "A")))
-            .restingOn(rowCurrent());
-    return verdict == Verdict.HOLDS
-        ? finding
-        : finding.advising("Let rows through a stronger switch, or ask for less current.");
-  }
-
-  /** Below this share of what a lone light gets, a full row is seen darker (common practice). */
-  private static final double SEEN_SHARE = 0.8;
-
-  /** What lights of a row share makes them darker the more of them are lit. */
-  private Optional<Finding> shared() {
-    int together = plan.mostOfARow();
-    if (together < 2 || !(plan.switching().loads().get(0).path() instanceof ByTurns turns)) {
-      return Optional.empty();
-    }
-    double alone = turns.amps(1);
-    double each = turns.amps(together);
-    boolean even = each >= SEEN_SHARE * alone;
-    Reckoning working =
-        new Reckoning(
-            plan.key("row-shared"),
-            phrase("Each of %d lights of a row, lit together", together),
-            each,
-            "A",
-            "(volts − lost − forward volts) ÷ (resistor + inside + (lights − 1) × inside the row's switch)",
-            List.of(
-                given("one alone", alone, "A"),
-                given("inside the row's switch", turns.rowOhms(), "ohm"),
-                given("resistor", turns.resistor().ohms(), "ohm")),
-            Source.ARITHMETIC);
-    Finding finding =
-        of(
-                "row-shared",
-                even ? Verdict.HOLDS : Verdict.TIGHT,
-                phrase(
-                    "A light alone in its row gets %s in its turn, each of %d lit together %s.",
-                    Quantity.text(alone, "A"), together, Quantity.text(each, "A")))
-            .restingOn(working);
-    return Optional.of(
-        even
-            ? finding
-            : finding.advising("Full rows are seen darker: let rows through a stronger switch."));
-  }
-
-  /** What a scan that stops leaves on. */
-  private Finding stuck() {
-    double most = 0;
-    double rated = Double.MAX_VALUE;
-    for (OutputLoad load : plan.switching().loads()) {
-      most = Math.max(most, load.path().mostAmps());
-      rated = Math.min(rated, load.die().ratedMilliamps() * 1e-3);
-    }
-    boolean stands = most <= rated;
-    Finding finding =
-        of(
-            "scan-stops",
-            stands ? Verdict.HOLDS : Verdict.TIGHT,
-            phrase(
-                "When the scan stops, what has its turn stays on at %s a light; the class stands %s for good.",
-                Quantity.text(most, "A"), Quantity.text(rated, "A")));
-    return stands
-        ? finding
-        : finding.advising(
-            "A stop burns it: keep the watchdog of the export, and try out with less current.");
   }
 }

@@ -245,6 +245,9 @@ public record ScannedPlan(
   @Override
   public List<Reckoning> ownNumbers() {
     List<Reckoning> all = new ArrayList<>(new ScanFindings(this).numbers());
+    if (circuit.rowSwitch().turns()) {
+      all.addAll(new RowFindings(this).numbers());
+    }
     all.addAll(new EyeFindings(this).numbers());
     return List.copyOf(all);
   }
@@ -252,6 +255,9 @@ public record ScannedPlan(
   @Override
   public List<Finding> ownFindings() {
     List<Finding> all = new ArrayList<>(new ScanFindings(this).all());
+    if (circuit.rowSwitch().turns()) {
+      all.addAll(new RowFindings(this).all());
+    }
     all.addAll(new EyeFindings(this).all());
     if (circuit instanceof Charlieplex) {
       all.add(new StrayLight(this).finding());

@@ -96,7 +96,12 @@ class ScanController {
         slots(slots, name -> ofStrobe(name) && (strobe || name.equals("strobeArms"))));
     page.addObject(
         "barSlots",
-        slots(slots, name -> name.startsWith("bar") && (bar || name.equals("barLeds"))));
+        slots(
+            slots,
+            name ->
+                name.startsWith("bar")
+                    && (bar || name.equals("barLeds"))
+                    && !name.equals(gadget.scan().bar().turns() ? "barSweepMm" : "barHubMm")));
     moves(page, gadget);
     return page;
   }
