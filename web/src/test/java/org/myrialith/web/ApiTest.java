@@ -44,7 +44,7 @@ class ApiTest {
     JsonNode plan = RunningApplication.tree(answer);
     GadgetPlan expected = GadgetPlan.of(DemoGadgets.tideLantern());
     assertThat(plan.get("verdict").stringValue()).isEqualTo("breaks");
-    assertThat(plan.get("steps")).hasSize(7);
+    assertThat(plan.get("steps")).hasSize(8);
     assertThat(plan.get("moments")).hasSize(expected.show().moments().size());
     for (int m = 0; m < plan.get("moments").size(); m++) {
       JsonNode moment = plan.get("moments").get(m);
@@ -52,7 +52,7 @@ class ApiTest {
       assertThat(Base64.getDecoder().decode(moment.get("levels").stringValue()))
           .isEqualTo(expected.sent().bytes(m));
     }
-    JsonNode power = plan.get("steps").get(3);
+    JsonNode power = plan.get("steps").get(4);
     assertThat(power.get("findings").get(0).get("remedies").get(0).get("key").stringValue())
         .startsWith("brightness-");
     assertThat(power.get("reckonings").get(0).get("formula").stringValue()).contains("×");

@@ -107,7 +107,7 @@ class SeenPageTest {
       screen.holdAccessible();
       assertThat(application.stored(id).scan().bar().turns()).isTrue();
       page.locator("#undo").click();
-      screen.onRevision(6);
+      screen.onRevision(4);
       assertThat(application.stored(id).scan().bar().turns()).isFalse();
     }
   }
