@@ -85,9 +85,13 @@ record EyeFindings(ScannedPlan plan) {
                 "scan-refresh",
                 verdict,
                 phrase(
-                    "%s of %s have their turns %s a second%s: %s.%s",
-                    Quantity.text(timing().turns(), plan.circuit().turnWord()),
-                    Quantity.text(timing().bits(), "bits"),
+                    "%s %s a second%s: %s.%s",
+                    plan.circuit().rowSwitch().turns()
+                        ? phrase(
+                            "%s of %s have their turns",
+                            Quantity.text(timing().turns(), plan.circuit().turnWord()),
+                            Quantity.text(timing().bits(), "bits"))
+                        : phrase("Levels of %s are shown", Quantity.text(timing().bits(), "bits")),
                     Quantity.text(Math.floor(hertz), "times"),
                     timing().passes() == 1
                         ? ""

@@ -40,6 +40,10 @@ public record SeenPicture(
     boolean tooMany) {
   private static final int MOST_LIGHTS = 900;
   private static final int MOST_SLOTS = 512;
+
+  /** Lights times the slots that each may be lit in. */
+  private static final int MOST_STREAKS = 8000;
+
   private static final int SHOWN_FRAMES = 4;
   private static final int SWEPT_TURNS = 2;
   private static final double SCREEN = 2.2;
@@ -60,7 +64,10 @@ public record SeenPicture(
       ScannedPlan plan, Places places, Levels levels, ScanSettings settings, int wanted) {
     List<ScanTiming.Slot> slots = plan.timing().slots();
     int slot = Math.max(0, Math.min(slots.size() - 1, wanted));
-    if (places.lights().size() > MOST_LIGHTS || slots.size() > MOST_SLOTS) {
+    int lights = places.lights().size();
+    if (lights > MOST_LIGHTS
+        || slots.size() > MOST_SLOTS
+        || lights * plan.timing().slotsOfARow() > MOST_STREAKS) {
       return new SeenPicture(
           "0 0 1 1", List.of(), List.of(), slot, List.of(), List.of(), "0 0 1 1", true);
     }
