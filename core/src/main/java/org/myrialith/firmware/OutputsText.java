@@ -6,9 +6,12 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.drive.BitMap;
 import org.myrialith.drive.ByTurns;
+import org.myrialith.drive.Charlieplex;
 import org.myrialith.drive.ConstantCurrent;
+import org.myrialith.drive.KeptByTurns;
 import org.myrialith.drive.OutputLoad;
 import org.myrialith.drive.ScannedCurrent;
+import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.SeriesResistor;
 import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedChannel;
@@ -40,9 +43,11 @@ record OutputsText(SwitchedPlan plan) {
                 + (channel < 0 ? "free" : name(map.channels().get(channel))));
       }
       out.append(
-              map.chips() == 1
-                  ? phrase("       %s: ", plan.chipWord())
-                  : phrase("       %s %d: ", plan.chipWord(), chip + 1))
+              plan instanceof ScannedPlan
+                  ? phrase("       %s: ", plan.groupName(chip))
+                  : map.chips() == 1
+                      ? phrase("       %s: ", plan.chipWord())
+                      : phrase("       %s %d: ", plan.chipWord(), chip + 1))
           .append(String.join(", ", each))
           .append('\n');
     }
@@ -63,16 +68,8 @@ record OutputsText(SwitchedPlan plan) {
           "anode to %s, cathode to its output; the setting resistor of each chip is %s ohm",
           plus, Quantity.number(kept.settingOhms()));
     }
-    if (load.path() instanceof ByTurns turns) {
-      String through =
-          phrase(
-              "%s (%s, %s)",
-              turns.part(), turns.resistor().values().title(), turns.resistor().packageName());
-      return plan.hookup().side() == Side.TO_SUPPLY
-          ? phrase(
-              "anode to its row, cathode to its column; %s from each column to its pin", through)
-          : phrase(
-              "cathode to its row, anode to its column; %s from each column to its pin", through);
+    if (plan instanceof ScannedPlan scanned) {
+      return byTurns(scanned, load, plus);
     }
     if (!(load.path() instanceof SeriesResistor resistor)) {
       return phrase("between %s and %s", plus, switched);
@@ -87,6 +84,36 @@ record OutputsText(SwitchedPlan plan) {
     return plan.hookup().side() == Side.TO_SUPPLY
         ? phrase("anode to %s, cathode through %s to %s", plus, through, switched)
         : phrase("cathode to ground, anode through %s to %s", through, switched);
+  }
+
+  /** What has turns stands between its row and its column, or between two pins. */
+  private static String byTurns(ScannedPlan plan, OutputLoad load, String plus) {
+    boolean feeds = plan.hookup().side() == Side.TO_SUPPLY;
+    boolean turns = plan.circuit().rowSwitch().turns();
+    String row = turns ? "its row" : feeds ? plus : "ground";
+    String ends = feeds ? "anode to %s, cathode to %s" : "cathode to %s, anode to %s";
+    if (load.path() instanceof KeptByTurns kept) {
+      return phrase(ends, row, "its output")
+          + phrase(
+              "; the setting resistor of each chip is %s ohm",
+              Quantity.number(kept.kept().settingOhms()));
+    }
+    if (!(load.path() instanceof ByTurns lit)) {
+      return phrase(ends, row, "its output");
+    }
+    String part =
+        phrase(
+            "%s (%s, %s)",
+            lit.part(), lit.resistor().values().title(), lit.resistor().packageName());
+    if (plan.circuit() instanceof Charlieplex pins) {
+      return pins.resistorsAt() == Charlieplex.ResistorsAt.PINS
+          ? phrase("anode and cathode as listed; %s between each pin and its line", part)
+          : phrase("anode and cathode as listed; %s in series with each", part);
+    }
+    boolean each = !turns || load.paths() > 1;
+    return each
+        ? phrase(ends, row, "its output") + phrase("; %s in series with each", part)
+        : phrase(ends, row, "its column") + phrase("; %s from each column to its output", part);
   }
 
   /** What stands behind an output. */

@@ -150,12 +150,10 @@ record ScanOpenPins(ScannedPlan plan, Charlieplex circuit) implements ScanWires 
   @Override
   public List<String> wiring() {
     List<String> steps = new ArrayList<>();
-    boolean each = circuit.resistorsAt() == Charlieplex.ResistorsAt.LIGHTS;
     steps.add(
-        each
-            ? "Each light with its resistor between two pins: anode at the pin that the table has as row, cathode at the one that it has as output."
-            : "Each pin through its resistor to a line; each light between two lines: anode at that of the pin that the table has as row, cathode at that of the one that it has as output.");
-    steps.add(phrase("Pins, in their order: %s.", String.join(", ", pins())));
+        phrase(
+            "A line for each pin: %s. Each light stands between two of them; below, lines are those of its anode, outputs those of its cathode.",
+            String.join(", ", pins())));
     return steps;
   }
 }

@@ -6,6 +6,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
@@ -74,5 +78,30 @@ class WiringTextTest {
     String header =
         new String(GadgetPlan.of(limited).firmwareFiles().get("frames.h"), StandardCharsets.UTF_8);
     assertThat(header).contains("#define LIMIT_SUM " + sum + "UL");
+  }
+
+  /** What has its turns stands between rows and columns, or between pins, with its resistors. */
+  @Test
+  void lightsByTurnsAreWired() {
+    assertThat(readme(DemoGadgets.berthLamps()))
+        .contains("between each pin and its line")
+        .contains("anode B0: B1 LED 1, B2 LED 2")
+        .doesNotContain("column");
+    assertThat(readme(DemoGadgets.fogBell()))
+        .contains("from each column to its output")
+        .contains("anode to its row, cathode to its column")
+        .contains("row 8, D7: B0 LED 57");
+    Gadget bell = DemoGadgets.fogBell();
+    ScannedRegisters sinks =
+        ScannedRegisters.usual("c1", List.of("f1")).of(RegisterClass.SINK, 8, 8, RowSwitch.MOSFET);
+    assertThat(readme(bell.with(sinks)))
+        .contains("anode to its row, cathode to its output; the setting resistor of each chip is")
+        .contains("Row 1: output 2.0 (chip and output) to the gate of a P-channel MOSFET")
+        .contains("Output enable of all chips to pin B1, with 10 kohm to plus");
+    ScannedRegisters dimmed =
+        sinks.of(RegisterClass.HC, 1, 64, RowSwitch.NONE).scanned(Scan.of(200, 4, 0));
+    assertThat(readme(bell.with(dimmed)))
+        .contains("anode to plus, cathode to its output")
+        .contains("Output enable of all chips to ground");
   }
 }
