@@ -8,6 +8,7 @@ import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
@@ -274,6 +275,16 @@ public record Charlieplex(
   @Override
   public int slotBytes() {
     return 2 * ScannedPins.ports(charliePins) + 1;
+  }
+
+  @Override
+  public String rowName(int row, String output) {
+    return "anode " + output;
+  }
+
+  @Override
+  public List<Finding> judged(ScannedPlan plan) {
+    return List.of(new StrayLight(plan).finding());
   }
 
   @Override

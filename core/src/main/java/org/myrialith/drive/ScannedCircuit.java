@@ -1,10 +1,15 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import org.myrialith.brief.Brief;
+import org.myrialith.finding.Finding;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.OutputStage;
 
 /** A circuit whose lights have their turns: by rows, by pins, or one by one. */
 public sealed interface ScannedCircuit extends SwitchedCircuit
@@ -32,6 +37,26 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
 
   /** Returns what switches a column of a row on. */
   String columnOutput(int row, int column);
+
+  /** Returns what an output that switches a column gives. */
+  default OutputStage columnStage(Controller controller) {
+    return controller.stage();
+  }
+
+  /** Returns what an output that switches a row gives, or what is before its switch. */
+  default OutputStage rowOutputStage(Controller controller) {
+    return controller.stage();
+  }
+
+  /** Returns what a row is called, given what switches it on. */
+  default String rowName(int row, String output) {
+    return phrase("row %d, %s", row + 1, output);
+  }
+
+  /** Returns the judgements that only this way has. */
+  default List<Finding> judged(ScannedPlan plan) {
+    return List.of();
+  }
 
   /** Returns what its interrupt has to do. */
   ScanTiming.Interrupt interrupt();

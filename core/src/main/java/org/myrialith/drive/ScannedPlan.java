@@ -49,9 +49,7 @@ public record ScannedPlan(
 
   @Override
   public OutputStage chipStage() {
-    return circuit instanceof ScannedRegisters registers
-        ? registers.sort().stage()
-        : brief.controller().stage();
+    return circuit.columnStage(brief.controller());
   }
 
   @Override
@@ -76,10 +74,7 @@ public record ScannedPlan(
       return "always on";
     }
     String name = circuit.rowOutput(group);
-    String told = name.isEmpty() ? "no pin" : name;
-    return circuit instanceof Charlieplex
-        ? phrase("anode %s", told)
-        : phrase("row %d, %s", group + 1, told);
+    return circuit.rowName(group, name.isEmpty() ? "no pin" : name);
   }
 
   /** Returns what has a turn. */
@@ -215,16 +210,9 @@ public record ScannedPlan(
     return 2 * timing.slotCount() * circuit.slotBytes();
   }
 
-  /** Returns what an output that switches rows gives: a pin's, or a register's. */
-  public OutputStage rowPinStage() {
-    return circuit instanceof ScannedRegisters
-        ? RegisterClass.HC.stage()
-        : brief.controller().stage();
-  }
-
   /** Returns what lets the current of a row through. */
   public OutputStage rowStage() {
-    return circuit.rowSwitch().stage(rowPinStage());
+    return circuit.rowSwitch().stage(circuit.rowOutputStage(brief.controller()));
   }
 
   @Override
@@ -259,12 +247,7 @@ public record ScannedPlan(
       all.addAll(new RowFindings(this).all());
     }
     all.addAll(new EyeFindings(this).all());
-    if (circuit instanceof Charlieplex) {
-      all.add(new StrayLight(this).finding());
-    }
-    if (circuit instanceof ScannedRegisters registers) {
-      all.addAll(new ChainFindings(this, registers).all());
-    }
+    all.addAll(circuit.judged(this));
     return List.copyOf(all);
   }
 }

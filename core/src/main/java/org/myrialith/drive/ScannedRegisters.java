@@ -9,9 +9,11 @@ import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
 
@@ -249,6 +251,21 @@ public record ScannedRegisters(
   }
 
   @Override
+  public OutputStage columnStage(Controller controller) {
+    return sort.stage();
+  }
+
+  @Override
+  public OutputStage rowOutputStage(Controller controller) {
+    return RegisterClass.HC.stage();
+  }
+
+  @Override
+  public List<Finding> judged(ScannedPlan plan) {
+    return new ChainFindings(plan, this).all();
+  }
+
+  @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onChain(columnBytes() + rowChips(), rowSwitch.turns());
   }
@@ -256,7 +273,7 @@ public record ScannedRegisters(
   @Override
   public ScannedPlan plan(Layout layout, Brief brief) {
     ScanTiming timing = ScanTiming.of(rows, scan, interrupt().of(brief.controller()));
-    OutputStage rowStage = rowSwitch.stage(RegisterClass.HC.stage());
+    OutputStage rowStage = rowSwitch.stage(rowOutputStage(brief.controller()));
     Switching switching =
         Switching.byTurns(
             members(layout),
