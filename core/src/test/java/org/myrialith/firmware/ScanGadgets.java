@@ -1,0 +1,235 @@
+package org.myrialith.firmware;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Named;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.Charlieplex;
+import org.myrialith.drive.Filling;
+import org.myrialith.drive.Hookup;
+import org.myrialith.drive.RegisterClass;
+import org.myrialith.drive.RowOrder;
+import org.myrialith.drive.RowSwitch;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScanMethod;
+import org.myrialith.drive.ScannedCircuit;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedRegisters;
+import org.myrialith.drive.Side;
+import org.myrialith.frames.Clip;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.tool.Gadgets;
+
+/** Gadgets whose lights have turns, in all ways and on all classes that scan. */
+final class ScanGadgets {
+  private ScanGadgets() {}
+
+  private static Gadget gadget(Controller controller, Fixture fixture, ScannedCircuit circuit) {
+    return Gadgets.of(
+        "Scanned",
+        "",
+        controller,
+        Optional.of(new Supply("port", 5, 2)),
+        List.of(fixture),
+        List.of(circuit),
+        ColourSettings.USUAL,
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Frames", "f1", SwitchedGadgets.frames(fixture, 5, 40, 11))));
+  }
+
+  private static Fixture panel(int columns, int rows, String emitter) {
+    return SwitchedGadgets.of(
+        Fixture.of("f1", "Grid", new Panel(columns, rows, 10, 10, Corner.TOP_LEFT, true, false, 0)),
+        emitter);
+  }
+
+  private static ScannedPins matrix(List<String> rows, List<String> columns) {
+    return ScannedPins.usual("c1", List.of("f1")).on(rows, columns);
+  }
+
+  private static Fixture fourDigits() {
+    SegmentDigits four =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            20,
+            12,
+            8,
+            5,
+            List.of(new SegmentDigits.Module(4, "tide")),
+            20,
+            0,
+            1,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    return SwitchedGadgets.of(Fixture.of("f1", "Digits", four), "single-red");
+  }
+
+  static Gadget digits() {
+    return gadget(
+        Controller.AVR8_32K,
+        fourDigits(),
+        matrix(
+                List.of("D4", "D5", "D6", "D7"),
+                List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"))
+            .through(RowSwitch.TRANSISTOR)
+            .scanned(250, 1, 6)
+            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE)));
+  }
+
+  static Stream<Named<GadgetPlan>> scenarios() {
+    return Stream.of(
+        Named.of(
+            "three by four on seven pins",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))))),
+        Named.of(
+            "eight by eight, large core, rows by MOSFETs",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(8, 8, "single-green"),
+                    matrix(
+                            List.of("A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7"),
+                            List.of("F7", "F6", "F5", "F4", "F3", "F2", "F1", "F0"))
+                        .through(RowSwitch.MOSFET)
+                        .scanned(120, 6, 3)
+                        .with(Hookup.of(15, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))))),
+        Named.of("fog bell", GadgetPlan.of(DemoGadgets.fogBell())),
+        Named.of("four digits, on or off", GadgetPlan.of(digits())),
+        Named.of(
+            "RGB, rows and columns on one port",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(2, 2, "rgb-pins"),
+                    matrix(List.of("D4", "D7"), List.of("D2", "D3", "C0", "C1", "C5", "B4"))
+                        .through(RowSwitch.TRANSISTOR)
+                        .scanned(300, 5, 10)))),
+        Named.of(
+            "plain PWM, interlaced",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 5, "single-red"),
+                    matrix(List.of("C0", "C1", "C2", "C3", "C5"), List.of("B0", "B1", "B2", "B3"))
+                        .scanned(
+                            Scan.of(150, 3, 4).by(ScanMethod.PLAIN).in(RowOrder.INTERLACED))))),
+        Named.of(
+            "bits over two passes",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(Scan.of(400, 5, 4).by(ScanMethod.TWO_PASSES))))),
+        Named.of(
+            "bits over four passes",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("A5", "A6", "A7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(
+                            Scan.of(500, 6, 4)
+                                .by(ScanMethod.FOUR_PASSES)
+                                .in(RowOrder.INTERLACED))))));
+  }
+
+  private static final ScannedRegisters CHAIN = ScannedRegisters.usual("c1", List.of("f1"));
+
+  static Stream<Named<GadgetPlan>> others() {
+    return Stream.of(
+        Named.of(
+            "rows and columns on registers",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(9, 7, "single-red"),
+                    CHAIN.of(RegisterClass.HC, 7, 9, RowSwitch.MOSFET)))),
+        Named.of(
+            "rows on registers, columns on sinks, large core",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(14, 10, "single-green"),
+                    CHAIN
+                        .of(RegisterClass.SINK, 10, 14, RowSwitch.TRANSISTOR)
+                        .onPins(List.of("B2", "B1", "A0", "G1"))
+                        .scanned(Scan.of(110, 4, 5))))),
+        Named.of("four digits on the small class", GadgetPlan.of(smallDigits())),
+        Named.of(
+            "thirty lights between six pins, one at a time",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(6, 5, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .onPins(List.of("D2", "D3", "D4", "D5", "D6", "D7"))))),
+        Named.of(
+            "twelve lights between four pins of two ports, all of one anode",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(4, 3, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .of(Charlieplex.Together.ANODE, Charlieplex.ResistorsAt.LIGHTS)
+                        .scanned(Scan.of(150, 5, 2))
+                        .onPins(List.of("C1", "A0", "C2", "A7"))))),
+        Named.of(
+            "six lights between three pins of the small class",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_8K,
+                    panel(3, 2, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1")).onPins(List.of("B0", "B1", "B3"))))),
+        Named.of(
+            "pins that an interrupt dims",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(5, 1, "rgb-pins"),
+                    matrix(
+                            List.of(),
+                            List.of(
+                                "B0", "B1", "C0", "D5", "D6", "B2", "B3", "C1", "D7", "B4", "B5",
+                                "C2", "C3", "D2", "D3"))
+                        .through(RowSwitch.NONE)
+                        .scanned(200, 8, 0)))),
+        Named.of(
+            "registers that an interrupt dims",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    CHAIN
+                        .of(RegisterClass.HC, 1, 12, RowSwitch.NONE)
+                        .scanned(Scan.of(200, 6, 0))))));
+  }
+
+  private static Gadget smallDigits() {
+    return gadget(
+        Controller.AVR8_8K,
+        fourDigits(),
+        CHAIN
+            .of(RegisterClass.HC, 4, 8, RowSwitch.TRANSISTOR)
+            .onPins(List.of("B0", "B1", "B2", "B3"))
+            .scanned(Scan.of(200, 3, 5)));
+  }
+}
