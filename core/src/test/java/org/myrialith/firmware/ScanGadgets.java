@@ -24,8 +24,10 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
+import org.myrialith.layout.Stack;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -156,6 +158,37 @@ final class ScanGadgets {
 
   static Stream<Named<GadgetPlan>> others() {
     return Stream.of(
+        Named.of(
+            "a stack of five layers of three by three on fourteen pins",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    SwitchedGadgets.of(
+                        Fixture.of("f1", "Stack", new Stack(3, 3, 5, 20, 20, 10)), "single-red"),
+                    matrix(
+                            List.of("C0", "C1", "C2", "C3", "C5"),
+                            List.of("D2", "D3", "D4", "D5", "D6", "D7", "B0", "B1", "B2"))
+                        .through(RowSwitch.TRANSISTOR)
+                        .scanned(200, 4, 5)))),
+        Named.of(
+            "three by five with soft fades",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(3, 5, "single-green"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B0", "B1", "B2", "B3", "B4"))
+                        .scanned(200, 7, 3)))),
+        Named.of(
+            "eight panes by six digits",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    SwitchedGadgets.of(
+                        Fixture.of("f1", "Board", new Panes(6, 8, 1, 6, 40, 60, 3, 50)),
+                        "single-amber"),
+                    CHAIN
+                        .of(RegisterClass.HC, 6, 8, RowSwitch.MOSFET)
+                        .scanned(Scan.of(200, 4, 4))))),
         Named.of(
             "rows and columns on registers",
             GadgetPlan.of(
