@@ -16,11 +16,17 @@ import org.myrialith.finding.Verdict;
 /** What is judged of the chips of a chain whose rows have turns. */
 record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
   List<Finding> all() {
-    List<Finding> all = new ArrayList<>(List.of(current()));
+    List<Finding> all = new ArrayList<>(List.of(current(), level()));
     if (circuit.sort().stage().keeps()) {
       all.add(heat());
     }
     return all;
+  }
+
+  /** Registers of rows are of the same family, or plain ones beside sinks. */
+  private Finding level() {
+    return LogicLevel.ofChain(circuit.id(), plan.brief(), circuit.sort(), circuit.chips())
+        .judgedOf(circuit.sort());
   }
 
   private OutputLoad load(int channel) {

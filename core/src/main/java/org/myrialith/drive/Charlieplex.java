@@ -1,8 +1,12 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
@@ -10,8 +14,12 @@ import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Step;
 import org.myrialith.finding.TextRules;
+import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.SegmentDigits;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 
@@ -284,12 +292,41 @@ public record Charlieplex(
 
   @Override
   public List<Finding> judged(ScannedPlan plan) {
-    return List.of(new StrayLight(plan).finding());
+    List<Finding> all = new ArrayList<>(List.of(new StrayLight(plan).finding()));
+    commonPins(plan).ifPresent(all::add);
+    return all;
+  }
+
+  /** Segments of a digit that share a pin have to have their anodes on one. */
+  private Optional<Finding> commonPins(ScannedPlan plan) {
+    List<SwitchedChannel> channels = plan.map().channels();
+    int row = -1;
+    for (int c = 0; c < channels.size(); c++) {
+      SwitchedChannel channel = channels.get(c);
+      boolean segment = channel.fixture().shape() instanceof SegmentDigits;
+      if (segment && !channel.startsField() && plan.map().chip(c) != row) {
+        return Optional.of(
+            Finding.of(
+                    Step.CIRCUITS,
+                    plan.key("digit-pins"),
+                    Verdict.TIGHT,
+                    phrase(
+                        "Segment %s of %s has its anode on another pin than the segment before it: digits whose segments share a pin can't be wired so, only single LEDs.",
+                        channel.name(), channel.fixture().name()))
+                .advising(
+                    phrase(
+                        "Let each digit begin a row, on %s; then common anodes stand on their pins.",
+                        Quantity.text(Byte.SIZE + 1, "pins"))));
+      }
+      row = plan.map().chip(c);
+    }
+    return Optional.empty();
   }
 
   @Override
   public ScanTiming.Interrupt interrupt() {
-    return ScanTiming.Interrupt.onOpenPins(Math.max(1, ScannedPins.ports(charliePins)));
+    return ScanTiming.Interrupt.onOpenPins(
+        Math.max(1, ScannedPins.ports(charliePins)), rows(), alone() ? 1 : columns());
   }
 
   @Override
@@ -304,7 +341,7 @@ public record Charlieplex(
     int lights = map.outputs().stream().mapToInt(output -> output + 1).max().orElse(1);
     ScanTiming timing =
         ScanTiming.of(
-            alone() ? lights : Math.max(1, rows()), scan, interrupt().of(brief.controller()));
+            alone() ? lights : Math.max(1, rows()), scan, interrupt(), brief.controller());
     Switching switching =
         plain.onOpenPins(
             timing.duty(), resistorsAt, Side.TO_GROUND.ohms(brief.controller().stage()));

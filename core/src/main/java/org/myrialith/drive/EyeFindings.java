@@ -4,7 +4,9 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -135,7 +137,17 @@ record EyeFindings(ScannedPlan plan) {
       int half = (turns + 1) / 2;
       all.add(reached(phrase("%d rows of twice the columns", half), plan.mostHertz(half, scan)));
     }
+    anotherClass(turns, scan).ifPresent(all::add);
     return phrase("At most, with %s. A driver chip scans by itself.", String.join("; ", all));
+  }
+
+  /** The class that reaches the most, when that is clearly more. */
+  private Optional<String> anotherClass(int turns, Scan scan) {
+    return Controller.CLASSES.stream()
+        .filter(c -> c.pins().size() >= plan.circuit().pins().size())
+        .max(Comparator.comparingDouble(c -> plan.mostHertz(turns, scan, c)))
+        .filter(c -> plan.mostHertz(turns, scan, c) > 1.1 * plan.mostHertz(turns, scan))
+        .map(c -> reached(c.title(), plan.mostHertz(turns, scan, c)));
   }
 
   private Finding standard() {

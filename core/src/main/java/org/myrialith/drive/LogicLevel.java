@@ -6,9 +6,12 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import org.myrialith.brief.Brief;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -55,6 +58,34 @@ record LogicLevel(
   private static final double HCT_LEAST = 4.5;
 
   private static final double HCT_MOST = 5.5;
+
+  /** Returns that of a chain of registers. */
+  static LogicLevel ofChain(String circuit, Brief brief, RegisterClass sort, int chips) {
+    return new LogicLevel(
+        "-" + circuit,
+        "Data, clock and latch",
+        "the chips",
+        brief.controller(),
+        brief.volts(),
+        brief.volts(),
+        sort == RegisterClass.HCT ? HCT_VOLTS : 0,
+        chips,
+        Source.standard("JESD7A"));
+  }
+
+  /** Judges that of a chain, mended by registers that take less where there are such. */
+  Finding judgedOf(RegisterClass sort) {
+    Finding finding = judged(List::of);
+    return sort == RegisterClass.HC && finding.verdict() != Verdict.HOLDS
+        ? finding.mendedBy(
+            List.of(
+                new Remedy(
+                    phrase(
+                        "Use registers of the HCT class: they take %s",
+                        Quantity.text(HCT_VOLTS, "V")),
+                    new Change.UseRegisters(key.substring(1), RegisterClass.HCT.key()))))
+        : finding;
+  }
 
   private double pinVolts() {
     return controller.logicVolts(supplyVolts);

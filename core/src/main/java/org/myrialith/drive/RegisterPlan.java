@@ -7,11 +7,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
-import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -305,28 +303,10 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   private LogicLevel level() {
-    return new LogicLevel(
-        "-" + circuit.id(),
-        "Data, clock and latch",
-        "the chips",
-        brief.controller(),
-        brief.volts(),
-        brief.volts(),
-        circuit.sort() == RegisterClass.HCT ? LogicLevel.HCT_VOLTS : 0,
-        map.chips(),
-        Source.standard("JESD7A"));
+    return LogicLevel.ofChain(circuit.id(), brief, circuit.sort(), map.chips());
   }
 
   private Finding logic() {
-    Finding finding = level().judged(List::of);
-    return circuit.sort() == RegisterClass.HC && finding.verdict() != Verdict.HOLDS
-        ? finding.mendedBy(
-            List.of(
-                new Remedy(
-                    phrase(
-                        "Use registers of the HCT class: they take %s",
-                        Quantity.text(LogicLevel.HCT_VOLTS, "V")),
-                    new Change.UseRegisters(circuit.id(), RegisterClass.HCT.key()))))
-        : finding;
+    return level().judgedOf(circuit.sort());
   }
 }

@@ -150,6 +150,8 @@ record RowFindings(ScannedPlan plan) {
     return stands
         ? finding
         : finding.advising(
-            "A stop burns it: keep the watchdog of the export, and try out with less current.");
+            plan.polled()
+                ? "A stop in the midst of it burns it. The export lights only while the player waits; try out with less current."
+                : "A stop burns it: keep the watchdog of the export, and try out with less current.");
   }
 }

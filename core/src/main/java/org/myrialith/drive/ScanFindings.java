@@ -32,7 +32,6 @@ record ScanFindings(ScannedPlan plan) {
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
-    able().ifPresent(all::add);
     missing().ifPresent(all::add);
     slots().ifPresent(all::add);
     all.add(interrupts());
@@ -46,14 +45,6 @@ record ScanFindings(ScannedPlan plan) {
 
   private Finding of(String name, Verdict verdict, String says) {
     return Finding.of(Step.CIRCUITS, plan.key(name), verdict, says);
-  }
-
-  private Optional<Finding> able() {
-    return controller().scanTimer().isPresent()
-        ? Optional.empty()
-        : Optional.of(
-            of("scan-timer", Verdict.BREAKS, "This class of controller has no timer that scans.")
-                .advising("Use an 8-bit class, or a driver chip."));
   }
 
   private Optional<Finding> missing() {
@@ -110,8 +101,10 @@ record ScanFindings(ScannedPlan plan) {
                 "scan-slots",
                 Verdict.BREAKS,
                 phrase(
-                    "The shortest slot has to be as long as an interrupt of %s, and the longest would then be %d ticks of a timer that counts to 256: nothing is scanned.",
-                    Quantity.text(timing().interruptCycles(), "cycles"), timing().mostTicks()))
+                    "The shortest slot has to be as long as what begins it, %s, and the longest would then be %d ticks of a clock that counts to %d: nothing is scanned.",
+                    Quantity.text(timing().beginSeconds(), "s"),
+                    timing().mostTicks(),
+                    timing().clock().mostTicks()))
             .advising(
                 timing(scan.deep(bits)).fits()
                     ? phrase("With %s it fits.", Quantity.text(bits, "bits"))
@@ -119,7 +112,7 @@ record ScanFindings(ScannedPlan plan) {
   }
 
   private ScanTiming timing(Scan scan) {
-    return ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt().of(controller()));
+    return ScanTiming.of(timing().turns(), scan, plan.circuit().interrupt(), controller());
   }
 
   private int lights() {
@@ -135,14 +128,20 @@ record ScanFindings(ScannedPlan plan) {
   private Reckoning share() {
     return new Reckoning(
         plan.key("scan-share"),
-        "Share of time of the interrupts",
+        plan.polled() ? "Share of time of beginning slots" : "Share of time of the interrupts",
         timing().share() * 100,
         "%",
-        "interrupts × cycles of one ÷ clock",
+        "how often × time of one",
         List.of(
-            given("interrupts", timing().interruptsHz(), "Hz"),
-            given("cycles of one", timing().interruptCycles(), "")),
-        Source.partClass("instructions of the exported interrupt"));
+            given("how often", timing().interruptsHz(), "Hz"),
+            given("time of one", timing().beginSeconds(), "s"),
+            plan.polled()
+                ? given("setting a pin", controller().pinSeconds(), "s")
+                : given("cycles of one", timing().interruptCycles(), "")),
+        Source.partClass(
+            plan.polled()
+                ? "pins that are set, with 3 µs of looking at the clock; boards differ"
+                : "instructions of the exported interrupt"));
   }
 
   private Finding interrupts() {
@@ -151,11 +150,19 @@ record ScanFindings(ScannedPlan plan) {
         of(
                 "scan-share",
                 much ? Verdict.TIGHT : Verdict.HOLDS,
-                phrase(
-                    "%s interrupts a second of %s take %s of the time.",
-                    Quantity.number(Math.rint(timing().interruptsHz())),
-                    Quantity.text(timing().interruptCycles(), "cycles"),
-                    Quantity.text(timing().share() * 100, "%")))
+                plan.polled()
+                    ? phrase(
+                        "%s slots a second, each begun within %s while the player waits. %s",
+                        Quantity.number(Math.rint(timing().interruptsHz())),
+                        Quantity.text(timing().beginSeconds(), "s"),
+                        plan.circuit().scan().interruptCycles() > 0
+                            ? "No interrupt: cycles of one of your own do not count here."
+                            : "All is dark while a frame is put together.")
+                    : phrase(
+                        "%s interrupts a second of %s take %s of the time.",
+                        Quantity.number(Math.rint(timing().interruptsHz())),
+                        Quantity.text(timing().interruptCycles(), "cycles"),
+                        Quantity.text(timing().share() * 100, "%")))
             .restingOn(share());
     return much ? finding.advising(remedies()) : finding;
   }
@@ -188,10 +195,14 @@ record ScanFindings(ScannedPlan plan) {
         "RAM of the slots",
         plan.slotRamBytes(),
         "bytes",
-        "2 × slots × bytes of one: those that are shown, and those that are made",
+        plan.polled()
+            ? "2 × lights: levels that are shown, and those that come next"
+            : "2 × slots × bytes of one: those that are shown, and those that are made",
         List.of(
-            given("slots", timing().slotCount(), ""),
-            given("bytes of one", plan.circuit().slotBytes(), ""),
+            plan.polled()
+                ? given("lights", timing().turns() * plan.lightsOfATurn(), "")
+                : given("slots", timing().slotCount(), ""),
+            given("bytes of one", plan.polled() ? 1 : plan.circuit().slotBytes(), ""),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
   }
@@ -206,7 +217,7 @@ record ScanFindings(ScannedPlan plan) {
                 "scan-ram",
                 verdict,
                 phrase(
-                    "Slots of two frames take %s of the controller's %s of RAM.",
+                    "What is shown and what comes next take %s of the controller's %s of RAM.",
                     Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
             .restingOn(ram());
     if (verdict == Verdict.HOLDS) {
@@ -214,13 +225,15 @@ record ScanFindings(ScannedPlan plan) {
     }
     Scan scan = plan.circuit().scan();
     return finding.advising(
-        scan.method() != ScanMethod.BIT_ANGLE
-            ? phrase("By bit-angle: %s.", ram(scan.by(ScanMethod.BIT_ANGLE)))
-            : scan.depth() > 1
-                ? phrase(
-                    "With %s: %s.",
-                    Quantity.text(scan.depth() - 1, "bits"), ram(scan.deep(scan.depth() - 1)))
-                : "Use a controller with more RAM.");
+        plan.polled()
+            ? "Use a controller with more RAM."
+            : scan.method() != ScanMethod.BIT_ANGLE
+                ? phrase("By bit-angle: %s.", ram(scan.by(ScanMethod.BIT_ANGLE)))
+                : scan.depth() > 1
+                    ? phrase(
+                        "With %s: %s.",
+                        Quantity.text(scan.depth() - 1, "bits"), ram(scan.deep(scan.depth() - 1)))
+                    : "Use a controller with more RAM.");
   }
 
   private String ram(Scan scan) {

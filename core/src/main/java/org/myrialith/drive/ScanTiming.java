@@ -10,22 +10,23 @@ import org.myrialith.parts.Controller;
  * the level times the unit, to the cycle.
  *
  * @param turns that rows have, or single lights
+ * @param clock that slots are counted by
  * @param prescale cycles of a tick of the timer
  * @param unit ticks that the lowest bit lights
  * @param dark ticks at the beginning of a slot
- * @param interruptCycles of the interrupt that begins a slot, with the way into and out of it
+ * @param interruptCycles of the interrupt that begins a slot, with the way into and out of it; or
+ *     of what begins it in portable C, in cycles of the clock of slots
  * @param reaches whether the wanted refresh is reached
  */
 public record ScanTiming(
-    int turns, Scan scan, int prescale, int unit, int dark, int interruptCycles, boolean reaches) {
-  /** What the clock of timer 2 can be divided by, and that of timer 0. */
-  private static final List<Integer> PRESCALES = List.of(1, 8, 32, 64, 128, 256);
-
-  private static final List<Integer> FEWER = List.of(1, 8, 64, 256);
-
-  /** Ticks that the timer counts to at most. */
-  private static final int MOST_TICKS = 256;
-
+    int turns,
+    Scan scan,
+    ScanClock clock,
+    int prescale,
+    int unit,
+    int dark,
+    int interruptCycles,
+    boolean reaches) {
   /** Cycles from the end of an interrupt until the next may be due. */
   private static final int SPARE_CYCLES = 24;
 
@@ -34,9 +35,29 @@ public record ScanTiming(
    *
    * @param leastDark cycles from the first row off to the first row on, without any waiting
    * @param cycles of all of it, without any waiting
-   * @param fewPrescales whether its timer is timer 0
+   * @param settings of pins until the first row is on, where pins are set one by one; with those
+   *     that follow
    */
-  public record Interrupt(int leastDark, int cycles, boolean fewPrescales) {
+  public record Interrupt(int leastDark, int cycles, Settings settings) {
+    /**
+     * What portable C sets pins for.
+     *
+     * @param dark while all rows are off; 0 where none is
+     * @param all with what is done for the next slot
+     */
+    public record Settings(int dark, int all) {}
+
+    /** A clocked bit is set, and its clock is turned up and down. */
+    private static final int A_BIT = 3;
+
+    /** Opening a pin takes one setting, driving it two, with its level set before three. */
+    private static final int DRIVEN_LOW = 2;
+
+    private static final int DRIVEN = 3;
+
+    /** Portable C: time of looking at the clock and of the code round the pins (s). */
+    private static final double LOOK_SECONDS = 3e-6;
+
     private static final int FRAME = 53;
     private static final int A_ROW_PORT = 8;
     private static final int A_COLUMN_PORT = 6;
@@ -59,13 +80,14 @@ public record ScanTiming(
      *
      * @param columnPorts that the columns stand on
      * @param rowPorts that the rows stand on; 0 where each light has its column
+     * @param columns that are set
      */
-    public static Interrupt onPins(int columnPorts, int rowPorts) {
+    public static Interrupt onPins(int columnPorts, int rowPorts, int columns) {
       int rows = rowPorts == 0 ? 0 : ROW_OFF * (rowPorts - 1) + ROW_ON;
       return new Interrupt(
           rowPorts == 0 ? 0 : rows + A_COLUMN_PORT * columnPorts,
           FRAME + A_ROW_PORT * rowPorts + A_COLUMN_PORT * columnPorts,
-          false);
+          rowPorts == 0 ? new Settings(0, columns) : new Settings(columns + 1, columns + 2));
     }
 
     /**
@@ -78,40 +100,59 @@ public record ScanTiming(
       int blank = blanked ? 2 * A_SWITCH : 0;
       int loop = bytes > 1 ? 0 : -2;
       return new Interrupt(
-          blanked ? LATCH + A_SWITCH : 0, FRAME + blank + LATCH + A_BYTE * bytes + loop, false);
+          blanked ? LATCH + A_SWITCH : 0,
+          FRAME + blank + LATCH + A_BYTE * bytes + loop,
+          new Settings(blanked ? 3 : 0, 4 + A_BIT * Byte.SIZE * bytes));
     }
 
     /**
      * Pins that are high, low or open.
      *
      * @param ports that they stand on
+     * @param pins that there are
+     * @param together lights that may be lit in a turn
      */
-    public static Interrupt onOpenPins(int ports) {
+    public static Interrupt onOpenPins(int ports, int pins, int together) {
       int each = A_PORT_OPEN + A_PORT_SET + A_PORT_DRIVEN;
       int aligned = ALIGNED * (ports - 1);
       return new Interrupt(
           A_PORT_OPEN * (ports - 1) + aligned + A_PORT_SET * ports + A_PORT_DRIVEN,
           FRAME + each * ports + aligned,
-          false);
+          new Settings(
+              DRIVEN_LOW + pins + DRIVEN_LOW * together,
+              DRIVEN_LOW + pins + DRIVEN_LOW * together + DRIVEN));
     }
 
-    /** Returns it on the timer of a controller. */
-    Interrupt of(Controller controller) {
-      boolean small = controller.scanTimer().orElse(2) == 0;
-      return new Interrupt(leastDark, small ? cycles - NEAR_VECTOR : cycles, small);
+    /** Returns what it takes at least on a controller, in cycles of its clock of slots. */
+    private Least on(Controller controller) {
+      ScanClock clock = ScanClock.of(controller);
+      if (clock == ScanClock.POLLED) {
+        double dark = settings.dark == 0 ? 0 : settings.dark * controller.pinSeconds();
+        double all = settings.all * controller.pinSeconds() + LOOK_SECONDS;
+        return new Least(
+            clock,
+            settings.dark == 0 ? 0 : cycles(dark + LOOK_SECONDS),
+            cycles(all + (settings.dark == 0 ? 0 : LOOK_SECONDS)));
+      }
+      return new Least(
+          clock, leastDark, clock == ScanClock.TIMER_0 ? cycles - NEAR_VECTOR : cycles);
     }
 
-    private List<Integer> prescales() {
-      return fewPrescales ? FEWER : PRESCALES;
+    private static int cycles(double seconds) {
+      return (int) Math.ceil(seconds * Controller.CLOCK_HZ);
     }
   }
+
+  /** What the beginning of a slot takes at least (cycles). */
+  private record Least(ScanClock clock, int dark, int cycles) {}
 
   /**
    * Plans slots: as fine as the timer can, at least as often as wanted when that is possible. Where
    * no slots are long enough for the interrupt and short enough for the timer, they are those that
    * the interrupt wants, and do not fit.
    */
-  static ScanTiming of(int turns, Scan scan, Interrupt interrupt) {
+  static ScanTiming of(int turns, Scan scan, Interrupt interrupt, Controller controller) {
+    Least own = interrupt.on(controller);
     List<List<ScanMethod.Step>> passes = scan.method().steps(scan.depth());
     int slots = passes.stream().mapToInt(List::size).sum();
     int highest =
@@ -120,24 +161,26 @@ public record ScanTiming(
     double turnHertz = scan.refreshHz() / passes.size();
     ScanTiming best = null;
     ScanTiming tooLong = null;
-    for (int prescale : interrupt.prescales()) {
+    for (int prescale : own.clock.prescales()) {
       int blank =
-          interrupt.leastDark() == 0
+          own.dark == 0
               ? 0
               : (int) Math.ceil(scan.blankMicros() * 1e-6 * Controller.CLOCK_HZ - 1e-6);
-      int dark = divideUp(Math.max(blank, interrupt.leastDark()), prescale);
-      int own = interrupt.cycles() + dark * prescale - interrupt.leastDark();
-      int takes = scan.interruptCycles() > 0 ? scan.interruptCycles() : own;
+      int dark = divideUp(Math.max(blank, own.dark), prescale);
+      int beginning = own.cycles + dark * prescale - own.dark;
+      boolean other = scan.interruptCycles() > 0 && own.clock != ScanClock.POLLED;
+      int takes = other ? scan.interruptCycles() : beginning;
       int least = Math.max(1, divideUp(takes + SPARE_CYCLES, prescale) - dark);
       double ticks = Controller.CLOCK_HZ / (prescale * turnHertz * turns);
       int wanted = (int) Math.floor((ticks - (double) slots * dark) / units);
-      int most = (MOST_TICKS - dark) / highest;
+      int most = (own.clock.mostTicks() - dark) / highest;
       if (most < least) {
-        tooLong = new ScanTiming(turns, scan, prescale, least, dark, takes, false);
+        tooLong = new ScanTiming(turns, scan, own.clock, prescale, least, dark, takes, false);
         continue;
       }
       int unit = Math.max(least, Math.min(wanted, most));
-      ScanTiming one = new ScanTiming(turns, scan, prescale, unit, dark, takes, wanted >= least);
+      ScanTiming one =
+          new ScanTiming(turns, scan, own.clock, prescale, unit, dark, takes, wanted >= least);
       if (one.reaches && wanted <= most) {
         return one;
       }
@@ -154,7 +197,7 @@ public record ScanTiming(
 
   /** Returns whether the timer counts far enough for all of its slots. */
   public boolean fits() {
-    return mostTicks() <= MOST_TICKS;
+    return mostTicks() <= clock.mostTicks();
   }
 
   /** Returns the ticks of the longest slot. */
@@ -226,6 +269,11 @@ public record ScanTiming(
   /** Returns the interrupts a second. */
   public double interruptsHz() {
     return wholeHz() * slotCount();
+  }
+
+  /** Returns the time of beginning a slot, with all that its beginning does (s). */
+  public double beginSeconds() {
+    return (double) interruptCycles / Controller.CLOCK_HZ;
   }
 
   /** Returns the share of the controller's time that they take. */

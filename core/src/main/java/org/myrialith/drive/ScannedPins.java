@@ -208,7 +208,7 @@ public record ScannedPins(
   @Override
   public ScannedPlan plan(Layout layout, Brief brief) {
     int rows = Math.max(1, rows());
-    ScanTiming timing = ScanTiming.of(rows, scan, interrupt().of(brief.controller()));
+    ScanTiming timing = ScanTiming.of(rows, scan, interrupt(), brief.controller());
     boolean fedByPins = rowSwitch == RowSwitch.PIN || hookup.side() == Side.TO_GROUND;
     Switching switching =
         Switching.byTurns(
@@ -229,7 +229,9 @@ public record ScannedPins(
   @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onPins(
-        Math.max(1, ports(columnPins)), rowSwitch.turns() ? Math.max(1, ports(rowPins)) : 0);
+        Math.max(1, ports(columnPins)),
+        rowSwitch.turns() ? Math.max(1, ports(rowPins)) : 0,
+        columnPins.size());
   }
 
   @Override

@@ -10,6 +10,7 @@ import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
 /**
@@ -28,6 +29,9 @@ public record ScannedPlan(
 
   private static final double NEAR_LIGHT_CYCLES = 46;
   private static final double PASSED_LIGHT_CYCLES = 96;
+
+  /** Of a light whose level is only copied, as slots are made when they begin. */
+  private static final double COPIED_CYCLES = 4;
 
   /** For each slot of it, and for each that is compared. */
   private static final double BIT_CYCLES = 15;
@@ -106,8 +110,16 @@ public record ScannedPlan(
     return (hookup().side() == Side.TO_SUPPLY) == (circuit.rowSwitch() == RowSwitch.PIN);
   }
 
+  /** Returns whether slots are begun while the player waits, not by an interrupt. */
+  public boolean polled() {
+    return timing.clock() == ScanClock.POLLED;
+  }
+
   @Override
   public double sendSeconds() {
+    if (polled()) {
+      return COPIED_CYCLES * timing.turns() * lightsOfATurn() * brief.controller().cycleSeconds();
+    }
     double first =
         timing.passes() > 1
             ? PASSED_LIGHT_CYCLES
@@ -124,7 +136,7 @@ public record ScannedPlan(
 
   @Override
   public double interruptShare() {
-    return timing.share();
+    return polled() ? 0 : timing.share();
   }
 
   @Override
@@ -200,14 +212,20 @@ public record ScannedPlan(
 
   /** Returns the highest refresh with so many turns, scanned otherwise (Hz). */
   public double mostHertz(int turns, Scan scan) {
-    return ScanTiming.of(
-            turns, scan.at(Scan.REFRESH.max()), circuit.interrupt().of(brief.controller()))
+    return mostHertz(turns, scan, brief.controller());
+  }
+
+  /** Returns the same on another class of controller, with as many pins (Hz). */
+  double mostHertz(int turns, Scan scan, Controller controller) {
+    return ScanTiming.of(turns, scan.at(Scan.REFRESH.max()), circuit.interrupt(), controller)
         .refreshHz();
   }
 
   /** Returns the RAM of its slots, those that are shown and those that are made (bytes). */
   public int slotRamBytes() {
-    return 2 * timing.slotCount() * circuit.slotBytes();
+    return polled()
+        ? 2 * timing.turns() * lightsOfATurn()
+        : 2 * timing.slotCount() * circuit.slotBytes();
   }
 
   /** Returns what lets the current of a row through. */
@@ -217,6 +235,23 @@ public record ScannedPlan(
 
   @Override
   public Reckoning dataTime() {
+    return polled() ? copyTime() : makingTime();
+  }
+
+  private Reckoning copyTime() {
+    return new Reckoning(
+        key("data-time"),
+        "Copying the levels of one frame",
+        dataSeconds(),
+        "s",
+        "lights × time of one",
+        List.of(
+            given("lights", timing.turns() * lightsOfATurn(), ""),
+            given("time of one", COPIED_CYCLES * brief.controller().cycleSeconds(), "s")),
+        Source.partClass("made by the exported player, at most"));
+  }
+
+  private Reckoning makingTime() {
     return new Reckoning(
         key("data-time"),
         "Making the slots of one frame",

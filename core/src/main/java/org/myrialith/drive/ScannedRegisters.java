@@ -272,7 +272,7 @@ public record ScannedRegisters(
 
   @Override
   public ScannedPlan plan(Layout layout, Brief brief) {
-    ScanTiming timing = ScanTiming.of(rows, scan, interrupt().of(brief.controller()));
+    ScanTiming timing = ScanTiming.of(rows, scan, interrupt(), brief.controller());
     OutputStage rowStage = rowSwitch.stage(rowOutputStage(brief.controller()));
     Switching switching =
         Switching.byTurns(

@@ -56,7 +56,11 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private Optional<Finding> volts() {
-    if (plan.hookup().side() == Side.TO_GROUND) {
+    boolean betweenPins =
+        plan instanceof ScannedPlan scanned
+            && scanned.circuit().rowSwitch() == RowSwitch.PIN
+            && !(scanned.circuit() instanceof ScannedRegisters);
+    if (plan.hookup().side() == Side.TO_GROUND || betweenPins) {
       return Optional.empty();
     }
     double rail = plan.hookup().volts(plan.brief().volts());

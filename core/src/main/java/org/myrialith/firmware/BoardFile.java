@@ -61,6 +61,8 @@ record BoardFile(FirmwareWork work) {
     StringBuilder sends = new StringBuilder();
     StringBuilder starts = new StringBuilder();
     StringBuilder turns = new StringBuilder();
+    StringBuilder polls = new StringBuilder();
+    StringBuilder holds = new StringBuilder();
     int first = 0;
     List<LineDriver> drivers = work.drivers();
     for (int n = 0; n < drivers.size(); n++) {
@@ -72,6 +74,8 @@ record BoardFile(FirmwareWork work) {
       sends.append(
           "  send_line_" + number + "(levels + " + first + "u, " + driver.sendCount() + "u);\n");
       starts.append("  start_line_" + number + "();\n");
+      polls.append(driver.whileWaiting().replace("@N@", number));
+      holds.append(driver.afterWaiting().replace("@N@", number));
       turns.append(driver.everyTurn().replace("@N@", number));
       first += driver.plan().bufferBytes();
     }
@@ -88,6 +92,8 @@ record BoardFile(FirmwareWork work) {
         .replace("@SMALLTIMER@\n", smallTimer())
         .replace("@PLAIN0@", plainSmall)
         .replace("@SENDS@\n", sends)
+        .replace("@POLLS@\n", polls)
+        .replace("@HOLDS@\n", holds)
         .replace("@STARTS@\n", starts)
         .replace("@LATCH@", Integer.toString(FirmwareTarget.gapMicros(work.lines())));
   }

@@ -21,6 +21,7 @@ sealed interface LineDriver
         PinDriver,
         TimerPinDriver,
         ScanDriver,
+        PolledScanDriver,
         ExpanderDriver,
         PwmDriver,
         DisplayDriver {
@@ -39,7 +40,7 @@ sealed interface LineDriver
       return line.dims() ? new TimerPinDriver(line) : new PinDriver(line);
     }
     if (plan instanceof ScannedPlan line) {
-      return new ScanDriver(line);
+      return line.polled() ? new PolledScanDriver(line) : new ScanDriver(line);
     }
     if (plan instanceof ExpanderPlan line) {
       return line.dims() ? new PwmDriver(line) : new ExpanderDriver(line);
@@ -81,6 +82,16 @@ sealed interface LineDriver
    * 2 MHz; empty for nothing.
    */
   default String everyTurn() {
+    return "";
+  }
+
+  /** Returns the C that portable C does again and again while it waits; empty for nothing. */
+  default String whileWaiting() {
+    return "";
+  }
+
+  /** Returns the C that ends such a wait; empty for nothing. */
+  default String afterWaiting() {
     return "";
   }
 

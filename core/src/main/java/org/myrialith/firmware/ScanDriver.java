@@ -10,6 +10,7 @@ import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.ScanClock;
 import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
@@ -59,14 +60,18 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   /** Whether timer 0 gives the turns, and with them the player's time. */
   private boolean onTimer0() {
-    return plan.brief().controller().scanTimer().orElse(2) == 0;
+    return timing().clock() == ScanClock.TIMER_0;
   }
 
   @Override
   public String title() {
+    return title(plan);
+  }
+
+  static String title(ScannedPlan plan) {
     return plan.circuit().rowSwitch().turns()
-        ? phrase("%s by turns", Quantity.text(timing().turns(), plan.circuit().turnWord()))
-        : "lights dimmed by an interrupt";
+        ? phrase("%s by turns", Quantity.text(plan.timing().turns(), plan.circuit().turnWord()))
+        : "lights dimmed by turns";
   }
 
   private static String list(int count, IntFunction<String> each) {
@@ -124,10 +129,7 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
 
   /** Where nothing can be scanned, the line stays dark; the plan says why. */
   private boolean able() {
-    return dialect() == Dialect.AVR
-        && timing().fits()
-        && plan.circuit().rows() > 0
-        && plan.circuit().columns() > 0;
+    return timing().fits() && plan.circuit().rows() > 0 && plan.circuit().columns() > 0;
   }
 
   /** Each slot of a light: lit or not, in as many cycles. */

@@ -1,10 +1,12 @@
 package org.myrialith.gadget;
 
 import java.util.Optional;
+import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Run;
+import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.finding.Change;
 import org.myrialith.parts.Controller;
@@ -73,8 +75,22 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget registers(Change.UseRegisters change) {
-    return gadget.circuits().circuit(change.circuit()).orElse(null) instanceof ShiftRegisters chain
-        ? RegisterClass.of(change.sort()).map(sort -> gadget.with(chain.of(sort))).orElse(gadget)
+    return RegisterClass.of(change.sort())
+        .flatMap(
+            sort ->
+                gadget
+                    .circuits()
+                    .circuit(change.circuit())
+                    .map(circuit -> registers(circuit, sort)))
+        .orElse(gadget);
+  }
+
+  private Gadget registers(Circuit circuit, RegisterClass sort) {
+    if (circuit instanceof ShiftRegisters chain) {
+      return gadget.with(chain.of(sort));
+    }
+    return circuit instanceof ScannedRegisters chain
+        ? gadget.with(chain.of(sort, chain.rows(), chain.columns(), chain.rowSwitch()))
         : gadget;
   }
 

@@ -23,6 +23,8 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.tool.CircuitSimulator;
@@ -80,6 +82,34 @@ class CharlieplexTest {
       pairs.add(anode + cathode);
     }
     assertThat(pairs).hasSize(30);
+  }
+
+  /** Segments that share a pin share an anode, or can't stand between pins (common practice). */
+  @Test
+  void digitsWithACommonPinWantARowEach() {
+    SegmentDigits two =
+        new SegmentDigits(
+            SegmentStyle.SEVEN,
+            20,
+            12,
+            8,
+            5,
+            List.of(new SegmentDigits.Module(2, "tide")),
+            20,
+            0,
+            1,
+            true,
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    Fixture digits = Fixture.of("f1", "Digits", two);
+    digits = digits.with(digits.mount().withEmitter("single-red"));
+    ScannedPlan packed = plan(on(6), digits);
+    assertThat(finding(packed, "digit-pins-c1").verdict()).isEqualTo(Verdict.TIGHT);
+    Charlieplex nine = on(8).onPins(List.of("D0", "D1", "D2", "D3", "D4", "D5", "D6", "D7", "B0"));
+    ScannedPlan apart = plan(nine.with(nine.hookup().filled(Filling.FIELD_A_BYTE)), digits);
+    assertThat(apart.findings()).noneMatch(f -> f.key().equals("digit-pins-c1"));
   }
 
   @Test

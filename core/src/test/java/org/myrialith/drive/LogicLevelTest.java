@@ -68,6 +68,21 @@ class LogicLevelTest {
     assertThat(finding(board, "logic-level-c1").verdict()).isEqualTo(expected);
   }
 
+  /** A matrix on registers is told the same, and mended by the same press. */
+  @Test
+  void chainsWhoseRowsHaveTurnsAreJudged() {
+    ScannedRegisters matrix =
+        ScannedRegisters.usual("c1", List.of("f1"))
+            .onPins(List.of("P2", "P3", "P4", "P5"))
+            .of(RegisterClass.HC, 4, 8, RowSwitch.MOSFET);
+    Gadget board = gadget(Controller.ARM32_SMALL, 5, bar(24), matrix);
+    Finding level = finding(board, "logic-level-c1");
+    assertThat(level.verdict()).isEqualTo(Verdict.BREAKS);
+    Gadget mended = GadgetPlan.of(board).mended(level.key(), "registers-hct").orElseThrow();
+    assertThat(finding(mended, "logic-level-c1").verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(((ScannedRegisters) mended.circuits().circuits().get(0)).rows()).isEqualTo(4);
+  }
+
   /** 3.3 V is 0.7 of 4.71 V; an HCT input takes 2.0 V, and one press makes it so. */
   @Test
   void remediesTellWhatTheyBring() {

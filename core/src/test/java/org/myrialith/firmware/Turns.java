@@ -67,6 +67,62 @@ final class Turns {
     return turns.read(dump, LineDriver.of(plan).wires(), null);
   }
 
+  /**
+   * Reads what a controller did that tells by a pulse on a pin when turns begin: of lights that are
+   * only dimmed, as no row tells.
+   */
+  static List<Turn> marked(ScannedPlan plan, Path dump, String marker) throws IOException {
+    Turns turns = new Turns(plan);
+    List<EdgeDecoder.Change> wires = EdgeDecoder.changes(dump, wires(plan));
+    List<Long> starts =
+        EdgeDecoder.changes(dump, List.of(marker)).stream()
+            .filter(EdgeDecoder.Change::high)
+            .map(EdgeDecoder.Change::at)
+            .toList();
+    if (plan.circuit() instanceof ScannedPins pins) {
+      return turns.lit(pins, wires, starts);
+    }
+    turns.chain((ScannedRegisters) plan.circuit(), wires);
+    List<Turn> all = new ArrayList<>();
+    for (int t = 0; t + 1 < starts.size(); t++) {
+      long[] lit = new long[turns.outputs];
+      for (Stretch stretch : turns.stretches) {
+        boolean within = stretch.start() >= starts.get(t) && stretch.start() < starts.get(t + 1);
+        for (int output = 0; within && output < lit.length; output++) {
+          lit[output] += stretch.lit()[output];
+        }
+      }
+      all.add(new Turn(starts.get(t), lit, List.of()));
+    }
+    return all;
+  }
+
+  /** Columns without rows, each set a pin's time after the one before it. */
+  private List<Turn> lit(ScannedPins circuit, List<EdgeDecoder.Change> changes, List<Long> starts) {
+    List<Turn> turns = new ArrayList<>();
+    starts.stream()
+        .limit(starts.size() - 1)
+        .forEach(start -> turns.add(new Turn(start, new long[outputs], List.of())));
+    boolean high = plan.hookup().side() == Side.TO_GROUND;
+    double pin = plan.brief().controller().pinSeconds() * 1e9;
+    long[] since = new long[circuit.columns()];
+    for (EdgeDecoder.Change change : changes) {
+      int column = change.wire() - '0';
+      if (change.high() == high) {
+        since[column] = change.at();
+      } else if (since[column] > 0) {
+        double behind = (column + 2) * pin;
+        for (int t = 0; t < turns.size(); t++) {
+          double from = Math.max(since[column], starts.get(t) + behind);
+          double to = Math.min(change.at(), starts.get(t + 1) + behind);
+          turns.get(t).lit()[column] += Math.round(Math.max(0, to - from));
+        }
+        since[column] = 0;
+      }
+    }
+    return turns;
+  }
+
   private List<Turn> read(Path dump, List<String> wires, Levels first) throws IOException {
     if (plan.circuit() instanceof ScannedPins pins) {
       if (pins.rowSwitch() == RowSwitch.NONE) {

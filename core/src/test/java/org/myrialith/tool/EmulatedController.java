@@ -17,10 +17,11 @@ import java.util.stream.Stream;
  * how long an instruction takes is not told.
  *
  * @param pinNanos that setting a pin costs
+ * @param lookNanos that looking at the clock costs
  * @param spiPin number of the pin that SPI data comes out of
  * @param pulledUp numbers of pins with a resistor to plus
  */
-public record EmulatedController(int pinNanos, int spiPin, List<Integer> pulledUp) {
+public record EmulatedController(int pinNanos, int lookNanos, int spiPin, List<Integer> pulledUp) {
   private static final String[] BUILD = {
     "arm-none-eabi-gcc",
     "-mcpu=cortex-m0plus",
@@ -57,6 +58,8 @@ public record EmulatedController(int pinNanos, int spiPin, List<Integer> pulledU
         folder.resolve("board_facts.h"),
         "#define PIN_NANOS "
             + pinNanos
+            + "u\n#define NOW_NANOS "
+            + lookNanos
             + "u\n#define END_NANOS "
             + millis * 1_000_000
             + "ull\n#define SPI_PIN "

@@ -4,7 +4,7 @@
 #include <stdio.h>
 #include <stdlib.h>
 
-#include "board_facts.h" /* PIN_NANOS, END_NANOS, SPI_PIN, NAMES */
+#include "board_facts.h" /* PIN_NANOS, NOW_NANOS, END_NANOS, SPI_PIN, PULLED_UP */
 
 #ifdef SKETCH /* the sketch brings these itself, over the environment's, and that over these */
 #define pin_out board_pin_out
@@ -17,6 +17,7 @@
 #endif
 
 #define PINS 50
+#define TOLD 44 /* pins of which it is told whether they are outputs, as wires with a d behind */
 
 extern uint32_t _estack, _sdata, _edata, _sidata, _sbss, _ebss;
 extern void initialise_monitor_handles(void);
@@ -64,6 +65,13 @@ static void put(uint8_t pin, uint8_t high) {
   }
 }
 
+static void direct(uint8_t pin, uint8_t out) {
+  if (output[pin] != out) {
+    output[pin] = out;
+    if (pin < TOLD) fprintf(dump, "#%llu\n%u%c\n", (unsigned long long)now, out, '!' + PINS + pin);
+  }
+}
+
 static void open_dump(void) {
   static char buffer[8192];
   unsigned pin;
@@ -72,6 +80,7 @@ static void open_dump(void) {
   setvbuf(dump, buffer, _IOFBF, sizeof buffer);
   fprintf(dump, "$timescale 1 ns $end\n$scope module top $end\n");
   for (pin = 0; pin < PINS; pin++) fprintf(dump, "$var wire 1 %c P%u $end\n", '!' + pin, pin);
+  for (pin = 0; pin < TOLD; pin++) fprintf(dump, "$var wire 1 %c P%ud $end\n", '!' + PINS + pin, pin);
   fprintf(dump, "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
   for (pin = 0; pin < PINS; pin++) {
     level[pin] = PULLED_UP(pin);
@@ -83,7 +92,7 @@ static void open_dump(void) {
 
 void pin_out(uint8_t pin, uint8_t high) {
   open_dump();
-  output[pin] = 1;
+  direct(pin, 1);
   put(pin, high);
   pass(PIN_NANOS);
 }
@@ -107,7 +116,7 @@ void pin_low(uint8_t pin) {
 
 void pin_free(uint8_t pin) {
   open_dump();
-  output[pin] = 0;
+  direct(pin, 0);
   put(pin, PULLED_UP(pin));
   pass(PIN_NANOS);
 }
@@ -119,7 +128,7 @@ void wait_us(uint16_t us) {
 
 uint32_t now_us(void) {
   open_dump();
-  pass(4000);
+  pass(NOW_NANOS);
   return (uint32_t)(now / 1000u);
 }
 

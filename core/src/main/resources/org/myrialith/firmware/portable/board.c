@@ -13,7 +13,9 @@ static uint32_t due_us;   /* when the last wait was due to end */
 
 void board_show(const uint8_t *levels) {
   while ((uint32_t)(now_us() - shown_us) <= LATCH_US) {
+@POLLS@
   }
+@HOLDS@
 @SENDS@
   shown_us = now_us();
 }
@@ -22,7 +24,9 @@ void board_wait_ms(uint16_t ms) {
   uint32_t late;
   due_us += ms * 1000ul;
   while ((int32_t)(now_us() - due_us) < 0) {
+@POLLS@
   }
+@HOLDS@
   late = now_us() - due_us;
   if (late > MOST_SPARE_US) {
     due_us += late - MOST_SPARE_US;

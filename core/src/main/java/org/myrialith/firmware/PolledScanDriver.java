@@ -1,0 +1,166 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.ScanMethod;
+import org.myrialith.drive.ScanTiming;
+import org.myrialith.drive.ScannedPlan;
+import org.myrialith.formats.ValueChangeDump;
+
+/** Gives lights their turns in portable C: while the player waits, slots begin by the clock. */
+record PolledScanDriver(ScannedPlan plan) implements LineDriver {
+  private static final int NOWHERE = 0xffff;
+
+  private ScanTiming timing() {
+    return plan.timing();
+  }
+
+  private int lights() {
+    return plan.lightsOfATurn();
+  }
+
+  private int[] order() {
+    return plan.circuit().scan().order().of(timing().turns());
+  }
+
+  private ScanWires on() {
+    return ScanWires.of(plan);
+  }
+
+  private PolledWires wired() {
+    return new PolledWires(plan, order());
+  }
+
+  /** Where nothing can be scanned, the line stays dark; the plan says why. */
+  private boolean able() {
+    return timing().fits()
+        && plan.circuit().rows() >= plan.map().chips()
+        && plan.circuit().columns() > 0;
+  }
+
+  @Override
+  public String title() {
+    return ScanDriver.title(plan);
+  }
+
+  private List<ScanMethod.Step> steps() {
+    return timing().steps().stream().flatMap(List::stream).toList();
+  }
+
+  private static String joined(IntStream numbers) {
+    return numbers.mapToObj(Integer::toString).collect(Collectors.joining(", "));
+  }
+
+  private String places() {
+    int[] byOutput = plan.map().byOutput();
+    StringBuilder text = new StringBuilder();
+    for (int turn : order()) {
+      text.append(joined(IntStream.range(0, lights()).map(light -> place(byOutput, turn, light))))
+          .append(",\n");
+    }
+    return text.toString().indent(2);
+  }
+
+  /** What dims has a byte a channel, what does not a bit. */
+  private int place(int[] byOutput, int turn, int light) {
+    int output = turn * lights() + light;
+    boolean there = plan.circuit().alone() || light < plan.circuit().columns();
+    int channel = output < byOutput.length && there ? byOutput[output] : -1;
+    return channel < 0 ? NOWHERE : plan.dims() ? channel : plan.map().place(channel);
+  }
+
+  @Override
+  public String source() {
+    if (!able()) {
+      return "static void send_line_@N@(const uint8_t *levels, uint16_t count) {\n  (void)levels;\n  (void)count;\n}\n\n";
+    }
+    List<Integer> ends = new ArrayList<>();
+    int end = 0;
+    for (List<ScanMethod.Step> pass : timing().steps()) {
+      end += pass.size();
+      ends.add(end);
+    }
+    boolean compared = plan.circuit().scan().method() == ScanMethod.PLAIN;
+    return SourceText.read("portable/scan.c")
+        .replace("@WIRES@\n", wired().source())
+        .replace("@START@\n", wired().start())
+        .replace("@REFILL@\n", wired().fill("    ", "&now_@N@"))
+        .replace("@FILLDARK@\n", wired().fill("  ", "0"))
+        .replace("@READY@\n", wired().ready())
+        .replace("@LIT@", compared ? "level > shows_@N@[slot->step]" : BIT)
+        .replace(
+            "@LEVEL@", plan.dims() ? "levels[at]" : "(uint8_t)(levels[at >> 3] >> (at & 7u) & 1u)")
+        .replace("@PLACES@", places())
+        .replace("@SHOWS@", joined(steps().stream().mapToInt(ScanMethod.Step::bit)))
+        .replace("@LASTS@", joined(steps().stream().mapToInt(timing()::ticks)))
+        .replace("@PASSENDS@", joined(ends.stream().mapToInt(Integer::intValue)))
+        .replace("@PASSES@", Integer.toString(ends.size()))
+        .replace("@TURNS@", Integer.toString(timing().turns()))
+        .replace("@COLUMNS@", Integer.toString(lights()))
+        .replace("@LIGHTS@", Integer.toString(timing().turns() * lights()))
+        .replace("@DARK@", Integer.toString(timing().dark()));
+  }
+
+  private static final String BIT = "(uint8_t)(level >> shows_@N@[slot->step] & 1u)";
+
+  /** It stands in the source already. */
+  @Override
+  public String start() {
+    return able() ? "" : LineDriver.super.start();
+  }
+
+  /** Returns the C that a wait does again and again. */
+  @Override
+  public String whileWaiting() {
+    return able() ? "    scan_@N@();\n" : "";
+  }
+
+  /** Returns the C that ends a wait. */
+  @Override
+  public String afterWaiting() {
+    return able() ? "  hold_@N@();\n" : "";
+  }
+
+  @Override
+  public int codeBytes() {
+    if (!able()) {
+      return 12;
+    }
+    int tables = 2 * timing().turns() * lights() + 3 * steps().size() + timing().passes();
+    return 380 + wired().size().code() + (plan.dims() ? 0 : 10) + tables;
+  }
+
+  @Override
+  public int ramBytes() {
+    return able() ? plan.slotRamBytes() + 28 + wired().size().ram() : 0;
+  }
+
+  @Override
+  public double sendCycles() {
+    return 90;
+  }
+
+  @Override
+  public List<String> wires() {
+    return on().names();
+  }
+
+  @Override
+  public String rests() {
+    return on().rests();
+  }
+
+  /** All of its bits once. */
+  @Override
+  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
+    return on().wave(dump, first, start, levels);
+  }
+
+  @Override
+  public List<String> wiring() {
+    return on().wiring();
+  }
+}
