@@ -22,6 +22,7 @@ import org.myrialith.parts.Controller;
  * @param height of the picture of a turn
  * @param word what has turns, in the plural
  * @param drawn how many of them are, where it is not all
+ * @param polled whether slots begin while the player waits, not by an interrupt
  * @param table of the first slots
  */
 public record ScanPicture(
@@ -36,6 +37,7 @@ public record ScanPicture(
     String drawn,
     String rowText,
     String interruptText,
+    boolean polled,
     List<Line> table) {
   private static final double LEFT = 110;
   private static final double WIDTH = 740;
@@ -71,6 +73,16 @@ public record ScanPicture(
    */
   public record Reach(int bits, double width, String hertz, boolean here, double wanted) {}
 
+  /** Returns what begins a slot, in a sentence. */
+  public String beginner() {
+    return polled ? "beginning" : "the interrupt that begins";
+  }
+
+  /** Returns what begins a slot, as a label. */
+  public String begins() {
+    return polled ? "beginning" : "interrupt";
+  }
+
   static ScanPicture of(ScannedPlan plan) {
     ScanTiming timing = plan.timing();
     double turn = 1 / timing.wholeHz();
@@ -95,7 +107,7 @@ public record ScanPicture(
     for (int r = 0; r < rows; r++) {
       names.add(new Label(r * LINE + LINE - 4, plan.turnName(r)));
     }
-    double interrupt = (double) timing.interruptCycles() / Controller.CLOCK_HZ;
+    double interrupt = timing.beginSeconds();
     return new ScanPicture(
         bars,
         names,
@@ -108,6 +120,7 @@ public record ScanPicture(
         rows < timing.turns() ? phrase(", the first %d of %d", rows, timing.turns()) : "",
         Quantity.text(rowSeconds, "s"),
         Quantity.text(interrupt, "s"),
+        plan.polled(),
         table(plan, word));
   }
 
