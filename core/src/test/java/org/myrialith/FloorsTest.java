@@ -28,6 +28,7 @@ class FloorsTest {
           Set.of("colour"),
           Set.of("drive"),
           Set.of("frames"),
+          Set.of("rail"),
           Set.of("power", "scan"),
           Set.of("firmware"),
           Set.of("build"),

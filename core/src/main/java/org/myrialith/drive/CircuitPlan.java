@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
@@ -86,6 +87,11 @@ public interface CircuitPlan {
   /** Returns whether a limiter dims it: by levels, and for the supply that it is of. */
   default boolean limited() {
     return dims() && railVolts() == 0;
+  }
+
+  /** Returns what each pixel draws, of circuits that are a chain of pixels. */
+  default Optional<ChainLoad> chain() {
+    return Optional.empty();
   }
 
   /** Returns what a dark circuit takes from the supply of the gadget (A). */

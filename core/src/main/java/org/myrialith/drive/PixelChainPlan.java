@@ -6,6 +6,7 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
@@ -136,6 +137,19 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         given("channel current" + of, channelMilliamps() / 1000, "A"),
         given("pixels" + of, emitters(), ""),
         given("dark" + of, darkAmps(), "A"));
+  }
+
+  @Override
+  default Optional<ChainLoad> chain() {
+    return Optional.of(
+        new ChainLoad(
+            channelsPerPixel(),
+            pixel().idleMilliamps() * MILLI,
+            channelMilliamps() * MILLI,
+            fullLevel(),
+            fullChannels(),
+            railVolts() > 0 ? railVolts() : brief().volts(),
+            railVolts() > 0));
   }
 
   @Override

@@ -79,7 +79,8 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
     return plans.stream().map(this::line).toList();
   }
 
-  private List<Emitter> line(CircuitPlan plan) {
+  /** Returns the emitters of a circuit in the order of its wire. */
+  public List<Emitter> line(CircuitPlan plan) {
     List<Emitter> line = new ArrayList<>(plan.emitters());
     plan.sections()
         .forEach(

@@ -1,5 +1,8 @@
 package org.myrialith.finding;
 
+import java.util.List;
+import java.util.stream.Collectors;
+
 /**
  * A small edit that a finding offers. What is in it are the maker's own terms; a gadget applies it.
  */
@@ -39,6 +42,12 @@ public sealed interface Change {
     /** Uses another class of registers. */
     R registers(UseRegisters change);
 
+    /** Feeds a chain elsewhere. */
+    R feed(FeedRail change);
+
+    /** Joins the ends of a chain. */
+    R close(CloseRail change);
+
     /** Sets the current of a channel of a circuit. */
     R current(SetChannelCurrent change);
   }
@@ -53,6 +62,36 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.brightness(this);
+    }
+  }
+
+  /** Feeds a chain of pixels at those places. */
+  record FeedRail(String circuit, List<Integer> at) implements Change {
+    public FeedRail {
+      at = List.copyOf(at);
+    }
+
+    @Override
+    public String key() {
+      return "feed-" + at.stream().map(String::valueOf).collect(Collectors.joining("-"));
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.feed(this);
+    }
+  }
+
+  /** Joins the last pixel of a chain to the first. */
+  record CloseRail(String circuit) implements Change {
+    @Override
+    public String key() {
+      return "ring";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.close(this);
     }
   }
 

@@ -30,9 +30,18 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
   @Override
   public Gadget frames(Change.PlanForTheseFrames change) {
     PowerSettings power = gadget.power();
+    return gadget.with(power.plannedFor(PlanningBasis.THESE_FRAMES));
+  }
+
+  @Override
+  public Gadget feed(Change.FeedRail change) {
     return gadget.with(
-        new PowerSettings(
-            power.marginPercent(), PlanningBasis.THESE_FRAMES, power.controllerMilliamps()));
+        gadget.power().with(gadget.power().railOf(change.circuit()).fedAt(change.at())));
+  }
+
+  @Override
+  public Gadget close(Change.CloseRail change) {
+    return gadget.with(gadget.power().with(gadget.power().railOf(change.circuit()).closed(true)));
   }
 
   @Override

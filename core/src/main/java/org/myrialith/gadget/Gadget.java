@@ -158,9 +158,10 @@ public record Gadget(
     return new Gadget(brief, other, circuits, colour, power, scan, programme);
   }
 
-  /** Returns the gadget with other circuits. */
+  /** Returns the gadget with other circuits; how a chain is fed goes with it. */
   public Gadget with(Circuits other) {
-    return new Gadget(brief, layout, other, colour, power, scan, programme);
+    PowerSettings fed = power.of(other.circuits().stream().map(Circuit::id).toList());
+    return new Gadget(brief, layout, other, colour, fed, scan, programme);
   }
 
   /** Returns the gadget with a circuit, in place of the one of the same identifier. */

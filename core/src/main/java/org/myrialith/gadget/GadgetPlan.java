@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.OneWirePixels;
@@ -40,8 +41,11 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.PixelClass;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
+import org.myrialith.power.PowerStep;
+import org.myrialith.rail.RailPlan;
 import org.myrialith.scan.ScanStep;
 
 /**
@@ -59,6 +63,7 @@ public final class GadgetPlan {
   private final Lazy<Sent> sent;
   private final Lazy<PowerPlan> power;
   private final Lazy<Optional<FirmwarePlan>> firmware;
+  private final Lazy<List<RailPlan>> rails;
   private final Lazy<FramesStep> frames;
   private final Map<Step, Lazy<StepPlan>> steps = new LinkedHashMap<>();
   private final Lazy<Map<Step, List<Finding>>> findings;
@@ -81,10 +86,11 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
-    steps.put(Step.POWER, new Lazy<>(this::power));
+    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
+    this.rails = new Lazy<>(this::workRails);
     this.findings = new Lazy<>(this::workFindings);
   }
 
@@ -126,6 +132,52 @@ public final class GadgetPlan {
     Load load = new Load(wiring(), gadget.power().controllerMilliamps());
     return PowerPlan.of(
         load, gadget.brief().supply(), gadget.power(), gadget.colour(), show(), levels());
+  }
+
+  private List<RailPlan> workRails() {
+    long peak = power().peakMoment();
+    boolean plays = peak >= 0 && peak < show().moments().size();
+    List<Levels> levels = plays ? sent().levels((int) peak) : List.of();
+    List<RailPlan> all = new ArrayList<>();
+    for (int c = 0; c < wiring().plans().size(); c++) {
+      if (chain(c)) {
+        all.add(rail(c, plays ? Optional.of(levels.get(c)) : Optional.empty(), power().peakAmps()));
+      }
+    }
+    return List.copyOf(all);
+  }
+
+  private boolean chain(int circuit) {
+    CircuitPlan plan = wiring().plans().get(circuit);
+    return plan.chain().isPresent() && plan.emitters() > 0;
+  }
+
+  private RailPlan rail(int c, Optional<Levels> levels, double allAmps) {
+    CircuitPlan circuit = wiring().plans().get(c);
+    return RailPlan.of(
+        gadget.power().toldOf(circuit.circuit().id()),
+        circuit,
+        wiring().line(circuit),
+        power().cable(circuit, levels.map(Levels::sum).orElse(0L), allAmps),
+        table().level(LevelTable.SIZE - 1) / (double) PixelClass.FULL,
+        levels);
+  }
+
+  /** Returns the volts along the chain of a circuit in a listed moment; empty for no such. */
+  public Optional<RailPlan> rail(String circuit, int moment) {
+    for (int c = 0; c < wiring().plans().size(); c++) {
+      boolean listed = moment >= 0 && moment < show().moments().size();
+      if (wiring().plans().get(c).circuit().id().equals(circuit) && chain(c) && listed) {
+        Levels levels = sent().levels(moment).get(c);
+        return Optional.of(rail(c, Optional.of(levels), power().sentAmps(moment)));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Returns the volts along its chains of pixels. */
+  public List<RailPlan> rails() {
+    return rails.get();
   }
 
   /** The smallest class below the one that was chosen that would do. */

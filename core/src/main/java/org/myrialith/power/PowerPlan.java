@@ -25,6 +25,7 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Limiter;
 import org.myrialith.frames.Show;
 import org.myrialith.parts.Supply;
+import org.myrialith.rail.RailPlan;
 
 /**
  * The current of every moment against the supply.
@@ -148,6 +149,20 @@ public record PowerPlan(
    */
   public double[] peakAmpsOfFrames(int clip) {
     return course.peakOfFrames().get(clip).clone();
+  }
+
+  /**
+   * Returns the cable from the supply, and what it carries beside a chain.
+   *
+   * @param sum of the levels of the chain in a moment
+   * @param allAmps that the gadget draws in it (A)
+   */
+  public RailPlan.Cable cable(CircuitPlan chain, long sum, double allAmps) {
+    double white = LevelTable.of(colour).level(WHITE) / (double) WHITE;
+    double worst = chain.darkAmps() + chain.mostLitAmps(white);
+    double shown = chain.darkAmps() + chain.litAmps(new long[] {sum});
+    return new RailPlan.Cable(
+        settings.cableOhms(), Math.max(0, worstAmps() - worst), Math.max(0, allAmps - shown));
   }
 
   /** Returns the verdict on a current (A): within budget, within rating, or beyond. */

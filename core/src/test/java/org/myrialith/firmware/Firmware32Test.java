@@ -174,23 +174,6 @@ class Firmware32Test {
     double flash = Double.parseDouble(total.group(1)) + Double.parseDouble(total.group(2));
     double ram = Double.parseDouble(total.group(2)) + Double.parseDouble(total.group(3));
     FirmwarePlan firmware = plan.firmware().orElseThrow();
-    System.err.println(
-        "SZ "
-            + plan.wiring().plans().get(0).circuit().getClass().getSimpleName()
-            + " "
-            + plan.wiring().plans().get(0).circuit().pins().size()
-            + " est "
-            + firmware.flashBytes()
-            + "/"
-            + firmware.ramBytes()
-            + " is "
-            + flash
-            + "/"
-            + ram
-            + " diff "
-            + (flash - firmware.flashBytes())
-            + "/"
-            + (ram - firmware.ramBytes()));
     assertThat((double) firmware.flashBytes()).as(report).isCloseTo(flash, within(0.05 * flash));
     assertThat((double) firmware.ramBytes()).as(report).isCloseTo(ram, within(8.0));
   }

@@ -44,6 +44,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.PartSort;
@@ -53,6 +54,8 @@ import org.myrialith.parts.PriceList;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.rail.Feed;
+import org.myrialith.rail.RailSettings;
 import org.myrialith.scan.Camera;
 import org.myrialith.scan.Eye;
 import org.myrialith.scan.LightBar;
@@ -102,10 +105,7 @@ final class GadgetSamples {
             fixtures,
             List.of(line(random, chained)),
             new ColourSettings(transfer(random), 1 + random.nextInt(100)),
-            new PowerSettings(
-                random.nextInt(81),
-                pick(random, PlanningBasis.values()),
-                random.nextDouble() * 2000),
+            power(random),
             clips);
     Layout layout =
         new Layout(
@@ -180,6 +180,31 @@ final class GadgetSamples {
   }
 
   /** A circuit of each way that only switches, with the reasons and prices of a maker. */
+  private static PowerSettings power(Random random) {
+    PowerSettings plain =
+        new PowerSettings(
+            random.nextInt(81), pick(random, PlanningBasis.values()), random.nextDouble() * 2000);
+    if (random.nextBoolean()) {
+      return plain;
+    }
+    List<Feed> feeds = new ArrayList<>();
+    for (int at = random.nextInt(50);
+        feeds.size() <= random.nextInt(3);
+        at += 1 + random.nextInt(90)) {
+      feeds.add(new Feed(at, pick(random, Conductor.values()), 1 + 5000 * random.nextDouble()));
+    }
+    return plain
+        .behind(pick(random, Conductor.values()), random.nextDouble() * 9000)
+        .with(
+            new RailSettings(
+                "c1",
+                pick(random, Conductor.values()),
+                random.nextBoolean(),
+                random.nextInt(3) * 4.5,
+                20 + random.nextInt(40),
+                feeds));
+  }
+
   private static Gadget switched(Random random, Gadget gadget) {
     Hookup hookup =
         new Hookup(

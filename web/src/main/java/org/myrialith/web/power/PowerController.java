@@ -1,6 +1,7 @@
 package org.myrialith.web.power;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,10 +9,15 @@ import java.util.Set;
 import java.util.UUID;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
+import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.parts.Conductor;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.rail.RailPlan;
+import org.myrialith.rail.RailSettings;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
 import org.myrialith.web.pages.ProjectPages;
@@ -33,12 +39,94 @@ class PowerController {
     this.pages = pages;
   }
 
+  /** A chain to look at. */
+  record Tab(String id, String name, boolean here) {}
+
   @GetMapping
-  ModelAndView show(@PathVariable UUID id) {
-    return page(id, null);
+  ModelAndView show(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String circuit,
+      @RequestParam(defaultValue = "0") String moment) {
+    return page(
+        id,
+        null,
+        new Chain(circuit, moment.matches("\\d{1,6}") ? Integer.parseInt(moment) : 0, null));
+  }
+
+  /**
+   * What of a chain is shown.
+   *
+   * @param moment counted from 1, 0 for the one that draws most
+   * @param typed what was typed and refused, null for none
+   */
+  private record Chain(String circuit, int moment, FormValues typed) {
+    static final Chain ANY = new Chain("", 0, null);
+  }
+
+  private static void rails(ModelAndView page, GadgetPlan plan, Chain chain) {
+    List<RailPlan> rails = plan.rails();
+    Optional<RailPlan> here =
+        rails.stream()
+            .filter(r -> r.settings().circuit().equals(chain.circuit()))
+            .findFirst()
+            .or(() -> rails.stream().findFirst());
+    page.addObject(
+        "chains",
+        rails.stream()
+            .map(r -> r.circuit().circuit())
+            .map(
+                c ->
+                    new Tab(
+                        c.id(),
+                        c.name(),
+                        here.filter(r -> r.settings().circuit().equals(c.id())).isPresent()))
+            .toList());
+    page.addObject("rail", here.orElse(null));
+    page.addObject("moments", plan.show().moments().size());
+    page.addObject("moment", chain.moment());
+    here.ifPresent(
+        rail -> {
+          RailPlan seen = plan.rail(rail.settings().circuit(), chain.moment() - 1).orElse(rail);
+          page.addObject("volts", RailPicture.of(seen, plan.wiring().line(rail.circuit())));
+          PartForm<RailSettings> part = new PartForm<>(RailSettings.DESCRIPTION, rail.settings());
+          FormValues form = chain.typed() != null ? chain.typed() : part.shown();
+          page.addObject("railForm", form);
+          page.addObject(
+              "railSlots",
+              part.slots(form).stream().filter(s -> !s.name().equals("circuit")).toList());
+        });
+  }
+
+  /** Tells how a chain is fed. */
+  @PostMapping("/rail")
+  ModelAndView rail(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String circuit,
+      @RequestParam Map<String, String> form) {
+    Map<String, String> own = new HashMap<>(form);
+    own.keySet().removeAll(Set.of("base", "_csrf", "here"));
+    return pages.edit(
+        id,
+        base,
+        "Changed how a chain is fed",
+        g -> {
+          if (g.circuits().circuit(circuit).isEmpty()) {
+            throw new InputException("circuit", circuit, "one of the circuits");
+          }
+          RailSettings now = g.power().railOf(circuit);
+          return g.with(g.power().with(new PartForm<>(RailSettings.DESCRIPTION, now).read(own)));
+        },
+        "power?circuit=" + circuit,
+        form,
+        typed -> page(id, null, new Chain(circuit, 0, typed)));
   }
 
   private ModelAndView page(UUID id, FormValues typed) {
+    return page(id, typed, Chain.ANY);
+  }
+
+  private ModelAndView page(UUID id, FormValues typed, Chain chain) {
     var opened = pages.open(id);
     Gadget gadget = opened.plan().gadget();
     ModelAndView page = pages.page(opened, Step.POWER);
@@ -51,7 +139,19 @@ class PowerController {
     page.addObject("schools", PlanningBasis.values());
     page.addObject("power", opened.plan().power());
     page.addObject("chart", PowerChart.of(opened.plan().power()));
+    rails(page, opened.plan(), chain);
+    page.addObject("wires", wires());
     return page;
+  }
+
+  private static Map<String, String> wires() {
+    Map<String, String> wires = new LinkedHashMap<>();
+    for (Conductor wire : Conductor.values()) {
+      if (!wire.track()) {
+        wires.put(wire.key(), wire.title());
+      }
+    }
+    return wires;
   }
 
   @PostMapping

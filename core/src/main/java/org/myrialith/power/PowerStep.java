@@ -1,0 +1,59 @@
+package org.myrialith.power;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.rail.RailFindings;
+import org.myrialith.rail.RailPlan;
+
+/**
+ * The currents, and what of the volts gets to the pixels.
+ *
+ * @param rails of the circuits that are chains of pixels
+ */
+public record PowerStep(PowerPlan plan, List<RailPlan> rails) implements StepPlan {
+  private static final int WHITE = 255;
+
+  @Override
+  public Step step() {
+    return Step.POWER;
+  }
+
+  @Override
+  public String headline() {
+    return plan.headline();
+  }
+
+  @Override
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>(plan.findings());
+    for (RailPlan rail : rails) {
+      String about = rails.size() > 1 ? rail.circuit().circuit().name() : "";
+      ofRail(rail).forEach(f -> all.add(f.about(about)));
+    }
+    return List.copyOf(all);
+  }
+
+  private List<Finding> ofRail(RailPlan rail) {
+    boolean worst = plan.limiter().isEmpty();
+    return new RailFindings(rail, worst, plan.colour().brightnessPercent(), this::share).all();
+  }
+
+  /** What white gives of the full level under a brightness limit. */
+  private double share(int percent) {
+    return LevelTable.of(plan.colour().withBrightness(percent)).level(WHITE) / (double) WHITE;
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    return Stream.concat(
+            plan.reckonings().stream(),
+            rails.stream().flatMap(r -> ofRail(r).stream()).flatMap(f -> f.reckonings().stream()))
+        .toList();
+  }
+}

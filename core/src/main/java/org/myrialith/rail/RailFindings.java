@@ -1,0 +1,325 @@
+package org.myrialith.rail;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.myrialith.finding.Change;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Conductor;
+
+/**
+ * What is judged of the volts along a chain.
+ *
+ * @param forWorst whether everything at its most is planned for; else the moment that draws most
+ * @param brightnessPercent limit of the gadget
+ * @param share what everything lights with at its most under a limit (0 to 1)
+ */
+public record RailFindings(
+    RailPlan plan, boolean forWorst, int brightnessPercent, IntToDoubleFunction share) {
+  /** Below this a pixel's chip stops working, as a share of what its colours need. */
+  private static final double DEAD_SHARE = 0.85;
+
+  /** Ratings of fuses (A), IEC 60127 and common blade fuses. */
+  private static final double[] FUSES = {
+    0.5, 0.63, 0.8, 1, 1.25, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 7.5, 10, 15, 20, 25, 30, 40
+  };
+
+  /** A fuse carries this share of its rating for good (common practice). */
+  private static final double FUSE_SHARE = 0.75;
+
+  /** How long a supply leaves a step of current to the capacitor, and what it may dip. */
+  private static final double STEP_SECONDS = 50e-6;
+
+  private static final double DIP_VOLTS = 0.2;
+
+  /** Where power enters, whatever the step (µF), common practice. */
+  private static final double LEAST_MICROFARADS = 470;
+
+  /** Of its supply a pixel takes this share for high (common practice). */
+  private static final double HIGH_SHARE = 0.7;
+
+  private String key(String name) {
+    return name + "-" + plan.settings().circuit();
+  }
+
+  private RailPlan.Course planned() {
+    return forWorst ? plan.worst() : plan.shown().orElse(plan.worst());
+  }
+
+  /** Returns all of them; of what the maker has not told, only what would not do. */
+  public List<Finding> all() {
+    Finding volts = volts();
+    if (!plan.said()) {
+      return volts.verdict() == Verdict.HOLDS ? List.of() : List.of(volts);
+    }
+    List<Finding> all = new ArrayList<>(List.of(volts, wires()));
+    data().ifPresent(all::add);
+    all.add(capacitor());
+    return all;
+  }
+
+  private Finding of(String name, Verdict verdict, String says) {
+    return Finding.of(Step.POWER, key(name), verdict, says);
+  }
+
+  private Reckoning weakest() {
+    RailPlan.Course course = planned();
+    int at = course.weakest();
+    return new Reckoning(
+        key("rail-volts"),
+        phrase("Volts at pixel %d, which gets least", at),
+        course.leastVolts(),
+        "V",
+        "volts where feeds begin − what is lost in plus − what is lost in minus: both rails as networks of resistances, each pixel drawing its current",
+        List.of(
+            given("where feeds begin", course.startVolts(), "V"),
+            given("lost one way", course.drops()[at], "V"),
+            given("drawn by the chain", course.chainAmps(), "A"),
+            given("from pixel to pixel", ohmsOfAMetre(), "ohm a metre"),
+            given("feeds", plan.settings().feeds().size(), "")),
+        Source.standard("IEC 60028 for copper"));
+  }
+
+  private double ohmsOfAMetre() {
+    return plan.settings().along().ohmsPerMetre(plan.settings().celsius());
+  }
+
+  private Finding volts() {
+    RailPlan.Course course = planned();
+    double least = plan.leastVolts();
+    double gets = course.leastVolts();
+    boolean enough = gets >= least;
+    boolean dead = gets < DEAD_SHARE * least;
+    Verdict verdict = enough ? Verdict.HOLDS : dead && plan.said() ? Verdict.BREAKS : Verdict.TIGHT;
+    String what =
+        forWorst || plan.shown().isEmpty()
+            ? "with everything at its most"
+            : "in the moment that draws most";
+    String says =
+        gets <= 0
+            ? phrase(
+                "The wires cannot carry %s to the chain %s: long before that its pixels go brown and dark.",
+                Quantity.text(course.chainAmps(), "A"), what)
+            : phrase(
+                "Pixel %d gets %s %s; it needs %s to keep its colours.",
+                course.weakest(), Quantity.text(gets, "V"), what, Quantity.text(least, "V"));
+    if (!enough && gets > 0) {
+      says +=
+          phrase(
+              " From pixel %d on blue and green fade first%s.",
+              plan.firstBelow(course), dead ? ", and chips stop" : "");
+    }
+    if (!plan.said()) {
+      says =
+          "Not told yet how the chain is fed; as strips usually are, from their beginning: " + says;
+    }
+    Finding finding = of("rail-volts", verdict, says).restingOn(weakest());
+    return enough ? finding : finding.advising(thicker()).mendedBy(remedies());
+  }
+
+  /** What other conductors would do; feeds and wires stay as they are. */
+  private String thicker() {
+    List<Conductor> more =
+        Arrays.stream(Conductor.values())
+            .filter(c -> c.track() == plan.settings().along().track())
+            .filter(c -> c.mm2() > plan.settings().along().mm2() * 1.01)
+            .sorted((a, b) -> Double.compare(a.mm2(), b.mm2()))
+            .toList();
+    Optional<Conductor> enough =
+        more.stream()
+            .filter(c -> plan.otherwise(plan.settings().along(c)).leastVolts() >= plan.leastVolts())
+            .findFirst();
+    return enough
+        .map(
+            c ->
+                phrase(
+                    "In %s from pixel to pixel it would get %s.",
+                    c.title(),
+                    Quantity.text(plan.otherwise(plan.settings().along(c)).leastVolts(), "V")))
+        .orElse("Feed it at more places, or limit the brightness.");
+  }
+
+  private List<Remedy> remedies() {
+    List<Remedy> all = new ArrayList<>();
+    plan.fewest().ifPresent(places -> all.add(fed("Feed at", places.at())));
+    int last = plan.worst().amps().length - 1;
+    if (last > 0) {
+      List<Integer> ends = List.of(0, last);
+      gain(plan.settings().fedAt(ends)).ifPresent(volts -> all.add(fed("Feed both ends,", ends)));
+    }
+    if (!plan.settings().closed() && last > 1) {
+      gain(plan.settings().closed(true))
+          .ifPresent(
+              volts ->
+                  all.add(
+                      new Remedy(
+                          phrase("Join the ends to a ring: %s at least", Quantity.text(volts, "V")),
+                          new Change.CloseRail(plan.settings().circuit()))));
+    }
+    brightness()
+        .ifPresent(
+            percent ->
+                all.add(
+                    new Remedy(
+                        phrase("Limit the brightness to %d %%", percent),
+                        new Change.LimitBrightness(percent))));
+    return all;
+  }
+
+  private Remedy fed(String how, List<Integer> at) {
+    double volts = plan.otherwise(plan.settings().fedAt(at)).leastVolts();
+    String places = at.stream().map(String::valueOf).collect(Collectors.joining(", "));
+    return new Remedy(
+        phrase("%s %s: %s at least", how, places, Quantity.text(volts, "V")),
+        new Change.FeedRail(plan.settings().circuit(), at));
+  }
+
+  /** What another wiring gets to the weakest pixel, where that is more. */
+  private Optional<Double> gain(RailSettings other) {
+    double there = plan.otherwise(other).leastVolts();
+    return there > plan.worst().leastVolts() + 0.01 ? Optional.of(there) : Optional.empty();
+  }
+
+  /** Drops go with currents: the largest limit that keeps all above their least. */
+  private Optional<Integer> brightness() {
+    if (!forWorst) {
+      return Optional.empty();
+    }
+    double[] idle = new double[plan.worst().amps().length];
+    Arrays.fill(idle, plan.load().idleAmps());
+    RailPlan.Course dark = plan.of(idle);
+    for (int percent = brightnessPercent - 1; percent >= 5; percent--) {
+      double part = share.applyAsDouble(percent) / share.applyAsDouble(brightnessPercent);
+      double volts =
+          IntStream.range(0, idle.length)
+              .mapToDouble(p -> part * plan.worst().volts(p) + (1 - part) * dark.volts(p))
+              .min()
+              .orElse(0);
+      if (volts >= plan.leastVolts()) {
+        return Optional.of(percent);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static double fuse(double amps) {
+    return Arrays.stream(FUSES).filter(f -> FUSE_SHARE * f >= amps).findFirst().orElse(0);
+  }
+
+  private Finding wires() {
+    double[] amps = plan.worst().feedAmps();
+    int most =
+        IntStream.range(0, amps.length).reduce((a, b) -> amps[b] > amps[a] ? b : a).orElse(0);
+    Feed feed = plan.settings().feeds().get(most);
+    double carries = feed.wire().carriesAmps();
+    double fuse = fuse(amps[most]);
+    boolean fused = fuse > 0 && fuse <= carries * 1.0001;
+    Verdict verdict = amps[most] > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
+    Reckoning working =
+        new Reckoning(
+            key("feed-current"),
+            phrase("Through the feed at pixel %d, everything at its most", feed.at()),
+            amps[most],
+            "A",
+            "volts lost in its plus ÷ its resistance one way",
+            List.of(
+                given("resistance one way", feed.ohms(plan.settings().celsius()), "ohm"),
+                given("its wire carries", carries, "A")),
+            Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
+    Finding finding =
+        of(
+                "feed-current",
+                verdict,
+                phrase(
+                    "The feed at pixel %d carries %s; %s carries %s for good.%s",
+                    feed.at(),
+                    Quantity.text(amps[most], "A"),
+                    feed.wire().title(),
+                    Quantity.text(carries, "A"),
+                    fuse == 0
+                        ? ""
+                        : phrase(
+                            " A fuse of %s near the supply %s.",
+                            Quantity.text(fuse, "A"),
+                            fused ? "guards it" : "would blow later than the wire")))
+            .restingOn(working);
+    return verdict == Verdict.HOLDS
+        ? finding
+        : finding.advising(
+            phrase(
+                "Use a wire that carries %s, or more feeds.",
+                Quantity.text(fuse == 0 ? amps[most] : fuse, "A")));
+  }
+
+  /** The ground of the first pixel is above that of the controller. */
+  private Optional<Finding> data() {
+    RailPlan.Course course = planned();
+    double rises = course.drops()[0];
+    double logic = plan.circuit().brief().controller().logicVolts(plan.circuit().brief().volts());
+    double sees = logic - rises;
+    if (plan.load().ownRail()) {
+      return Optional.empty();
+    }
+    double needs = HIGH_SHARE * course.volts(0);
+    Reckoning working =
+        new Reckoning(
+            key("ground-shift"),
+            "Ground of the first pixel above that of the controller",
+            rises,
+            "V",
+            "what is lost in minus up to the first pixel",
+            List.of(given("high level", logic, "V"), given("first pixel", course.volts(0), "V")),
+            Source.ARITHMETIC);
+    Verdict verdict = sees >= needs ? Verdict.HOLDS : Verdict.TIGHT;
+    Finding finding =
+        of(
+                "ground-shift",
+                verdict,
+                phrase(
+                    "The ground of the first pixel rises by %s: of a high level it sees %s and takes %s.",
+                    Quantity.text(rises, "V"), Quantity.text(sees, "V"), Quantity.text(needs, "V")))
+            .restingOn(working);
+    return Optional.of(
+        verdict == Verdict.HOLDS
+            ? finding
+            : finding.advising("Run a ground of its own beside the data, straight to the pixel."));
+  }
+
+  private Finding capacitor() {
+    double step = plan.worst().chainAmps() - plan.worst().amps().length * plan.load().idleAmps();
+    double farads = step * STEP_SECONDS / DIP_VOLTS;
+    double micro = Math.max(LEAST_MICROFARADS, farads * 1e6 / plan.settings().feeds().size());
+    Reckoning working =
+        new Reckoning(
+            key("bulk"),
+            "Capacitor that carries a step from dark to all",
+            farads * 1e6,
+            "µF",
+            "step × time until the supply follows ÷ dip that is allowed",
+            List.of(
+                given("step", step, "A"),
+                given("time", STEP_SECONDS, "s"),
+                given("dip", DIP_VOLTS, "V")),
+            Source.COMMON_PRACTICE);
+    return of(
+            "bulk",
+            Verdict.HOLDS,
+            phrase(
+                "Across plus and minus where each feed meets the chain %s or more, the right way round; 100 nF at each pixel where there is none.",
+                Quantity.text(Math.ceil(micro / 10) * 10, "µF")))
+        .restingOn(working);
+  }
+}

@@ -1,0 +1,226 @@
+package org.myrialith.rail;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.ChainLoad;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.layout.Emitter;
+
+/**
+ * Volts at the pixels of a chain.
+ *
+ * @param said whether the maker told how it is fed; else it is as usual
+ * @param gapMm from each pixel to the next (mm); of a ring one more
+ * @param endsApartMm from the last pixel to the first (mm)
+ * @param cable from the supply to where feeds begin
+ * @param worst everything at its most, under the brightness limit
+ * @param shown the moment that draws most, as it is sent; empty when nothing plays
+ */
+public record RailPlan(
+    RailSettings settings,
+    boolean said,
+    CircuitPlan circuit,
+    ChainLoad load,
+    double[] gapMm,
+    double endsApartMm,
+    Cable cable,
+    Course worst,
+    Optional<Course> shown) {
+  /** A pixel of 5 V: a blue die and what its chip wants above it (V), common practice. */
+  private static final double LEAST_OF_5 = 3.7;
+
+  /** Three blue dies in a row and a chip (V), common practice; of 24 V pixels six. */
+  private static final double LEAST_OF_12 = 10.1;
+
+  private static final double LEAST_OF_24 = 19.7;
+  private static final double UP_TO_5 = 7;
+  private static final double UP_TO_12 = 18;
+
+  /**
+   * The wires from the supply to where feeds begin, and what flows through them beside the chain.
+   *
+   * @param ohms of both (ohm)
+   * @param otherWorstAmps beside the chain with everything at its most (A)
+   * @param otherShownAmps the same in the moment that draws most (A)
+   */
+  public record Cable(double ohms, double otherWorstAmps, double otherShownAmps) {
+    /** No cable to speak of. */
+    public static final Cable NONE = new Cable(0, 0, 0);
+  }
+
+  /**
+   * What every pixel gets.
+   *
+   * @param amps that each draws (A)
+   * @param drops from where feeds begin, one way (V)
+   * @param startVolts where feeds begin (V)
+   * @param feedAmps through each feed (A)
+   */
+  public record Course(double[] amps, double[] drops, double startVolts, double[] feedAmps) {
+    /** Returns what a pixel gets (V); below nothing where the wires can't carry what is asked. */
+    public double volts(int pixel) {
+      return startVolts - 2 * drops[pixel];
+    }
+
+    /** Returns the pixel that gets least. */
+    public int weakest() {
+      return IntStream.range(0, drops.length)
+          .reduce((a, b) -> drops[b] > drops[a] ? b : a)
+          .orElse(0);
+    }
+
+    /** Returns what it gets (V). */
+    public double leastVolts() {
+      return volts(weakest());
+    }
+
+    /** Returns what the chain draws (A). */
+    public double chainAmps() {
+      double all = 0;
+      for (double one : amps) {
+        all += one;
+      }
+      return all;
+    }
+  }
+
+  /**
+   * Works it out.
+   *
+   * @param line emitters in the order of the wire
+   * @param share of the full level that everything lights with at its most
+   * @param sent levels of the moment that draws most; empty when nothing plays
+   */
+  public static RailPlan of(
+      Optional<RailSettings> said,
+      CircuitPlan circuit,
+      List<Emitter> line,
+      Cable cable,
+      double share,
+      Optional<Levels> sent) {
+    ChainLoad load = circuit.chain().orElseThrow();
+    RailSettings settings =
+        said.orElse(RailSettings.usual(circuit.circuit().id())).within(line.size());
+    double[] gaps = gaps(line, settings.closed());
+    Solver solver = new Solver(settings, load, gaps, cable);
+    return new RailPlan(
+        settings,
+        said.isPresent(),
+        circuit,
+        load,
+        gaps,
+        line.get(line.size() - 1).pose().distanceTo(line.get(0).pose()),
+        cable,
+        solver.course(most(load, line, share), cable.otherWorstAmps()),
+        sent.map(levels -> solver.course(drawn(load, levels), cable.otherShownAmps())));
+  }
+
+  private static double[] gaps(List<Emitter> line, boolean ring) {
+    int count = ring && line.size() > 2 ? line.size() : Math.max(0, line.size() - 1);
+    double[] gaps = new double[count];
+    for (int i = 0; i < count; i++) {
+      gaps[i] = line.get(i).pose().distanceTo(line.get((i + 1) % line.size()).pose());
+    }
+    return gaps;
+  }
+
+  private static double[] most(ChainLoad load, List<Emitter> line, double share) {
+    return line.stream()
+        .mapToDouble(emitter -> emitter.dark() ? load.idleAmps() : load.mostAmps(share))
+        .toArray();
+  }
+
+  private static double[] drawn(ChainLoad load, Levels levels) {
+    double[] amps = new double[levels.size() / load.channels()];
+    for (int pixel = 0; pixel < amps.length; pixel++) {
+      long sum = 0;
+      for (int channel = 0; channel < load.channels(); channel++) {
+        sum += levels.at(pixel * load.channels() + channel);
+      }
+      amps[pixel] = load.amps(sum);
+    }
+    return amps;
+  }
+
+  /** A chain with its conductors. */
+  record Solver(RailSettings settings, ChainLoad load, double[] gapMm, Cable cable) {
+    double[] gapOhms() {
+      double each = settings.along().ohmsPerMetre(settings.celsius()) * 1e-3;
+      double[] ohms = new double[gapMm.length];
+      for (int i = 0; i < ohms.length; i++) {
+        ohms[i] = gapMm[i] * each;
+      }
+      return ohms;
+    }
+
+    private RailNetwork network() {
+      return new RailNetwork(
+          gapOhms(),
+          settings.feeds().stream()
+              .map(feed -> new RailNetwork.Tap(feed.at(), feed.ohms(settings.celsius())))
+              .toList());
+    }
+
+    Course course(double[] amps, double others) {
+      double all = others;
+      for (double one : amps) {
+        all += one;
+      }
+      RailNetwork network = network();
+      double[] drops = network.drops(amps);
+      double start = load.volts() - (load.ownRail() ? 0 : cable.ohms() * all);
+      return new Course(amps, drops, start, network.tapAmps(drops));
+    }
+  }
+
+  /** Returns the same chain wired otherwise, with everything at its most. */
+  Course otherwise(RailSettings other) {
+    double[] gaps = other.closed() == settings.closed() ? gapMm : ringed(other.closed());
+    return new Solver(other, load, gaps, cable).course(worst.amps(), cable.otherWorstAmps());
+  }
+
+  /** Returns the chain as it is wired with other currents (A). */
+  Course of(double[] amps) {
+    return new Solver(settings, load, gapMm, cable).course(amps, cable.otherWorstAmps());
+  }
+
+  private double[] ringed(boolean closed) {
+    int pixels = worst.amps().length;
+    if (!closed) {
+      return IntStream.range(0, pixels - 1).mapToDouble(i -> gapMm[i]).toArray();
+    }
+    double[] gaps = Arrays.copyOf(gapMm, pixels);
+    gaps[pixels - 1] = endsApartMm;
+    return gaps;
+  }
+
+  /**
+   * Returns the fewest feeds, wired like the first, that keep every pixel above its least volts.
+   */
+  Optional<Injection.Places> fewest() {
+    double[] ohms = new Solver(settings, load, gapMm, cable).gapOhms();
+    double feed = settings.feeds().get(0).ohms(settings.celsius());
+    return new Injection(ohms, worst.amps(), feed).within((worst.startVolts() - leastVolts()) / 2);
+  }
+
+  /** Returns what a pixel needs to keep its colours (V). */
+  public double leastVolts() {
+    if (settings.leastVolts() > 0) {
+      return settings.leastVolts();
+    }
+    return load.volts() < UP_TO_5
+        ? LEAST_OF_5
+        : load.volts() < UP_TO_12 ? LEAST_OF_12 : LEAST_OF_24;
+  }
+
+  /** Returns the first pixel of a course that gets less than it needs, -1 for none. */
+  int firstBelow(Course course) {
+    return IntStream.range(0, course.drops().length)
+        .filter(pixel -> course.volts(pixel) < leastVolts())
+        .findFirst()
+        .orElse(-1);
+  }
+}
