@@ -5,7 +5,10 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.Collectors;
@@ -127,70 +130,100 @@ public record RailFindings(
           "Not told yet how the chain is fed; as strips usually are, from their beginning: " + says;
     }
     Finding finding = of("rail-volts", verdict, says).restingOn(weakest());
-    return enough ? finding : finding.advising(thicker()).mendedBy(remedies());
+    return enough ? finding : finding.advising(advice()).mendedBy(remedies());
   }
 
-  /** What other conductors would do; feeds and wires stay as they are. */
-  private String thicker() {
-    List<Conductor> more =
-        Arrays.stream(Conductor.values())
-            .filter(c -> c.track() == plan.settings().along().track())
-            .filter(c -> c.mm2() > plan.settings().along().mm2() * 1.01)
-            .sorted((a, b) -> Double.compare(a.mm2(), b.mm2()))
-            .toList();
-    Optional<Conductor> enough =
-        more.stream()
-            .filter(c -> plan.otherwise(plan.settings().along(c)).leastVolts() >= plan.leastVolts())
-            .findFirst();
-    return enough
-        .map(
+  private double gets(RailSettings other) {
+    return plan.otherwise(planned(), other).leastVolts();
+  }
+
+  /** What other conductors would do, and what of the other ways is not enough. */
+  private String advice() {
+    List<String> all = new ArrayList<>();
+    Arrays.stream(Conductor.values())
+        .filter(c -> c.track() == plan.settings().along().track())
+        .filter(c -> c.mm2() > plan.settings().along().mm2() * 1.01)
+        .sorted(Comparator.comparingDouble(Conductor::mm2))
+        .filter(c -> gets(plan.settings().along(c)) >= plan.leastVolts())
+        .findFirst()
+        .ifPresent(
             c ->
-                phrase(
-                    "In %s from pixel to pixel it would get %s.",
-                    c.title(),
-                    Quantity.text(plan.otherwise(plan.settings().along(c)).leastVolts(), "V")))
-        .orElse("Feed it at more places, or limit the brightness.");
+                all.add(
+                    phrase(
+                        "In %s from pixel to pixel it would get %s.",
+                        c.title(), Quantity.text(gets(plan.settings().along(c)), "V"))));
+    for (Way way : ways()) {
+      double volts = gets(way.settings());
+      if (volts > planned().leastVolts() + 0.01 && volts < plan.leastVolts() && volts > 0) {
+        all.add(phrase("%s it would still get %s only.", way.told(), Quantity.text(volts, "V")));
+      }
+    }
+    return all.isEmpty()
+        ? "Feed it at more places, by thicker wires, or limit the brightness."
+        : String.join(" ", all);
   }
 
-  private List<Remedy> remedies() {
-    List<Remedy> all = new ArrayList<>();
-    plan.fewest().ifPresent(places -> all.add(fed("Feed at", places.at())));
-    int last = plan.worst().amps().length - 1;
+  /** Another way to wire the chain. */
+  private record Way(String told, String label, RailSettings settings, Change change) {}
+
+  private List<Way> ways() {
+    List<Way> all = new ArrayList<>();
+    int last = planned().amps().length - 1;
+    String circuit = plan.settings().circuit();
     if (last > 0) {
       List<Integer> ends = List.of(0, last);
-      gain(plan.settings().fedAt(ends)).ifPresent(volts -> all.add(fed("Feed both ends,", ends)));
+      all.add(
+          new Way(
+              "Fed at both ends",
+              phrase("Feed both ends, 0 and %d", last),
+              plan.settings().fedAt(ends),
+              new Change.FeedRail(circuit, ends)));
     }
     if (!plan.settings().closed() && last > 1) {
-      gain(plan.settings().closed(true))
-          .ifPresent(
-              volts ->
-                  all.add(
-                      new Remedy(
-                          phrase("Join the ends to a ring: %s at least", Quantity.text(volts, "V")),
-                          new Change.CloseRail(plan.settings().circuit()))));
+      all.add(
+          new Way(
+              "As a ring",
+              "Join the ends to a ring",
+              plan.settings().closed(true),
+              new Change.CloseRail(circuit)));
+    }
+    return all;
+  }
+
+  /** Those that are enough. */
+  private List<Remedy> remedies() {
+    Map<String, Remedy> all = new LinkedHashMap<>();
+    plan.fewest(planned()).ifPresent(places -> put(all, fed(places.at())));
+    for (Way way : ways()) {
+      double volts = gets(way.settings());
+      if (volts >= plan.leastVolts()) {
+        put(
+            all,
+            new Remedy(
+                phrase("%s: %s at least", way.label(), Quantity.text(volts, "V")), way.change()));
+      }
     }
     brightness()
         .ifPresent(
             percent ->
-                all.add(
+                put(
+                    all,
                     new Remedy(
                         phrase("Limit the brightness to %d %%", percent),
                         new Change.LimitBrightness(percent))));
-    return all;
+    return List.copyOf(all.values());
   }
 
-  private Remedy fed(String how, List<Integer> at) {
-    double volts = plan.otherwise(plan.settings().fedAt(at)).leastVolts();
+  private static void put(Map<String, Remedy> all, Remedy remedy) {
+    all.putIfAbsent(remedy.key(), remedy);
+  }
+
+  private Remedy fed(List<Integer> at) {
     String places = at.stream().map(String::valueOf).collect(Collectors.joining(", "));
     return new Remedy(
-        phrase("%s %s: %s at least", how, places, Quantity.text(volts, "V")),
+        phrase(
+            "Feed at %s: %s at least", places, Quantity.text(gets(plan.settings().fedAt(at)), "V")),
         new Change.FeedRail(plan.settings().circuit(), at));
-  }
-
-  /** What another wiring gets to the weakest pixel, where that is more. */
-  private Optional<Double> gain(RailSettings other) {
-    double there = plan.otherwise(other).leastVolts();
-    return there > plan.worst().leastVolts() + 0.01 ? Optional.of(there) : Optional.empty();
   }
 
   /** Drops go with currents: the largest limit that keeps all above their least. */

@@ -176,10 +176,16 @@ public record RailPlan(
     }
   }
 
-  /** Returns the same chain wired otherwise, with everything at its most. */
-  Course otherwise(RailSettings other) {
+  /** Returns a course of the same chain wired otherwise. */
+  Course otherwise(Course course, RailSettings other) {
     double[] gaps = other.closed() == settings.closed() ? gapMm : ringed(other.closed());
-    return new Solver(other, load, gaps, cable).course(worst.amps(), cable.otherWorstAmps());
+    return new Solver(other, load, gaps, cable).course(course.amps(), others(course));
+  }
+
+  private double others(Course course) {
+    return shown.filter(course::equals).isPresent()
+        ? cable.otherShownAmps()
+        : cable.otherWorstAmps();
   }
 
   /** Returns the chain as it is wired with other currents (A). */
@@ -200,10 +206,11 @@ public record RailPlan(
   /**
    * Returns the fewest feeds, wired like the first, that keep every pixel above its least volts.
    */
-  Optional<Injection.Places> fewest() {
+  Optional<Injection.Places> fewest(Course course) {
     double[] ohms = new Solver(settings, load, gapMm, cable).gapOhms();
     double feed = settings.feeds().get(0).ohms(settings.celsius());
-    return new Injection(ohms, worst.amps(), feed).within((worst.startVolts() - leastVolts()) / 2);
+    return new Injection(ohms, course.amps(), feed)
+        .within((course.startVolts() - leastVolts()) / 2);
   }
 
   /** Returns what a pixel needs to keep its colours (V). */

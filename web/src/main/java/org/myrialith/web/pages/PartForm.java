@@ -45,11 +45,19 @@ public record PartForm<T>(Type<T> type, T value) {
 
   private static final JsonMapper MAPPER = new JsonMapper();
 
+  /** Those that a line can tell: lists whose entries have lists have forms of their own. */
   private List<Field<?>> fields() {
-    if (type instanceof Description<?> description) {
-      return description.fields(value);
-    }
-    return ((Family<?>) type).kindOf(value).description().fields(value);
+    List<Field<?>> all =
+        type instanceof Description<?> description
+            ? description.fields(value)
+            : ((Family<?>) type).kindOf(value).description().fields(value);
+    return all.stream().filter(field -> !nested(field)).toList();
+  }
+
+  private static boolean nested(Field<?> field) {
+    return field.type() instanceof Types.Rows<?> rows
+        && rows.entry() instanceof Description<?> entry
+        && entry.fields(null).stream().anyMatch(column -> column.type() instanceof Types.Rows<?>);
   }
 
   private ObjectNode written() {
