@@ -15,6 +15,7 @@ import org.myrialith.finding.TextRules;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyTree;
 
 /**
  * What the maker said first. Immutable.
@@ -24,13 +25,15 @@ import org.myrialith.parts.Supply;
  * @param controllerKey key of a class of controller, or the name of one of the maker's own
  * @param ownControllers the maker's own
  * @param supply what feeds it, if said
+ * @param tree what stands between that and what it feeds
  */
 public record Brief(
     String title,
     String notes,
     String controllerKey,
     List<OwnController> ownControllers,
-    Optional<Supply> supply) {
+    Optional<Supply> supply,
+    SupplyTree tree) {
   /** Most classes of the maker's own. */
   private static final int MOST_OWN = 8;
 
@@ -49,7 +52,10 @@ public record Brief(
           Field.rows("ownControllers", "Own classes", OwnController.DESCRIPTION, 0, MOST_OWN)
               .or(List.of())
               .explained("0 and no pins: as the class that it is based on"),
-          Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not said yet"));
+          Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not said yet"),
+          Field.of("tree", "Supply tree", SupplyTree.DESCRIPTION)
+              .or(SupplyTree.NONE)
+              .explained("converters, and what hangs where"));
 
   public Brief {
     title = TextRules.name("title", title);
@@ -63,6 +69,17 @@ public record Brief(
       throw new InputException("controller", controllerKey, keys(ownControllers));
     }
     Objects.requireNonNull(supply, "supply");
+    Objects.requireNonNull(tree, "tree");
+  }
+
+  /** A brief with nothing between the supply and what it feeds. */
+  public Brief(
+      String title,
+      String notes,
+      String controllerKey,
+      List<OwnController> ownControllers,
+      Optional<Supply> supply) {
+    this(title, notes, controllerKey, ownControllers, supply, SupplyTree.NONE);
   }
 
   /** A brief with a class that comes along. */
@@ -97,9 +114,33 @@ public record Brief(
     return all;
   }
 
-  /** Returns the voltage of the supply, the usual one as long as none is named (V). */
+  /** Returns the volts that lights are fed with, the usual ones as long as no supply is named. */
   public double volts() {
+    return tree.volts(tree.lights(), supplyVolts());
+  }
+
+  private double supplyVolts() {
     return supply.map(Supply::volts).orElse(USUAL_VOLTS);
+  }
+
+  /** Returns the volts that the controller is fed with, and the chips that it tells (V). */
+  public double controllerVolts() {
+    return tree.volts(tree.controller(), supplyVolts());
+  }
+
+  /** Returns the high level of the controller's pins (V). */
+  public double logicVolts() {
+    return controller().logicVolts(controllerVolts());
+  }
+
+  /** Returns what feeds the lights: the supply, or the converter that they hang on. */
+  public Optional<Supply> feeds() {
+    return tree.gives(tree.lights(), supply);
+  }
+
+  /** Returns the brief with something else between the supply and what it feeds. */
+  public Brief with(SupplyTree other) {
+    return new Brief(title, notes, controllerKey, ownControllers, supply, other);
   }
 
   /** Returns the brief with another class of controller. */
@@ -109,18 +150,19 @@ public record Brief(
 
   /** Returns the brief with another class of controller, or one of the maker's own. */
   public Brief withController(String key) {
-    return new Brief(title, notes, key, ownControllers, supply);
+    return new Brief(title, notes, key, ownControllers, supply, tree);
   }
 
   /** Returns the brief with other own classes; who renames the one in use goes on using it. */
   public Brief withOwn(List<OwnController> own) {
     int used = ownControllers.stream().map(OwnController::name).toList().indexOf(controllerKey);
     boolean renamed = find(controllerKey, own).isEmpty() && used >= 0 && used < own.size();
-    return new Brief(title, notes, renamed ? own.get(used).name() : controllerKey, own, supply);
+    return new Brief(
+        title, notes, renamed ? own.get(used).name() : controllerKey, own, supply, tree);
   }
 
   /** Returns the brief with another supply. */
   public Brief withSupply(Optional<Supply> other) {
-    return new Brief(title, notes, controllerKey, ownControllers, other);
+    return new Brief(title, notes, controllerKey, ownControllers, other, tree);
   }
 }

@@ -10,6 +10,7 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 
 /** What the brief has to say. */
@@ -43,24 +44,47 @@ public record BriefStep(Brief brief) implements StepPlan {
                 Quantity.text(supply.amps(), "A"),
                 Quantity.text(supply.volts(), "V")));
     double least = brief.controller().leastVolts();
-    return supply.volts() >= least ? List.of(named) : List.of(tooLow(supply, least), named);
+    double fed = brief.controllerVolts();
+    return fed < least
+        ? List.of(tooLow(fed, least), named)
+        : fed > Controller.MOST_VOLTS ? List.of(tooHigh(fed), named) : List.of(named);
   }
 
-  private Finding tooLow(Supply supply, double least) {
+  private Finding tooHigh(double fed) {
     return Finding.of(
             Step.BRIEF,
             "controller-volts",
             Verdict.BREAKS,
             phrase(
-                "The supply gives %s; at %s the controller needs %s or more.",
-                Quantity.text(supply.volts(), "V"),
+                "The controller gets %s; %s is the very most that it stands.",
+                Quantity.text(fed, "V"), Quantity.text(Controller.MOST_VOLTS, "V")))
+        .advising("Put a converter between, under Power, and hang the controller on it.")
+        .restingOn(
+            new Reckoning(
+                "most-volts",
+                "What the controller gets",
+                fed,
+                "V",
+                "volts of what it hangs on",
+                List.of(Reckoning.given("it stands", Controller.MOST_VOLTS, "V")),
+                Source.partClass("data of the class")));
+  }
+
+  private Finding tooLow(double fed, double least) {
+    return Finding.of(
+            Step.BRIEF,
+            "controller-volts",
+            Verdict.BREAKS,
+            phrase(
+                "The controller gets %s; at %s it needs %s or more.",
+                Quantity.text(fed, "V"),
                 Quantity.text(brief.controller().clockHz(), "Hz"),
                 Quantity.text(least, "V")))
-        .advising("Use a supply of about 5 V.")
+        .advising("Use a supply of about 5 V, or a step-up converter between, under Power.")
         .restingOn(
             new Reckoning(
                 "least-volts",
-                "Least supply of the controller",
+                "Least volts of the controller",
                 least,
                 "V",
                 brief.controller().portable()
@@ -68,7 +92,7 @@ public record BriefStep(Brief brief) implements StepPlan {
                     : "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V",
                 List.of(
                     Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
-                    Reckoning.given("supply", supply.volts(), "V")),
+                    Reckoning.given("it gets", fed, "V")),
                 Source.partClass(
                     brief.controller().portable()
                         ? "32-bit controller on a board with a regulator (common practice)"

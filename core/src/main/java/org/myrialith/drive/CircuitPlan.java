@@ -84,9 +84,19 @@ public interface CircuitPlan {
     return 0;
   }
 
+  /** Returns whether its lights hang on another rail than that of the gadget's lights. */
+  default boolean ownRail() {
+    return railVolts() > 0;
+  }
+
+  /** Returns what its lights take from a rail of their own at their most; 0 for none (A). */
+  default double railAmps() {
+    return 0;
+  }
+
   /** Returns whether a limiter dims it: by levels, and for the supply that it is of. */
   default boolean limited() {
-    return dims() && railVolts() == 0;
+    return dims() && !ownRail();
   }
 
   /** Returns what each pixel draws, of circuits that are a chain of pixels. */

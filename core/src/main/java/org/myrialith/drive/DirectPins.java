@@ -134,9 +134,7 @@ public record DirectPins(
 
   /** What its LEDs hang on: the supply, or the high level of the pins that feed them (V). */
   private double volts(Brief brief) {
-    return hookup.side() == Side.TO_GROUND
-        ? brief.controller().logicVolts(brief.volts())
-        : brief.volts();
+    return hookup.side() == Side.TO_GROUND ? brief.logicVolts() : brief.volts();
   }
 
   @Override

@@ -208,8 +208,8 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         circuit.sort().chained() ? "Data, clock and load" : "Data and clock",
         "the drivers",
         brief.controller(),
-        brief.volts(),
-        brief.volts(),
+        brief.controllerVolts(),
+        brief.controllerVolts(),
         0,
         Math.max(1, map.chips()),
         Source.partClass("display driver: high from 3.5 V at 5 V"));
@@ -233,7 +233,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
-        brief.controller().logicVolts(brief.volts()));
+        brief.logicVolts());
   }
 
   @Override

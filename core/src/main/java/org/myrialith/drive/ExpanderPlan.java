@@ -23,8 +23,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
 
   /** Returns what feeds the chips and pulls the bus up, in words. */
   public String feed() {
-    double logic = brief.controller().logicVolts(brief.volts());
-    return logic < brief.volts()
+    double logic = brief.logicVolts();
+    return logic < brief.controllerVolts()
         ? phrase("%s of the controller", Quantity.text(logic, "V"))
         : "plus of the supply";
   }
@@ -95,18 +95,18 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
-        brief.controller().logicVolts(brief.volts()));
+        brief.logicVolts());
   }
 
   /** Expanders are fed with what the bus is pulled up to: that of the controller's logic. */
   private LogicLevel level() {
-    double logic = brief.controller().logicVolts(brief.volts());
+    double logic = brief.logicVolts();
     return new LogicLevel(
         key(""),
         "Data and clock",
         phrase("the expanders, fed with %s as the controller is,", Quantity.text(logic, "V")),
         brief.controller(),
-        brief.volts(),
+        brief.controllerVolts(),
         logic,
         0,
         Math.max(1, map.chips()),

@@ -169,9 +169,7 @@ public record Expanders(
 
   /** What its LEDs hang on: the supply, or the chips that feed them, fed as the controller (V). */
   private double volts(Brief brief) {
-    return hookup.side() == Side.TO_GROUND
-        ? brief.controller().logicVolts(brief.volts())
-        : brief.volts();
+    return hookup.side() == Side.TO_GROUND ? brief.logicVolts() : brief.volts();
   }
 
   @Override

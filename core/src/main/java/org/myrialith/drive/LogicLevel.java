@@ -23,7 +23,7 @@ import org.myrialith.parts.Controller;
  * @param key of the circuit, behind the names of its numbers
  * @param signals what is sent, such as "Data, clock and latch"
  * @param takers what listens, such as "the chips"
- * @param supplyVolts of the gadget (V)
+ * @param supplyVolts that the controller is fed with (V)
  * @param takersVolts that what listens is fed with (V)
  * @param fixedVolts from which inputs take a level for high (V), 0 for 0.7 of what they are fed
  *     with
@@ -66,8 +66,8 @@ record LogicLevel(
         "Data, clock and latch",
         "the chips",
         brief.controller(),
-        brief.volts(),
-        brief.volts(),
+        brief.controllerVolts(),
+        brief.controllerVolts(),
         sort == RegisterClass.HCT ? HCT_VOLTS : 0,
         chips,
         Source.standard("JESD7A"));

@@ -15,6 +15,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Tint;
 
@@ -30,6 +31,9 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   double SMOOTH_HZ = 25;
 
   double MILLI = 1e-3;
+
+  /** Rails that differ by less are one (V). */
+  double SAME_VOLTS = 0.5;
 
   /** Lost in a silicon diode (V), common practice. */
   double DIODE_VOLTS = 0.7;
@@ -102,12 +106,12 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   @Override
   default double darkAmps() {
-    return railVolts() > 0 ? 0 : emitters() * pixel().idleMilliamps() * MILLI;
+    return ownRail() ? 0 : emitters() * pixel().idleMilliamps() * MILLI;
   }
 
   @Override
   default double litAmps(long[] sums) {
-    return railVolts() > 0 ? 0 : drawn(Arrays.stream(sums).sum());
+    return ownRail() ? 0 : drawn(Arrays.stream(sums).sum());
   }
 
   /** What levels of that sum draw, from whatever rail (A). */
@@ -120,9 +124,15 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return litEmitters() * Math.round(share * fullLevel()) * fullChannels();
   }
 
-  /** Returns what everything at its most takes from a rail of its own (A). */
-  private double railAmps() {
-    return emitters() * pixel().idleMilliamps() * MILLI + drawn(mostSum(1));
+  /** Pixels of 12 V hang on the lights' rail where that has 12 V. */
+  @Override
+  default boolean ownRail() {
+    return railVolts() > 0 && Math.abs(railVolts() - brief().volts()) > SAME_VOLTS;
+  }
+
+  @Override
+  default double railAmps() {
+    return !ownRail() ? 0 : emitters() * pixel().idleMilliamps() * MILLI + drawn(mostSum(1));
   }
 
   @Override
@@ -149,7 +159,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
             fullLevel(),
             fullChannels(),
             railVolts() > 0 ? railVolts() : brief().volts(),
-            railVolts() > 0));
+            ownRail()));
   }
 
   @Override
@@ -201,7 +211,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         "Data",
         "the pixels",
         brief().controller(),
-        brief().volts(),
+        brief().controllerVolts(),
         chipVolts(),
         0,
         1,
@@ -212,7 +222,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   private List<String> throughFirst() {
     double fed = chipVolts() - DIODE_VOLTS;
     double takes = LogicLevel.HIGH_SHARE * fed;
-    double logic = brief().controller().logicVolts(brief().volts());
+    double logic = brief().logicVolts();
     return logic < takes
         ? List.of()
         : List.of(
@@ -240,10 +250,27 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     }
     findings.add(speed());
     findings.add(level().judged(this::throughFirst));
-    if (railVolts() > 0) {
+    if (railVolts() == 0 && brief().volts() > Controller.MOST_VOLTS) {
+      findings.add(tooMuch());
+    }
+    if (ownRail()) {
       findings.add(OwnRail.finding(key("rail"), railVolts(), railAmps()));
     }
     return List.copyOf(findings);
+  }
+
+  private Finding tooMuch() {
+    return Finding.of(
+            Step.CIRCUITS,
+            key("pixel-volts"),
+            Verdict.BREAKS,
+            phrase(
+                "The lights hang on %s; pixels of 5 V stand %s.",
+                Quantity.text(brief().volts(), "V"), Quantity.text(Controller.MOST_VOLTS, "V")))
+        .advising(
+            phrase(
+                "Hang the lights on a converter of 5 V, under Power; for pixels of %s tell that as their rail.",
+                Quantity.text(brief().volts(), "V")));
   }
 
   /** Pixels of a line that is sent often enough for movement. */

@@ -94,6 +94,6 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
   default double volts(Brief brief, boolean fedByPins) {
     return hookup().ownRail()
         ? hookup().railVolts()
-        : fedByPins ? brief.controller().logicVolts(brief.volts()) : brief.volts();
+        : fedByPins ? brief.logicVolts() : brief.volts();
   }
 }

@@ -201,7 +201,7 @@ public record ScannedPlan(
 
   /** Returns the resistor before the base of a row's transistor (ohm). */
   public double baseOhms() {
-    double logic = brief.controller().logicVolts(brief.volts());
+    double logic = brief.logicVolts();
     return Through.BIPOLAR.baseOhms(rowAmps(), logic, hookup().resistors());
   }
 

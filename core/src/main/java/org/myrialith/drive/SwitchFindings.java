@@ -43,7 +43,7 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private double logicVolts() {
-    return plan.brief().controller().logicVolts(plan.brief().volts());
+    return plan.brief().logicVolts();
   }
 
   /** What hangs on a rail of its own is not the supply's to carry. */

@@ -121,7 +121,7 @@ record OutputsText(SwitchedPlan plan) {
     Through through = plan.hookup().through();
     double carries =
         plan.switching().loads().stream().mapToDouble(OutputLoad::amps).max().orElse(0);
-    double volts = plan.brief().controller().logicVolts(plan.brief().volts());
+    double volts = plan.brief().logicVolts();
     double ohms = through.baseOhms(carries, volts, plan.hookup().resistors());
     return switch (through) {
       case BIPOLAR ->

@@ -42,9 +42,11 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
+import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
 import org.myrialith.power.PowerStep;
+import org.myrialith.power.TreePlan;
 import org.myrialith.rail.RailPlan;
 import org.myrialith.scan.ScanStep;
 
@@ -86,7 +88,7 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
-    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails())));
+    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
@@ -129,9 +131,17 @@ public final class GadgetPlan {
   }
 
   private PowerPlan workPower() {
-    Load load = new Load(wiring(), gadget.power().controllerMilliamps());
+    SupplyTree tree = gadget.brief().tree();
+    boolean together = tree.lights().equals(tree.controller());
+    Load load = new Load(wiring(), together ? gadget.power().controllerMilliamps() : 0);
     return PowerPlan.of(
-        load, gadget.brief().supply(), gadget.power(), gadget.colour(), show(), levels());
+        load,
+        gadget.brief().feeds(),
+        gadget.power(),
+        gadget.colour(),
+        show(),
+        levels(),
+        !tree.lights().equals(SupplyTree.SUPPLY));
   }
 
   private List<RailPlan> workRails() {
@@ -158,7 +168,9 @@ public final class GadgetPlan {
         gadget.power().toldOf(circuit.circuit().id()),
         circuit,
         wiring().line(circuit),
-        power().cable(circuit, levels.map(Levels::sum).orElse(0L), allAmps),
+        gadget.brief().tree().lights().equals(SupplyTree.SUPPLY)
+            ? power().cable(circuit, levels.map(Levels::sum).orElse(0L), allAmps)
+            : RailPlan.Cable.NONE,
         table().level(LevelTable.SIZE - 1) / (double) PixelClass.FULL,
         levels);
   }
@@ -178,6 +190,11 @@ public final class GadgetPlan {
   /** Returns the volts along its chains of pixels. */
   public List<RailPlan> rails() {
     return rails.get();
+  }
+
+  /** Returns what stands between the supply and what it feeds; empty while none is named. */
+  public Optional<TreePlan> tree() {
+    return TreePlan.of(gadget.brief(), wiring(), power(), gadget.power());
   }
 
   /** The smallest class below the one that was chosen that would do. */

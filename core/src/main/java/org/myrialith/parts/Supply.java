@@ -1,9 +1,12 @@
 package org.myrialith.parts;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
 
@@ -13,13 +16,19 @@ import org.myrialith.finding.TextRules;
  * @param name what the maker calls it, or the class
  * @param volts nominal voltage (V)
  * @param amps rated current (A)
+ * @param kind what it is
+ * @param milliampHours of cells (mAh); 0 for what their class holds
  */
-public record Supply(String name, double volts, double amps) {
-  /** Allowed voltage: what a 5 V pixel takes (V). */
-  public static final Bounds VOLTS = Bounds.measure(3.5, 5.5, "V");
+public record Supply(
+    String name, double volts, double amps, SupplyKind kind, double milliampHours) {
+  /** Allowed voltage (V). */
+  public static final Bounds VOLTS = Bounds.measure(1, 60, "V");
+
+  /** Allowed capacity. */
+  public static final Bounds CAPACITY = Bounds.measure(0, 1_000_000, "mAh");
 
   /** Allowed rated current (A). */
-  public static final Bounds AMPS = Bounds.measure(0.05, 400, "A");
+  public static final Bounds AMPS = Bounds.measure(0.001, 400, "A");
 
   /**
    * Classes of 5 V supply, weakest first. The ports are from USB 2.0 (500 mA), USB 3.2 (900 mA) and
@@ -40,18 +49,68 @@ public record Supply(String name, double volts, double amps) {
           new Supply("5 V enclosed supply, 40 A", 5, 40),
           new Supply("5 V enclosed supply, 60 A", 5, 60));
 
+  /** Classes beside those of 5 V: ports by their kinds, adapters, cells. */
+  public static final List<Supply> OTHERS =
+      List.of(
+          new Supply("Type C port, 3 A", 5, 3),
+          new Supply("12 V adapter, 2 A", 12, 2),
+          new Supply("12 V adapter, 5 A", 12, 5),
+          new Supply("24 V enclosed supply, 6 A", 24, 6),
+          new Supply("Bench supply, 5 V, 3 A", 5, 3),
+          new Supply("Computer supply, 5 V rail, 20 A", 5, 20, SupplyKind.COMPUTER, 0),
+          new Supply("Power bank, 2 A", 5, 2, SupplyKind.BANK, 0),
+          new Supply("Lithium cell", 3.7, 2, SupplyKind.LITHIUM, 2000),
+          new Supply("3 AA alkaline", 4.5, 0.8, SupplyKind.ALKALINE_AA, 0),
+          new Supply("4 AA rechargeable", 4.8, 2, SupplyKind.NIMH_AA, 0),
+          new Supply("3 AAA alkaline", 4.5, 0.4, SupplyKind.ALKALINE_AAA, 0),
+          new Supply("4 AAA rechargeable", 4.8, 1, SupplyKind.NIMH_AAA, 0),
+          new Supply("9 V block", 9, 0.2, SupplyKind.BLOCK_9V, 0),
+          new Supply("Coin cell", 3, 0.005, SupplyKind.COIN, 0));
+
   /** How it stands in the format. */
   public static final Description<Supply> DESCRIPTION =
       Description.of(
           Supply.class,
           Field.named("name", "What feeds it?"),
           Field.measure("volts", "Voltage", VOLTS),
-          Field.measure("amps", "Rated current", AMPS));
+          Field.measure("amps", "Rated current", AMPS),
+          Field.of(
+                  "kind",
+                  "Kind",
+                  Types.Choice.of(SupplyKind.values(), SupplyKind::key, SupplyKind::title))
+              .or(SupplyKind.PLAIN),
+          Field.measure("milliampHours", "Holds", CAPACITY)
+              .or(0.0)
+              .explained("of cells; 0 for what their class holds"));
 
   public Supply {
     name = TextRules.name("name", name);
     VOLTS.require("volts", volts);
     AMPS.require("amps", amps);
+    Objects.requireNonNull(kind, "kind");
+    CAPACITY.require("milliampHours", milliampHours);
+  }
+
+  /** What does not run empty. */
+  public Supply(String name, double volts, double amps) {
+    this(name, volts, amps, SupplyKind.PLAIN, 0);
+  }
+
+  /** Returns all classes, those of 5 V first. */
+  public static List<Supply> all() {
+    return Stream.concat(CLASSES.stream(), OTHERS.stream()).toList();
+  }
+
+  /** Returns the cells that stand in a row; 1 for what has none. */
+  public int cells() {
+    return kind.runsEmpty() && kind != SupplyKind.BANK
+        ? Math.max(1, (int) Math.round(volts / kind.cell().volts()))
+        : 1;
+  }
+
+  /** Returns what it has inside (ohm). */
+  public double ohms() {
+    return kind.runsEmpty() && kind != SupplyKind.BANK ? cells() * kind.cell().ohms() : 0;
   }
 
   /** Returns the weakest class rated for at least {@code amps} (A). */

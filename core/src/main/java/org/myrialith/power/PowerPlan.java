@@ -37,6 +37,7 @@ import org.myrialith.rail.RailPlan;
  * @param show whose moments they are
  * @param levels of its clips
  * @param course the current over the show
+ * @param behind whether it is a converter that gives
  */
 public record PowerPlan(
     Load load,
@@ -45,10 +46,14 @@ public record PowerPlan(
     ColourSettings colour,
     Show show,
     List<ClipLevels> levels,
-    CurrentCourse course)
+    CurrentCourse course,
+    boolean behind)
     implements StepPlan {
 
   private static final int WHITE = 255;
+
+  /** What a supply of 5 V may take the place of differs by no more (V). */
+  private static final double FIVE_VOLTS = 1.5;
 
   /** Works the plan out. */
   public static PowerPlan of(
@@ -57,11 +62,12 @@ public record PowerPlan(
       PowerSettings settings,
       ColourSettings colour,
       Show show,
-      List<ClipLevels> levels) {
+      List<ClipLevels> levels,
+      boolean behind) {
     Optional<Limiter> limiter = limiter(load, supply, settings, levels);
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
     CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
-    return new PowerPlan(load, supply, settings, colour, show, levels, course);
+    return new PowerPlan(load, supply, settings, colour, show, levels, course, behind);
   }
 
   private static Optional<Double> budget(Optional<Supply> supply, PowerSettings settings) {
@@ -488,6 +494,10 @@ public record PowerPlan(
   }
 
   private List<Remedy> supplyRemedies(double amps) {
+    boolean five = supply.map(s -> Math.abs(s.volts() - 5) <= FIVE_VOLTS).orElse(true);
+    if (behind || !five) {
+      return List.of();
+    }
     double rating = amps * 100 / (100 - settings.marginPercent());
     return Supply.weakestFor(rating)
         .map(

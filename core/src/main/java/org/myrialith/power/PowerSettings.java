@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
@@ -21,6 +22,7 @@ import org.myrialith.rail.RailSettings;
  * @param cable of plus and of minus from the supply to where feeds begin
  * @param cableMm its length, one way (mm); 0 for none to speak of
  * @param rails how chains of pixels are fed, as far as that is told
+ * @param day of the gadget, for what runs empty
  */
 public record PowerSettings(
     int marginPercent,
@@ -28,7 +30,8 @@ public record PowerSettings(
     double controllerMilliamps,
     Conductor cable,
     double cableMm,
-    List<RailSettings> rails) {
+    List<RailSettings> rails,
+    Day day) {
   /** Allowed margin. */
   public static final Bounds MARGIN = Bounds.count(0, 80, "%");
 
@@ -60,7 +63,8 @@ public record PowerSettings(
               .explained("one way, from the supply to where feeds begin; 0 for none to speak of"),
           Field.rows("rails", "Chains that are fed", RailSettings.DESCRIPTION, 0, MOST_RAILS)
               .or(List.of())
-              .explained("how pixels of a circuit get their current; absent: not said yet"));
+              .explained("how pixels of a circuit get their current; absent: not said yet"),
+          Part.of("day", Day.DESCRIPTION));
 
   public PowerSettings {
     MARGIN.require("marginPercent", marginPercent);
@@ -68,6 +72,7 @@ public record PowerSettings(
     CONTROLLER.require("controllerMilliamps", controllerMilliamps);
     Objects.requireNonNull(cable, "cable");
     CABLE.require("cableMm", cableMm);
+    Objects.requireNonNull(day, "day");
     rails = List.copyOf(rails);
     if (rails.stream().map(RailSettings::circuit).distinct().count() < rails.size()) {
       throw new InputException("rails", rails.size(), "each circuit once");
@@ -76,17 +81,23 @@ public record PowerSettings(
 
   /** Settings without a word on wires. */
   public PowerSettings(int marginPercent, PlanningBasis basis, double controllerMilliamps) {
-    this(marginPercent, basis, controllerMilliamps, Conductor.MM2_0_75, 0, List.of());
+    this(marginPercent, basis, controllerMilliamps, Conductor.MM2_0_75, 0, List.of(), Day.ALWAYS);
   }
 
   /** Returns them planned for something else. */
   public PowerSettings plannedFor(PlanningBasis other) {
-    return new PowerSettings(marginPercent, other, controllerMilliamps, cable, cableMm, rails);
+    return new PowerSettings(marginPercent, other, controllerMilliamps, cable, cableMm, rails, day);
   }
 
   /** Returns them with another cable. */
   public PowerSettings behind(Conductor wire, double lengthMm) {
-    return new PowerSettings(marginPercent, basis, controllerMilliamps, wire, lengthMm, rails);
+    return new PowerSettings(marginPercent, basis, controllerMilliamps, wire, lengthMm, rails, day);
+  }
+
+  /** Returns them with another day. */
+  public PowerSettings with(Day other) {
+    return new PowerSettings(
+        marginPercent, basis, controllerMilliamps, cable, cableMm, rails, other);
   }
 
   /** Returns how the chain of a circuit is fed, if that is told. */
@@ -117,7 +128,7 @@ public record PowerSettings(
   }
 
   private PowerSettings fed(List<RailSettings> all) {
-    return new PowerSettings(marginPercent, basis, controllerMilliamps, cable, cableMm, all);
+    return new PowerSettings(marginPercent, basis, controllerMilliamps, cable, cableMm, all, day);
   }
 
   /** Returns the resistance of the cable, plus and minus (ohm). */

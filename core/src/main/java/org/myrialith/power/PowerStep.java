@@ -2,6 +2,7 @@ package org.myrialith.power;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.Finding;
@@ -15,8 +16,10 @@ import org.myrialith.rail.RailPlan;
  * The currents, and what of the volts gets to the pixels.
  *
  * @param rails of the circuits that are chains of pixels
+ * @param tree what stands between the supply and what it feeds; empty as long as none is named
  */
-public record PowerStep(PowerPlan plan, List<RailPlan> rails) implements StepPlan {
+public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan> tree)
+    implements StepPlan {
   private static final int WHITE = 255;
 
   @Override
@@ -32,11 +35,19 @@ public record PowerStep(PowerPlan plan, List<RailPlan> rails) implements StepPla
   @Override
   public List<Finding> findings() {
     List<Finding> all = new ArrayList<>(plan.findings());
+    all.addAll(ofTree());
     for (RailPlan rail : rails) {
       String about = rails.size() > 1 ? rail.circuit().circuit().name() : "";
       ofRail(rail).forEach(f -> all.add(f.about(about)));
     }
     return List.copyOf(all);
+  }
+
+  /** Of an empty gadget there is nothing to judge. */
+  private List<Finding> ofTree() {
+    return plan.load().emitters() == 0
+        ? List.of()
+        : tree.map(t -> new TreeFindings(t).all()).orElse(List.of());
   }
 
   private List<Finding> ofRail(RailPlan rail) {
@@ -53,7 +64,8 @@ public record PowerStep(PowerPlan plan, List<RailPlan> rails) implements StepPla
   public List<Reckoning> reckonings() {
     return Stream.concat(
             plan.reckonings().stream(),
-            rails.stream().flatMap(r -> ofRail(r).stream()).flatMap(f -> f.reckonings().stream()))
+            Stream.concat(ofTree().stream(), rails.stream().flatMap(r -> ofRail(r).stream()))
+                .flatMap(f -> f.reckonings().stream()))
         .toList();
   }
 }

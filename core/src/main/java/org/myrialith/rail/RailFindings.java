@@ -301,7 +301,7 @@ public record RailFindings(
   private Optional<Finding> data() {
     RailPlan.Course course = planned();
     double rises = course.drops()[0];
-    double logic = plan.circuit().brief().controller().logicVolts(plan.circuit().brief().volts());
+    double logic = plan.circuit().brief().logicVolts();
     double sees = logic - rises;
     if (plan.load().ownRail()) {
       return Optional.empty();

@@ -113,8 +113,8 @@ class GadgetJsonTest {
     "/colour, brightnessPercent, 1, 100, 1",
     "/power, marginPercent, 0, 80, 1",
     "/power, controllerMilliamps, 0, 2000, 0.5",
-    "/supply, volts, 3.5, 5.5, 0.1",
-    "/supply, amps, 0.05, 400, 0.01",
+    "/supply, volts, 1, 60, 0.1",
+    "/supply, amps, 0.001, 400, 0.0001",
     "/clips/0/frames/0, holdMillis, 1, 60000, 1"
   })
   void schemaAndCodeHaveTheSameBounds(
@@ -285,7 +285,7 @@ class GadgetJsonTest {
     assertThat(e.errors())
         .contains(
             new InputError("fixtures[0].columns", "0", "a whole number from 1 to 256"),
-            new InputError("supply.amps", "-1", "a number from 0.05 to 400 A"))
+            new InputError("supply.amps", "-1", "a number from 0.001 to 400 A"))
         .extracting(InputError::field)
         .contains("fixtures[0].pitchXMm");
   }

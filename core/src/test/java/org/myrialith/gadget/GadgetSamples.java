@@ -46,12 +46,17 @@ import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.Converter;
+import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.PartSort;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.PreferredValues;
 import org.myrialith.parts.PriceList;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
+import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.Day;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.rail.Feed;
@@ -101,7 +106,9 @@ final class GadgetSamples {
                     new Supply(
                         word(random),
                         3.5 + 2 * random.nextDouble(),
-                        0.1 + 10 * random.nextDouble())),
+                        0.1 + 10 * random.nextDouble(),
+                        pick(random, SupplyKind.values()),
+                        random.nextInt(3) * 1500)),
             fixtures,
             List.of(line(random, chained)),
             new ColourSettings(transfer(random), 1 + random.nextInt(100)),
@@ -115,7 +122,8 @@ final class GadgetSamples {
                 ? List.of()
                 : List.of(EmitterClasses.ALL.get(5).renamed("own", "Own")),
             ShapeSamples.site(random));
-    Gadget laid = gadget.with(layout).with(seen(random));
+    Gadget fed = random.nextInt(3) > 0 ? gadget : gadget.with(gadget.brief().with(tree(random)));
+    Gadget laid = fed.with(layout).with(seen(random));
     Gadget whole = random.nextInt(3) > 0 ? laid : onTwoLines(laid);
     return random.nextInt(3) > 0 ? whole : switched(random, whole);
   }
@@ -180,6 +188,18 @@ final class GadgetSamples {
   }
 
   /** A circuit of each way that only switches, with the reasons and prices of a maker. */
+  private static SupplyTree tree(Random random) {
+    ConverterSort sort = pick(random, ConverterSort.values());
+    Converter first = sort.usual("first", SupplyTree.SUPPLY, 5, 0.5 + 5 * random.nextDouble());
+    Converter second = ConverterSort.LINEAR.usual("second", "first", 3.3, 0.4);
+    return new SupplyTree(
+        random.nextBoolean() ? List.of() : List.of(new Supply("Beside", 12, 2)),
+        random.nextBoolean() ? List.of(first) : List.of(first, second),
+        random.nextBoolean() ? "first" : SupplyTree.SUPPLY,
+        random.nextBoolean() ? "first" : SupplyTree.SUPPLY,
+        random.nextBoolean() ? List.of() : List.of(new SupplyTree.Draw("Radio", "first", 80)));
+  }
+
   private static PowerSettings power(Random random) {
     PowerSettings plain =
         new PowerSettings(
@@ -194,6 +214,9 @@ final class GadgetSamples {
       feeds.add(new Feed(at, pick(random, Conductor.values()), 1 + 5000 * random.nextDouble()));
     }
     return plain
+        .with(
+            new Day(
+                random.nextInt(12), random.nextInt(12), random.nextDouble(), random.nextInt(99)))
         .behind(pick(random, Conductor.values()), random.nextDouble() * 9000)
         .with(
             new RailSettings(

@@ -16,6 +16,7 @@ import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
 import org.myrialith.web.pages.ProjectPages;
@@ -51,8 +52,17 @@ class BriefController {
     Brief brief = opened.plan().gadget().brief();
     page.addObject("controllers", brief.controllers());
     page.addObject("own", own(brief, null));
-    page.addObject("supplies", Supply.CLASSES);
+    page.addObject("supplies", Supply.all());
+    page.addObject("kinds", kinds());
     return page;
+  }
+
+  private static Map<String, String> kinds() {
+    Map<String, String> kinds = new LinkedHashMap<>();
+    for (SupplyKind kind : SupplyKind.values()) {
+      kinds.put(kind.key(), kind.title());
+    }
+    return kinds;
   }
 
   /**
@@ -109,6 +119,8 @@ class BriefController {
               values.put("name", s.name());
               values.put("volts", TypedNumber.text(s.volts()));
               values.put("amps", TypedNumber.text(s.amps()));
+              values.put("kind", s.kind().key());
+              values.put("milliampHours", TypedNumber.text(s.milliampHours()));
             });
     return values;
   }
@@ -131,7 +143,7 @@ class BriefController {
   ModelAndView supply(
       @PathVariable UUID id, @RequestParam int base, @RequestParam("class") String name) {
     Supply chosen =
-        Supply.CLASSES.stream()
+        Supply.all().stream()
             .filter(s -> s.name().equals(name))
             .findFirst()
             .orElseThrow(() -> new InputException("class", name, "one of the supplies listed"));
@@ -154,7 +166,8 @@ class BriefController {
             form.getOrDefault("notes", ""),
             key,
             gadget.brief().ownControllers(),
-            supply(gadget, form));
+            supply(gadget, form),
+            gadget.brief().tree());
     return gadget.with(brief).with(gadget.layout().site().viewedFrom(viewingMm(gadget, form)));
   }
 

@@ -158,7 +158,7 @@ public record FramesPage(
 
   private static List<FrameBand> bands(GadgetPlan plan, Clip clip, int here) {
     double[] peaks = peaks(plan, clip);
-    double full = plan.gadget().brief().supply().map(s -> s.amps()).orElse(0.0);
+    double full = plan.gadget().brief().feeds().map(s -> s.amps()).orElse(0.0);
     for (double peak : peaks) {
       full = Math.max(full, peak);
     }

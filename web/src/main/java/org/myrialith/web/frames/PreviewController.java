@@ -78,7 +78,7 @@ class PreviewController {
         moments(plan),
         plan.levels().stream().map(l -> l.clip().id()).toList(),
         plan.power().budgetAmps().orElse(0.0),
-        plan.gadget().brief().supply().map(s -> s.amps()).orElse(0.0),
+        plan.gadget().brief().feeds().map(s -> s.amps()).orElse(0.0),
         plan.frames().mayStartByItself(),
         chunk(plan));
   }

@@ -1,5 +1,6 @@
 package org.myrialith.web.power;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +15,9 @@ import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.ConverterSort;
+import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.BatteryLife;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.rail.RailPlan;
@@ -97,6 +101,70 @@ class PowerController {
         });
   }
 
+  private static void tree(ModelAndView page, GadgetPlan plan, FormValues typed) {
+    page.addObject("tree", plan.tree().map(TreePicture::of).orElse(null));
+    SupplyTree tree = plan.gadget().brief().tree();
+    PartForm<SupplyTree> part = new PartForm<>(SupplyTree.DESCRIPTION, tree);
+    FormValues form = typed != null ? typed : part.shown();
+    page.addObject("treeForm", form);
+    page.addObject("treeThere", tree.there() || typed != null);
+    page.addObject("sorts", ConverterSort.values());
+    Map<String, String> nodes = new LinkedHashMap<>();
+    tree.nodes().forEach(node -> nodes.put(node, node));
+    page.addObject("nodes", nodes);
+    page.addObject(
+        "treeSlots",
+        part.slots(form).stream()
+            .filter(s -> !List.of("lights", "controller").contains(s.name()))
+            .toList());
+    boolean cells = plan.gadget().brief().supply().filter(s -> s.kind().runsEmpty()).isPresent();
+    page.addObject("cells", cells);
+    page.addObject(
+        "shares",
+        plan.tree()
+            .filter(t -> cells && t.power().load().emitters() > 0)
+            .map(t -> DayPicture.of(new BatteryLife(t)))
+            .orElse(null));
+  }
+
+  /** Puts something between the supply and what it feeds. */
+  @PostMapping("/between")
+  ModelAndView between(@PathVariable UUID id, @RequestParam int base, @RequestParam String sort) {
+    ConverterSort found =
+        Arrays.stream(ConverterSort.values())
+            .filter(s -> s.key().equals(sort))
+            .findFirst()
+            .orElseThrow(() -> new InputException("sort", sort, "one of those listed"));
+    return pages.edit(
+        id,
+        base,
+        "Put between: " + found.title(),
+        g -> g.with(g.brief().with(g.brief().tree().with(found))),
+        "power");
+  }
+
+  /** Changes the supply tree. */
+  @PostMapping("/tree")
+  ModelAndView tree(
+      @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
+    Map<String, String> own = new HashMap<>(form);
+    own.keySet().removeAll(Set.of("base", "_csrf", "here"));
+    return pages.edit(
+        id,
+        base,
+        "Changed the supply tree",
+        g ->
+            g.with(
+                g.brief().with(new PartForm<>(SupplyTree.DESCRIPTION, g.brief().tree()).read(own))),
+        "power",
+        form,
+        typed -> {
+          ModelAndView page = page(id, null);
+          tree(page, pages.open(id).plan(), typed);
+          return page;
+        });
+  }
+
   /** Tells how a chain is fed. */
   @PostMapping("/rail")
   ModelAndView rail(
@@ -140,6 +208,7 @@ class PowerController {
     page.addObject("power", opened.plan().power());
     page.addObject("chart", PowerChart.of(opened.plan().power()));
     rails(page, opened.plan(), chain);
+    tree(page, opened.plan(), null);
     page.addObject("wires", wires());
     return page;
   }

@@ -1,0 +1,88 @@
+package org.myrialith.parts;
+
+import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
+
+/**
+ * What makes a rail of another.
+ *
+ * @param name unique in the tree
+ * @param from name of what feeds it
+ * @param volts that it gives (V); 0 for those that it gets
+ * @param amps that it gives at most (A)
+ * @param percent of the watts that it is fed with that come out, where watts pass through
+ * @param dropVolts that it needs more than it gives (V)
+ * @param idleMilliamps that it takes for itself (mA)
+ * @param kelvinPerWatt that it gets warmer for each watt that it loses
+ */
+public record Converter(
+    String name,
+    ConverterSort sort,
+    String from,
+    double volts,
+    double amps,
+    double percent,
+    double dropVolts,
+    double idleMilliamps,
+    double kelvinPerWatt) {
+  /** Allowed volts. */
+  public static final Bounds VOLTS = Bounds.measure(0, 60, "V");
+
+  /** Allowed current. */
+  public static final Bounds AMPS = Bounds.measure(0.001, 400, "A");
+
+  /** Allowed efficiency. */
+  public static final Bounds PERCENT = Bounds.measure(1, 100, "%");
+
+  /** Allowed drop-out. */
+  public static final Bounds DROP = Bounds.measure(0, 10, "V");
+
+  /** Allowed current of its own. */
+  public static final Bounds IDLE = Bounds.measure(0, 500, "mA");
+
+  /** Allowed thermal resistance. */
+  public static final Bounds KELVIN = Bounds.measure(0, 500, "K/W");
+
+  /** How it stands in the format. */
+  public static final Description<Converter> DESCRIPTION =
+      Description.of(
+          Converter.class,
+          Field.named("name", "Name"),
+          Field.of(
+              "sort",
+              "What it is",
+              Types.Choice.of(ConverterSort.values(), ConverterSort::key, ConverterSort::title)),
+          Field.named("from", "Fed from"),
+          Field.measure("volts", "Gives", VOLTS),
+          Field.measure("amps", "at most", AMPS),
+          Field.measure("percent", "Comes out", PERCENT).or(88.0),
+          Field.measure("dropVolts", "Drop-out", DROP).or(0.0),
+          Field.measure("idleMilliamps", "Own draw", IDLE).or(0.0),
+          Field.measure("kelvinPerWatt", "Warmer by", KELVIN).or(0.0));
+
+  public Converter {
+    name = TextRules.name("name", name);
+    Objects.requireNonNull(sort, "sort");
+    from = TextRules.name("from", from);
+    VOLTS.require("volts", volts);
+    AMPS.require("amps", amps);
+    PERCENT.require("percent", percent);
+    DROP.require("dropVolts", dropVolts);
+    IDLE.require("idleMilliamps", idleMilliamps);
+    KELVIN.require("kelvinPerWatt", kelvinPerWatt);
+    if (!sort.passes() && !(volts >= 1)) {
+      throw new InputException("volts", volts, "a number from 1 to 60 V for " + sort.title());
+    }
+  }
+
+  /** Returns it fed from something else. */
+  Converter from(String other) {
+    return new Converter(
+        name, sort, other, volts, amps, percent, dropVolts, idleMilliamps, kelvinPerWatt);
+  }
+}
