@@ -11,122 +11,127 @@ import org.myrialith.power.TreePlan;
 import org.myrialith.power.TreeState;
 
 /**
- * A supply tree with everything at its most, drawn for SVG: sources at the left, what hangs on them
- * at the right.
+ * A supply tree with everything at its most, drawn for SVG from the top down: what is fed stands
+ * below what feeds it, farther in. Values stand in columns, where they meet nothing at any depth.
+ *
+ * @param height of the drawing
  */
-record TreePicture(double width, double height, List<Box> boxes, List<Branch> branches) {
-  private static final double BOX_WIDTH = 176;
-  private static final double BOX_HEIGHT = 62;
-  private static final double STEP_X = 276;
-  private static final double STEP_Y = 80;
-  private static final int MOST_LETTERS = 20;
+record TreePicture(double height, List<Row> rows) {
+  private static final double HEAD = 30;
+  private static final double STEP = 40;
+  private static final double LEFT = 6;
+  private static final double INDENT = 30;
+  private static final int MOST_DEPTH = 9;
+  private static final int MOST_LETTERS = 26;
 
   /**
    * A node, or what hangs on one.
    *
-   * @param lines below its name
+   * @param middle of the row
+   * @param branch from what feeds it, empty for a source
+   * @param load whether it only draws
    */
-  record Box(double x, double y, String name, List<String> lines, boolean load) {}
-
-  /**
-   * From one to another.
-   *
-   * @param text above it, and below it
-   */
-  record Branch(String path, double textX, double textY, String amps, String watts) {}
+  record Row(
+      double x,
+      double middle,
+      String name,
+      String branch,
+      boolean load,
+      String takes,
+      String watts,
+      String has,
+      String loses) {}
 
   static TreePicture of(TreePlan plan) {
     Pen pen = new Pen(plan);
     pen.source(SupplyTree.SUPPLY, plan.supply());
     plan.tree().sources().forEach(source -> pen.source(source.name(), source));
-    return new TreePicture(
-        pen.deepest * STEP_X + BOX_WIDTH + 4, pen.row * STEP_Y, pen.boxes, pen.branches);
+    return new TreePicture(HEAD + pen.rows.size() * STEP, pen.rows);
   }
 
   /** Mutable, draws one tree from the top down. */
   private static final class Pen {
     private final TreePlan plan;
     private final TreeState state;
-    private final List<Box> boxes = new ArrayList<>();
-    private final List<Branch> branches = new ArrayList<>();
-    private int row;
-    private int deepest;
+    private final List<Row> rows = new ArrayList<>();
 
     Pen(TreePlan plan) {
       this.plan = plan;
       this.state = plan.worst();
     }
 
-    void source(String name, Supply supply) {
-      TreeState.Node node = state.node(name);
-      String ends =
-          node.volts() > 0 ? Quantity.text(node.volts(), "V") + " left" : "can't carry it";
-      node(
-          name,
-          cut(supply.name()),
-          List.of(phrase("%s, %s", Quantity.text(supply.volts(), "V"), ends)),
-          0);
+    private double middle() {
+      return HEAD + rows.size() * STEP + STEP / 2;
+    }
+
+    private static double x(int depth) {
+      return LEFT + Math.min(MOST_DEPTH, depth) * INDENT;
     }
 
     private static String cut(String name) {
       return name.length() <= MOST_LETTERS ? name : name.substring(0, MOST_LETTERS - 1) + "…";
     }
 
-    /** Draws a node at the row that is next, and what hangs on it below one another. */
-    private double node(String name, String title, List<String> lines, int depth) {
-      double y = row * STEP_Y;
-      boxes.add(new Box(depth * STEP_X + 2, y + 4, title, lines, false));
-      int first = row;
-      deepest = Math.max(deepest, depth);
+    void source(String name, Supply supply) {
+      TreeState.Node node = state.node(name);
+      boolean carries = node.volts() > 0;
+      double middle = middle();
+      rows.add(
+          new Row(
+              x(0),
+              middle,
+              cut(supply.name()),
+              "",
+              false,
+              carries ? Quantity.text(node.amps(), "A") : "too much",
+              carries ? Quantity.text(node.inVolts() * node.amps(), "W") : "",
+              carries ? Quantity.text(node.volts(), "V") : "nothing left",
+              carries ? Quantity.text(node.lostWatts(), "W") : ""));
+      behind(name, 0, middle, carries);
+    }
+
+    private void behind(String name, int depth, double from, boolean carries) {
       plan.tree().converters().stream()
           .filter(c -> c.from().equals(name))
           .forEach(
               c -> {
                 TreeState.Node there = state.node(c.name());
-                branch(depth, y, row * STEP_Y, there.inAmps(), there.inVolts() * there.inAmps());
-                node(
-                    c.name(),
-                    cut(c.name()),
-                    List.of(
-                        there.inVolts() <= 0
-                            ? "gets nothing"
-                            : phrase(
-                                "%s, loses %s",
-                                Quantity.text(there.volts(), "V"),
-                                Quantity.text(there.lostWatts(), "W"))),
-                    depth + 1);
+                double middle = middle();
+                rows.add(
+                    new Row(
+                        x(depth + 1),
+                        middle,
+                        cut(c.name()),
+                        branch(depth, from, middle),
+                        false,
+                        carries ? Quantity.text(there.inAmps(), "A") : "",
+                        carries ? Quantity.text(there.inVolts() * there.inAmps(), "W") : "",
+                        carries ? Quantity.text(there.volts(), "V") : "",
+                        carries ? Quantity.text(there.lostWatts(), "W") : ""));
+                behind(c.name(), depth + 1, middle, carries);
               });
       double volts = state.node(name).volts();
       plan.loadsOn(name)
           .forEach(
               (what, amps) -> {
-                branch(depth, y, row * STEP_Y, amps, amps * volts);
-                deepest = Math.max(deepest, depth + 1);
-                boxes.add(
-                    new Box(
-                        (depth + 1) * STEP_X + 2,
-                        row * STEP_Y + 4,
+                double middle = middle();
+                rows.add(
+                    new Row(
+                        x(depth + 1),
+                        middle,
                         cut(what),
-                        List.of(Quantity.text(volts, "V")),
-                        true));
-                row++;
+                        branch(depth, from, middle),
+                        true,
+                        Quantity.text(amps, "A"),
+                        carries ? Quantity.text(amps * volts, "W") : "",
+                        "",
+                        ""));
               });
-      row = Math.max(row, first + 1);
-      return y;
     }
 
-    private void branch(int depth, double fromY, double toY, double amps, double watts) {
-      double x = depth * STEP_X + BOX_WIDTH + 2;
-      double to = (depth + 1) * STEP_X + 2;
-      double knee = x + 14;
-      double middle = BOX_HEIGHT / 2 + 4;
-      branches.add(
-          new Branch(
-              phrase("M%.1f %.1fH%.1fV%.1fH%.1f", x, fromY + middle, knee, toY + middle, to),
-              knee + 6,
-              toY + middle - 6,
-              Quantity.text(amps, "A"),
-              Quantity.text(watts, "W")));
+    private static String branch(int depth, double from, double to) {
+      double x = x(depth) + INDENT / 2;
+      return phrase("M%.1f %.1fV%.1fH%.1f", x, from + 14, to, x(depth + 1));
     }
   }
 }
