@@ -93,8 +93,8 @@ class PagesTest {
         "colour | Brightness limit | 101 | 1 to 100",
         "colour | Exponent, 1.0 to 3.5 | 9 | 1 to 3.5",
         "brief | What feeds it? | '' | 1 to 80 characters",
-        "brief | Rated current | 0 | 0.05 to 400",
-        "brief | Voltage | 230 V | 3.5 to 5.5",
+        "brief | Rated current | 0 | 0.001 to 400",
+        "brief | Voltage | 230 V | 1 to 60",
         "frames | Frame 1 is held | 0 | 1 to 60"
       })
   void whatCanNotBeTakenIsToldByNameAndKept(

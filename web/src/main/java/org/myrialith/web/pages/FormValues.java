@@ -23,6 +23,21 @@ public record FormValues(Map<String, String> values, List<InputError> errors) {
     return new FormValues(new HashMap<>(typed), errors);
   }
 
+  /**
+   * Returns what was typed laid over what is shown: fields that the form did not have keep showing
+   * what the gadget has.
+   *
+   * @param typed null for nothing
+   */
+  public FormValues over(FormValues typed) {
+    if (typed == null) {
+      return this;
+    }
+    Map<String, String> all = new HashMap<>(values);
+    all.putAll(typed.values());
+    return new FormValues(all, typed.errors());
+  }
+
   /** Returns what a field shows. */
   public String value(String field) {
     return values.getOrDefault(field, "");

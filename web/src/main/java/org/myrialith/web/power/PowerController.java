@@ -18,6 +18,7 @@ import org.myrialith.parts.Conductor;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.BatteryLife;
+import org.myrialith.power.Day;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.rail.RailPlan;
@@ -93,7 +94,7 @@ class PowerController {
           RailPlan seen = plan.rail(rail.settings().circuit(), chain.moment() - 1).orElse(rail);
           page.addObject("volts", RailPicture.of(seen, plan.wiring().line(rail.circuit())));
           PartForm<RailSettings> part = new PartForm<>(RailSettings.DESCRIPTION, rail.settings());
-          FormValues form = chain.typed() != null ? chain.typed() : part.shown();
+          FormValues form = part.shown().over(chain.typed());
           page.addObject("railForm", form);
           page.addObject(
               "railSlots",
@@ -105,7 +106,7 @@ class PowerController {
     page.addObject("tree", plan.tree().map(TreePicture::of).orElse(null));
     SupplyTree tree = plan.gadget().brief().tree();
     PartForm<SupplyTree> part = new PartForm<>(SupplyTree.DESCRIPTION, tree);
-    FormValues form = typed != null ? typed : part.shown();
+    FormValues form = part.shown().over(typed);
     page.addObject("treeForm", form);
     page.addObject("treeThere", tree.there() || typed != null);
     page.addObject("sorts", ConverterSort.values());
@@ -125,6 +126,20 @@ class PowerController {
             .filter(t -> cells && t.power().load().emitters() > 0)
             .map(t -> DayPicture.of(new BatteryLife(t)))
             .orElse(null));
+  }
+
+  /** Tells a day of the gadget. */
+  @PostMapping("/day")
+  ModelAndView day(
+      @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
+    return pages.edit(
+        id,
+        base,
+        "Changed a day of the gadget",
+        g -> g.with(g.power().with(new PartForm<>(Day.DESCRIPTION, g.power().day()).read(form))),
+        "power",
+        form,
+        typed -> page(id, typed));
   }
 
   /** Puts something between the supply and what it feeds. */
@@ -203,7 +218,7 @@ class PowerController {
     Optional<Circuit> line = onlyLine(gadget);
     line.ifPresent(c -> values.putAll(new PartForm<>(CircuitKinds.ALL, c).shown().values()));
     page.addObject("oneLine", line.isPresent());
-    page.addObject("form", typed != null ? typed : FormValues.of(values));
+    page.addObject("form", FormValues.of(values).over(typed));
     page.addObject("schools", PlanningBasis.values());
     page.addObject("power", opened.plan().power());
     page.addObject("chart", PowerChart.of(opened.plan().power()));

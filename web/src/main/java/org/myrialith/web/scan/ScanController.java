@@ -1,7 +1,6 @@
 package org.myrialith.web.scan;
 
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,7 +79,7 @@ class ScanController {
         here.map(p -> SeenPicture.of(p, step.places(p), brightest(plan, p), gadget.scan(), slot))
             .orElse(null));
     PartForm<ScanSettings> part = new PartForm<>(ScanSettings.DESCRIPTION, gadget.scan());
-    FormValues form = typed != null ? over(part.shown(), typed) : part.shown();
+    FormValues form = part.shown().over(typed);
     List<PartForm.Slot> slots = part.slots(form);
     page.addObject("form", form);
     page.addObject("looks", slots(slots, name -> !ofStrobe(name) && !name.startsWith("bar")));
@@ -104,13 +103,6 @@ class ScanController {
                     && !name.equals(gadget.scan().bar().turns() ? "barSweepMm" : "barHubMm")));
     moves(page, gadget);
     return page;
-  }
-
-  /** Fields that the form did not have show what the gadget has. */
-  private static FormValues over(FormValues shown, FormValues typed) {
-    Map<String, String> values = new HashMap<>(shown.values());
-    values.putAll(typed.values());
-    return new FormValues(values, typed.errors());
   }
 
   private static void moves(ModelAndView page, Gadget gadget) {
