@@ -1,13 +1,17 @@
 package org.myrialith.benchmarks;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Random;
 import java.util.function.Supplier;
 import org.myrialith.brief.Brief;
 import org.myrialith.build.WayTable;
+import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RowSwitch;
@@ -40,6 +44,8 @@ public final class Ratios {
     ratios.growthOfFrames();
     ratios.growthOfWays();
     ratios.growthOfScans();
+    ratios.rails();
+    ratios.currents();
     ratios.besideReading("lantern", DemoGadgets.tideLantern());
     ratios.besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
     say("largest error of a ratio: %.0f %%", 100 * ratios.largestError);
@@ -128,6 +134,54 @@ public final class Ratios {
     return new ScanStep(
         ScanSettings.USUAL,
         Wiring.of(layout, LayoutPlan.of(layout.fixtures()), new Circuits(List.of(circuit)), brief));
+  }
+
+  /** Volts of 5 000 pixels beside 500, and beside a circuit simulator. */
+  private void rails() {
+    GadgetPlan few = GadgetPlan.of(Rails.chain(500));
+    GadgetPlan many = GadgetPlan.of(Rails.chain(5000));
+    few.rails();
+    many.rails();
+    time("volts of 5 000 pixels beside 500", () -> Rails.volts(many), () -> Rails.volts(few));
+    time(
+        "power of 5 000 pixels beside 500, where to feed them with it",
+        () -> Rails.findings(Rails.chain(5000)),
+        () -> Rails.findings(Rails.chain(500)));
+    Path netlist = Rails.netlist(many);
+    if (Rails.simulated(netlist).isPresent()) {
+      time(
+          "a circuit simulator beside the volts of 5 000 pixels",
+          () -> Rails.simulated(netlist),
+          () -> Rails.volts(many));
+    }
+  }
+
+  /** What every frame draws, beside reading its levels. */
+  private void currents() {
+    Random random = new Random(1);
+    List<Levels> frames = new ArrayList<>();
+    List<byte[]> bytes = new ArrayList<>();
+    for (int frame = 0; frame < 1000; frame++) {
+      byte[] levels = new byte[30_000];
+      random.nextBytes(levels);
+      frames.add(Levels.of(levels));
+      bytes.add(levels);
+    }
+    CircuitPlan line = GadgetPlan.of(Rails.chain(500)).wiring().plans().get(0);
+    time(
+        "current of 1 000 frames of 10 000 pixels beside reading them",
+        () -> frames.stream().mapToDouble(levels -> line.litAmps(levels.sums(3))).max(),
+        () -> read(bytes));
+  }
+
+  private static long read(List<byte[]> frames) {
+    long all = 0;
+    for (byte[] frame : frames) {
+      for (byte level : frame) {
+        all += level & 0xff;
+      }
+    }
+    return all;
   }
 
   private void growthOfWays() {

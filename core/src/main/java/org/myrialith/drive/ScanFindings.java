@@ -180,7 +180,8 @@ record ScanFindings(ScannedPlan plan) {
               "with %s %s",
               Quantity.text(scan.depth() - 1, "bits"), share(scan.deep(scan.depth() - 1))));
     }
-    double half = Math.max(Scan.REFRESH.min(), timing().refreshHz() / 2);
+    double half =
+        Math.min(Scan.REFRESH.max(), Math.max(Scan.REFRESH.min(), timing().refreshHz() / 2));
     all.add(phrase("at %s %s", Quantity.text(Math.floor(half), "Hz"), share(scan.at(half))));
     return phrase("It takes %s.", String.join(", ", all));
   }

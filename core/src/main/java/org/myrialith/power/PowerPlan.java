@@ -164,6 +164,9 @@ public record PowerPlan(
    * @param allAmps that the gadget draws in it (A)
    */
   public RailPlan.Cable cable(CircuitPlan chain, long sum, double allAmps) {
+    if (settings.cableMm() == 0) {
+      return RailPlan.Cable.NONE;
+    }
     double white = LevelTable.of(colour).level(WHITE) / (double) WHITE;
     double worst = chain.darkAmps() + chain.mostLitAmps(white);
     double shown = chain.darkAmps() + chain.litAmps(new long[] {sum});

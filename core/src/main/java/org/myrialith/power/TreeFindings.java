@@ -50,11 +50,12 @@ record TreeFindings(TreePlan plan) {
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
-    boolean between = tree().there();
-    TreeState worst = plan.worst();
-    if (between || plan.supply().kind().runsEmpty() || plan.settings().cableMm() > 0) {
-      all.add(source(SupplyTree.SUPPLY, plan.supply(), worst));
+    boolean plain = plan.supply().kind() == SupplyKind.PLAIN && plan.settings().cableMm() == 0;
+    if (plain && !tree().there()) {
+      return all;
     }
+    TreeState worst = plan.worst();
+    all.add(source(SupplyTree.SUPPLY, plan.supply(), worst));
     tree().sources().forEach(s -> all.add(source(s.name(), s, worst)));
     for (Converter converter : tree().converters()) {
       TreeState.Node node = worst.node(converter.name());

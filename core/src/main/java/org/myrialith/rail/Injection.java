@@ -26,15 +26,51 @@ record Injection(double[] gaps, double[] amps, double feedOhms) {
    */
   record Places(List<Integer> at, double drop) {}
 
+  /** Places by equal currents are that much worse than the best at most (by trial). */
+  private static final double FAR_OFF = 2;
+
   /** Returns the fewest that keep all within a drop, one way (V); empty where none do. */
   Optional<Places> within(double most) {
     int limit = Math.min(RailSettings.MOST_FEEDS, amps.length);
-    int feeds = 1;
-    Places best = of(feeds);
-    while (best.drop() > most && feeds < limit) {
-      feeds++;
-      best = of(feeds);
+    int feeds = leastFeeds(most);
+    int fails = feeds - 1;
+    Optional<Places> found = Optional.empty();
+    while (feeds <= limit && found.isEmpty()) {
+      found = within(most, feeds);
+      if (found.isEmpty()) {
+        fails = feeds;
+        feeds = feeds < limit ? Math.min(limit, 2 * feeds) : limit + 1;
+      }
     }
+    // more feeds are never worse: between one number that fails and one that does, halving finds it
+    while (found.isPresent() && feeds - fails > 1) {
+      int middle = feeds + fails >>> 1;
+      Optional<Places> fewer = within(most, middle);
+      if (fewer.isPresent()) {
+        found = fewer;
+        feeds = middle;
+      } else {
+        fails = middle;
+      }
+    }
+    return found;
+  }
+
+  /** The feed that carries most carries the mean at least. */
+  private int leastFeeds(double most) {
+    double all = 0;
+    for (double one : amps) {
+      all += one;
+    }
+    double feeds = most > 0 ? Math.ceil(all * feedOhms / most) : Double.MAX_VALUE;
+    return (int) Math.max(1, Math.min(RailSettings.MOST_FEEDS + 1.0, feeds));
+  }
+
+  private Optional<Places> within(double most, int feeds) {
+    if (drop(middles(feeds)) > FAR_OFF * most) {
+      return Optional.empty();
+    }
+    Places best = of(feeds);
     return best.drop() <= most ? Optional.of(best) : Optional.empty();
   }
 
@@ -44,7 +80,7 @@ record Injection(double[] gaps, double[] amps, double feedOhms) {
     double drop = drop(at);
     for (int step = Math.max(1, amps.length / (4 * feeds)); step >= 1; step /= 2) {
       boolean moved = true;
-      for (int round = 0; moved && round < 8; round++) {
+      for (int round = 0; moved && round < (step == 1 ? 8 : 3); round++) {
         moved = false;
         for (int feed = 0; feed < feeds; feed++) {
           for (int way = -step; way <= step; way += 2 * step) {

@@ -74,6 +74,9 @@ public record RailFindings(
     return all;
   }
 
+  /** A limit below it is no remedy (%). */
+  private static final int LEAST_PERCENT = 5;
+
   private Finding of(String name, Verdict verdict, String says) {
     return Finding.of(Step.POWER, key(name), verdict, says);
   }
@@ -130,7 +133,12 @@ public record RailFindings(
           "Not told yet how the chain is fed; as strips usually are, from their beginning: " + says;
     }
     Finding finding = of("rail-volts", verdict, says).restingOn(weakest());
-    return enough ? finding : finding.advising(advice()).mendedBy(remedies());
+    if (enough) {
+      return finding;
+    }
+    return plan.said()
+        ? finding.advising(advice()).mendedBy(remedies())
+        : finding.advising("Tell how it is fed; then what mends it is worked out.");
   }
 
   private double gets(RailSettings other) {
@@ -234,18 +242,28 @@ public record RailFindings(
     double[] idle = new double[plan.worst().amps().length];
     Arrays.fill(idle, plan.load().idleAmps());
     RailPlan.Course dark = plan.of(idle);
-    for (int percent = brightnessPercent - 1; percent >= 5; percent--) {
-      double part = share.applyAsDouble(percent) / share.applyAsDouble(brightnessPercent);
-      double volts =
-          IntStream.range(0, idle.length)
-              .mapToDouble(p -> part * plan.worst().volts(p) + (1 - part) * dark.volts(p))
-              .min()
-              .orElse(0);
-      if (volts >= plan.leastVolts()) {
-        return Optional.of(percent);
+    double now = share.applyAsDouble(brightnessPercent);
+    int holds = 0;
+    int breaks = brightnessPercent;
+    // volts never rise when the limit is raised, so halving finds the last that holds
+    while (breaks - holds > 1) {
+      int middle = holds + breaks >>> 1;
+      if (least(dark, share.applyAsDouble(middle) / now) >= plan.leastVolts()) {
+        holds = middle;
+      } else {
+        breaks = middle;
       }
     }
-    return Optional.empty();
+    return holds >= LEAST_PERCENT ? Optional.of(holds) : Optional.empty();
+  }
+
+  /** What the weakest pixel gets with a part of what is drawn beyond a dark chain. */
+  private double least(RailPlan.Course dark, double part) {
+    double least = Double.MAX_VALUE;
+    for (int pixel = 0; pixel < dark.drops().length; pixel++) {
+      least = Math.min(least, part * plan.worst().volts(pixel) + (1 - part) * dark.volts(pixel));
+    }
+    return least;
   }
 
   private static double fuse(double amps) {

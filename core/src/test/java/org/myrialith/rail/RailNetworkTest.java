@@ -113,7 +113,7 @@ class RailNetworkTest {
 
   /** No other set of as many feeds does better, and none of fewer is enough: all are tried. */
   @ParameterizedTest
-  @CsvSource({"1", "2", "3", "4", "5", "6", "7", "8"})
+  @CsvSource({"1", "2", "3", "4", "5", "6", "7", "8", "9", "10", "11", "12"})
   void theFewestFeedsAreThoseOfTryingAll(int seed) {
     Random random = new Random(seed);
     int pixels = 18;
