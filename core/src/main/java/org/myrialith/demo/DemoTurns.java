@@ -18,9 +18,17 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
+import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
+import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.Day;
+import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.rail.Feed;
+import org.myrialith.rail.RailSettings;
 import org.myrialith.scan.LightBar;
 import org.myrialith.scan.ScanSettings;
 import org.myrialith.scan.Strobe;
@@ -88,13 +96,32 @@ final class DemoTurns {
                     COLUMNS,
                     600))
             .with(new Strobe(7, 12, 1, 300, 0.5, 60, 1, 700, 3.2, 30));
-    return gadget(
-        "Pier wand",
-        "Swept through the dark it writes a wave; its strobe holds the weather wheel of seven arms still.",
-        wand,
-        new Circuits(List.of(ClockedPixels.usual("c1", List.of("f1")))),
-        frames,
-        moved);
+    Gadget planned =
+        gadget(
+            "Pier wand",
+            "Swept through the dark it writes a wave; its strobe holds the weather wheel of seven arms still.",
+            wand,
+            new Circuits(List.of(ClockedPixels.usual("c1", List.of("f1")))),
+            frames,
+            moved);
+    return onACell(planned);
+  }
+
+  /** A lithium cell behind its charge board, stepped up to 5 V; for two hours of an evening. */
+  private static Gadget onACell(Gadget gadget) {
+    Supply cell = new Supply("Lithium cell", 3.7, 3, SupplyKind.LITHIUM, 2500);
+    SupplyTree tree = SupplyTree.NONE.with(ConverterSort.CHARGER).with(ConverterSort.BOOST);
+    RailSettings rail =
+        new RailSettings(
+            "c1", Conductor.TRACK_70, false, 0, 30, List.of(new Feed(0, Conductor.MM2_0_5, 200)));
+    return gadget
+        .with(gadget.brief().withSupply(Optional.of(cell)).with(tree))
+        .with(
+            gadget
+                .power()
+                .plannedFor(PlanningBasis.THESE_FRAMES)
+                .with(rail)
+                .with(new Day(2, 0.5, 0.05, 2)));
   }
 
   private static Gadget gadget(

@@ -42,6 +42,9 @@ record PowerChart(
 
   private static final double NAME = 17;
 
+  /** A letter of the largest of them (px). */
+  private static final double LETTER = 9.6;
+
   /** A stretch of time beyond the budget. */
   record Bar(double x, double y, double width, double height, Verdict verdict) {}
 
@@ -129,11 +132,14 @@ record PowerChart(
     }
 
     /** Puts each name above its line, else below it, else farther off, where nothing is met. */
-    private static List<Line> named(List<Line> lines) {
+    private List<Line> named(List<Line> lines) {
+      Mark mark = peak();
       List<Line> done = new ArrayList<>();
       for (Line line : lines) {
         double foot = line.y() - GAP;
-        for (int step = 0; step < 12 && meets(foot, line, lines, done); step++) {
+        for (int step = 0;
+            step < 12 && (meets(foot, line, lines, done) || meets(foot, line, mark));
+            step++) {
           foot =
               step % 2 == 0
                   ? line.y() + NAME + (step / 2) * NAME
@@ -150,6 +156,21 @@ record PowerChart(
           || lines.stream().anyMatch(l -> l != own && l.y() > foot - NAME && l.y() < foot + 3)
           || done.stream()
               .anyMatch(d -> d.left() == own.left() && Math.abs(d.nameY() - foot) < NAME);
+    }
+
+    /** The moment that draws most has its dot and its words. */
+    private static boolean meets(double foot, Line own, Mark mark) {
+      if (mark == null) {
+        return false;
+      }
+      double words = LETTER * mark.text().length() + 2 * GAP;
+      double from = mark.leftward() ? mark.x() - words - GAP : mark.x() - 2 * GAP;
+      double to = mark.leftward() ? mark.x() + 2 * GAP : mark.x() + words + GAP;
+      double name = LETTER * own.name().length();
+      double left = own.left() ? LEFT + 8 : WIDTH - 20 - name;
+      boolean beside = left > to || left + name < from;
+      boolean apart = foot + 3 < mark.y() - NAME - GAP || foot - NAME > mark.y() + GAP;
+      return !beside && !apart;
     }
 
     private String area() {
