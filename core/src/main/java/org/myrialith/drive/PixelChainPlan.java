@@ -111,17 +111,38 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   @Override
   default double litAmps(long[] sums) {
-    return ownRail() ? 0 : drawn(Arrays.stream(sums).sum());
+    return ownRail() ? 0 : drawn(sums);
   }
 
-  /** What levels of that sum draw, from whatever rail (A). */
-  private double drawn(long sum) {
-    return sum * channelMilliamps() / fullLevel() * MILLI;
+  /** What levels of those sums draw by position, from whatever rail (A). */
+  private double drawn(long[] sums) {
+    double milliamps = 0;
+    for (int position = 0; position < sums.length; position++) {
+      milliamps += sums[position] * milliamps(position);
+    }
+    return milliamps / fullLevel() * MILLI;
   }
 
-  /** Sum of the levels with all that may light as bright as can be. */
-  private long mostSum(double share) {
-    return litEmitters() * Math.round(share * fullLevel()) * fullChannels();
+  /** Returns the current of a position at full level (mA). */
+  private double milliamps(int position) {
+    return pixel().milliamps(order().channelAt(position)) * dimming();
+  }
+
+  /**
+   * What a pixel draws of its channels at a share of their full level at its most (A). Where white
+   * takes over what is shared, two colours are full at once, or white alone.
+   */
+  private double mostOfAPixel(double share) {
+    double[] colours = new double[PixelClass.CHANNELS];
+    Arrays.setAll(colours, colour -> pixel().milliamps(colour) * dimming());
+    double all = Arrays.stream(colours).sum();
+    double most =
+        takesOver()
+            ? Math.max(
+                all - Arrays.stream(colours).min().orElse(0),
+                pixel().milliamps(ColourOrder.WHITE) * dimming())
+            : all;
+    return Math.round(share * fullLevel()) * most / fullLevel() * MILLI;
   }
 
   /** Pixels of 12 V hang on the lights' rail where that has 12 V. */
@@ -132,21 +153,37 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   @Override
   default double railAmps() {
-    return !ownRail() ? 0 : emitters() * pixel().idleMilliamps() * MILLI + drawn(mostSum(1));
+    return !ownRail()
+        ? 0
+        : emitters() * pixel().idleMilliamps() * MILLI + litEmitters() * mostOfAPixel(1);
   }
 
   @Override
   default double mostLitAmps(double share) {
-    return litAmps(new long[] {mostSum(share)});
+    return ownRail() ? 0 : litEmitters() * mostOfAPixel(share);
   }
 
   @Override
   default List<Reckoning.Given> currentsGiven(String of) {
-    return List.of(
-        given("channels full at once" + of, fullChannels(), ""),
-        given("channel current" + of, channelMilliamps() / 1000, "A"),
-        given("pixels" + of, emitters(), ""),
-        given("dark" + of, darkAmps(), "A"));
+    List<Reckoning.Given> all = new ArrayList<>();
+    all.add(given("channels full at once" + of, fullChannels(), ""));
+    boolean alike =
+        IntStream.range(0, channelsPerPixel()).mapToDouble(this::milliamps).distinct().count() == 1;
+    if (alike) {
+      all.add(given("channel current" + of, channelMilliamps() / 1000, "A"));
+    } else {
+      IntStream.range(0, channelsPerPixel())
+          .forEach(
+              p ->
+                  all.add(
+                      given(
+                          ColourOrder.NAMES.get(order().channelAt(p)) + " current" + of,
+                          milliamps(p) / 1000,
+                          "A")));
+    }
+    all.add(given("pixels" + of, emitters(), ""));
+    all.add(given("dark" + of, darkAmps(), "A"));
+    return all;
   }
 
   @Override
@@ -155,16 +192,16 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         new ChainLoad(
             channelsPerPixel(),
             pixel().idleMilliamps() * MILLI,
-            channelMilliamps() * MILLI,
+            IntStream.range(0, channelsPerPixel()).mapToDouble(p -> milliamps(p) * MILLI).toArray(),
             fullLevel(),
-            fullChannels(),
+            mostOfAPixel(1),
             railVolts() > 0 ? railVolts() : brief().volts(),
             ownRail()));
   }
 
   @Override
   default double channelMilliamps() {
-    return pixel().channelMilliamps() * dimming();
+    return IntStream.range(0, channelsPerPixel()).mapToDouble(this::milliamps).max().orElse(0);
   }
 
   /** Returns a key that tells circuits apart; the first has the plain one. */

@@ -20,8 +20,7 @@ sealed interface LineDriver
         GreyDriver,
         PinDriver,
         TimerPinDriver,
-        ScanDriver,
-        PolledScanDriver,
+        TurnsDriver,
         ExpanderDriver,
         PwmDriver,
         DisplayDriver {

@@ -4,14 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.myrialith.colour.Levels;
 import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
-import org.myrialith.formats.ValueChangeDump;
 
 /** Gives lights their turns in portable C: while the player waits, slots begin by the clock. */
-record PolledScanDriver(ScannedPlan plan) implements LineDriver {
+record PolledScanDriver(ScannedPlan plan) implements TurnsDriver {
   private static final int NOWHERE = 0xffff;
 
   private ScanTiming timing() {
@@ -26,10 +24,6 @@ record PolledScanDriver(ScannedPlan plan) implements LineDriver {
     return plan.circuit().scan().order().of(timing().turns());
   }
 
-  private ScanWires on() {
-    return ScanWires.of(plan);
-  }
-
   private PolledWires wired() {
     return new PolledWires(plan, order());
   }
@@ -39,11 +33,6 @@ record PolledScanDriver(ScannedPlan plan) implements LineDriver {
     return timing().fits()
         && plan.circuit().rows() >= plan.map().chips()
         && plan.circuit().columns() > 0;
-  }
-
-  @Override
-  public String title() {
-    return ScanDriver.title(plan);
   }
 
   private List<ScanMethod.Step> steps() {
@@ -109,7 +98,7 @@ record PolledScanDriver(ScannedPlan plan) implements LineDriver {
   /** It stands in the source already. */
   @Override
   public String start() {
-    return able() ? "" : LineDriver.super.start();
+    return able() ? "" : TurnsDriver.super.start();
   }
 
   /** Returns the C that a wait does again and again. */
@@ -136,31 +125,5 @@ record PolledScanDriver(ScannedPlan plan) implements LineDriver {
   @Override
   public int ramBytes() {
     return able() ? plan.slotRamBytes() + 28 + wired().size().ram() : 0;
-  }
-
-  @Override
-  public double sendCycles() {
-    return 90;
-  }
-
-  @Override
-  public List<String> wires() {
-    return on().names();
-  }
-
-  @Override
-  public String rests() {
-    return on().rests();
-  }
-
-  /** All of its bits once. */
-  @Override
-  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    return on().wave(dump, first, start, levels);
-  }
-
-  @Override
-  public List<String> wiring() {
-    return on().wiring();
   }
 }

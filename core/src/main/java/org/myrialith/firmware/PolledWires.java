@@ -80,7 +80,8 @@ record PolledWires(ScannedPlan plan, int[] order) {
 
   private String onChain(ScannedRegisters circuit) {
     ScanWires wires = ScanWires.of(plan);
-    return SourceText.read(turns() ? "portable/scan_chain.c" : "portable/scan_stages.c")
+    return (SourceText.read("portable/scan_shift.c")
+            + SourceText.read(turns() ? "portable/scan_chain.c" : "portable/scan_stages.c"))
         .replace(
             "@ROWS@",
             IntStream.of(order)

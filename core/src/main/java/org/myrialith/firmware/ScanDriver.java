@@ -2,23 +2,19 @@ package org.myrialith.firmware;
 
 import static org.myrialith.finding.Phrase.phrase;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.myrialith.colour.Levels;
 import org.myrialith.drive.ScanClock;
 import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
-import org.myrialith.finding.Quantity;
-import org.myrialith.formats.ValueChangeDump;
 
 /** Gives lights their turns by an interrupt whose instructions are counted. */
-record ScanDriver(ScannedPlan plan) implements LineDriver {
+record ScanDriver(ScannedPlan plan) implements TurnsDriver {
   private static final int NOWHERE = 0xffff;
 
   /** Bits that divide the clock of timer 2. */
@@ -46,10 +42,6 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
     return plan.timing();
   }
 
-  private ScanWires on() {
-    return ScanWires.of(plan);
-  }
-
   private int lights() {
     return plan.lightsOfATurn();
   }
@@ -61,17 +53,6 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
   /** Whether timer 0 gives the turns, and with them the player's time. */
   private boolean onTimer0() {
     return timing().clock() == ScanClock.TIMER_0;
-  }
-
-  @Override
-  public String title() {
-    return title(plan);
-  }
-
-  static String title(ScannedPlan plan) {
-    return plan.circuit().rowSwitch().turns()
-        ? phrase("%s by turns", Quantity.text(plan.timing().turns(), plan.circuit().turnWord()))
-        : "lights dimmed by turns";
   }
 
   private static String list(int count, IntFunction<String> each) {
@@ -262,7 +243,7 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
   /** It stands in the source already. */
   @Override
   public String start() {
-    return able() ? "" : LineDriver.super.start();
+    return able() ? "" : TurnsDriver.super.start();
   }
 
   @Override
@@ -280,31 +261,5 @@ record ScanDriver(ScannedPlan plan) implements LineDriver {
   @Override
   public int ramBytes() {
     return able() ? plan.slotRamBytes() + (onTimer0() ? 10 : 9) : 0;
-  }
-
-  @Override
-  public double sendCycles() {
-    return 90;
-  }
-
-  @Override
-  public List<String> wires() {
-    return on().names();
-  }
-
-  @Override
-  public String rests() {
-    return on().rests();
-  }
-
-  /** All of its bits once. */
-  @Override
-  public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    return on().wave(dump, first, start, levels);
-  }
-
-  @Override
-  public List<String> wiring() {
-    return new ArrayList<>(on().wiring());
   }
 }

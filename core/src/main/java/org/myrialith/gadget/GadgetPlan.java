@@ -169,10 +169,15 @@ public final class GadgetPlan {
         circuit,
         wiring().line(circuit),
         gadget.brief().tree().lights().equals(SupplyTree.SUPPLY)
-            ? power().cable(circuit, levels.map(Levels::sum).orElse(0L), allAmps)
+            ? power().cable(circuit, drawn(circuit, levels), allAmps)
             : RailPlan.Cable.NONE,
         table().level(LevelTable.SIZE - 1) / (double) PixelClass.FULL,
         levels);
+  }
+
+  private static double drawn(CircuitPlan circuit, Optional<Levels> levels) {
+    return circuit.darkAmps()
+        + levels.map(l -> circuit.litAmps(l.sums(circuit.groups()))).orElse(0.0);
   }
 
   /** Returns the volts along the chain of a circuit in a listed moment; empty for no such. */

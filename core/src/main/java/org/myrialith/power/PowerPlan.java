@@ -6,6 +6,7 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -160,16 +161,15 @@ public record PowerPlan(
   /**
    * Returns the cable from the supply, and what it carries beside a chain.
    *
-   * @param sum of the levels of the chain in a moment
+   * @param shown what the chain draws in a moment (A)
    * @param allAmps that the gadget draws in it (A)
    */
-  public RailPlan.Cable cable(CircuitPlan chain, long sum, double allAmps) {
+  public RailPlan.Cable cable(CircuitPlan chain, double shown, double allAmps) {
     if (settings.cableMm() == 0) {
       return RailPlan.Cable.NONE;
     }
     double white = LevelTable.of(colour).level(WHITE) / (double) WHITE;
     double worst = chain.darkAmps() + chain.mostLitAmps(white);
-    double shown = chain.darkAmps() + chain.litAmps(new long[] {sum});
     return new RailPlan.Cable(
         settings.cableOhms(), Math.max(0, worstAmps() - worst), Math.max(0, allAmps - shown));
   }
@@ -275,19 +275,6 @@ public record PowerPlan(
         Source.COMMON_PRACTICE);
   }
 
-  private Reckoning mean() {
-    return new Reckoning(
-        "mean",
-        "Mean over the show",
-        meanAmps(),
-        "A",
-        "sum of current × hold ÷ sum of holds",
-        List.of(
-            given("moments", show.count(), ""),
-            given("length of the show", show.lengthMillis() / 1000.0, "s")),
-        Source.ARITHMETIC);
-  }
-
   private Reckoning budget(Supply given) {
     return new Reckoning(
         "budget",
@@ -306,7 +293,7 @@ public record PowerPlan(
       numbers.addAll(List.of(worst(), peak()));
     }
     if (show.count() > 0 && load.emitters() > 0) {
-      numbers.add(mean());
+      numbers.addAll(new CourseNumbers(this).all());
     }
     supply.ifPresent(given -> numbers.add(budget(given)));
     limiter().ifPresent(limiter -> numbers.add(limit(limiter)));
@@ -365,7 +352,7 @@ public record PowerPlan(
     }
     Finding finding =
         Finding.of(Step.POWER, "frames-current", verdict, says.toString())
-            .restingOn(peak(), budget(supply.orElseThrow()), mean());
+            .restingOn(peak(), budget(supply.orElseThrow()), new CourseNumbers(this).mean());
     return verdict == Verdict.HOLDS
         ? finding
         : finding
@@ -382,12 +369,22 @@ public record PowerPlan(
                 " The limiter in the firmware dims %s of %s moments; %s is sent at most.",
                 Quantity.number(course.overBudget()),
                 Quantity.number(show.count()),
-                Quantity.text(peakAmps(), "A"));
+                Quantity.text(peakAmps(), "A"))
+            + seen();
     return Finding.of(
             Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
         .advising(advice("paint these frames darker"))
-        .restingOn(peak(), budget(supply.orElseThrow()), mean())
+        .restingOn(peak(), budget(supply.orElseThrow()), new CourseNumbers(this).mean())
         .mendedBy(remedies(askedPeakAmps(), trial()));
+  }
+
+  private String seen() {
+    OptionalDouble lightness = new CourseNumbers(this).dimmedLightness();
+    return lightness.isEmpty()
+        ? ""
+        : phrase(
+            " What is dimmed most is seen at a lightness of %s of 100.",
+            Quantity.number(lightness.getAsDouble()));
   }
 
   private String atPeak(String draws, CurrentCourse.Peak peak) {

@@ -136,11 +136,7 @@ public record RailPlan(
   private static double[] drawn(ChainLoad load, Levels levels) {
     double[] amps = new double[levels.size() / load.channels()];
     for (int pixel = 0; pixel < amps.length; pixel++) {
-      long sum = 0;
-      for (int channel = 0; channel < load.channels(); channel++) {
-        sum += levels.at(pixel * load.channels() + channel);
-      }
-      amps[pixel] = load.amps(sum);
+      amps[pixel] = load.amps(levels, pixel);
     }
     return amps;
   }

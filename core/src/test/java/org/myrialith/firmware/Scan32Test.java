@@ -159,17 +159,20 @@ class Scan32Test {
     }
   }
 
+  private static void holdTheFirst(GadgetPlan plan, Path folder, Path dump) throws IOException {
+    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
+    List<Levels> shown = shown(plan, folder, dump);
+    assertThat(shown).hasSizeGreaterThanOrEqualTo(2);
+    assertThat(shown).isEqualTo(expected.subList(0, shown.size()));
+  }
+
   @ParameterizedTest
   @MethodSource("scenarios")
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "sketch");
     mark(plan, folder.resolve("show/board.c"));
     long millis = plan.show().moments().get(3).startMillis();
-    Path dump = board(plan).sketch(folder, "show", millis);
-    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
-    List<Levels> shown = shown(plan, folder, dump);
-    assertThat(shown).hasSizeGreaterThanOrEqualTo(2);
-    assertThat(shown).isEqualTo(expected.subList(0, shown.size()));
+    holdTheFirst(plan, folder, board(plan).sketch(folder, "show", millis));
   }
 
   @ParameterizedTest
@@ -203,11 +206,8 @@ class Scan32Test {
         folder.resolve("board.c"),
         "  send_line_1(levels",
         "  wait_us(3000);\n  send_line_1(levels");
-    Path dump = board(plan).play(folder, "libshow.a", plan.show().moments().get(3).startMillis());
-    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
-    List<Levels> shown = shown(plan, folder, dump);
-    assertThat(shown).hasSizeGreaterThanOrEqualTo(2);
-    assertThat(shown).isEqualTo(expected.subList(0, shown.size()));
+    long millis = plan.show().moments().get(3).startMillis();
+    holdTheFirst(plan, folder, board(plan).play(folder, "libshow.a", millis));
   }
 
   @ParameterizedTest

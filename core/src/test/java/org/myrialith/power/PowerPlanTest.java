@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.instancio.junit.Given;
 import org.instancio.junit.InstancioExtension;
@@ -20,6 +22,7 @@ import org.myrialith.colour.Transfer;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
@@ -83,6 +86,77 @@ class PowerPlanTest {
 
   private static PowerSettings settings(int margin, PlanningBasis school) {
     return new PowerSettings(margin, school, 0);
+  }
+
+  /** A red of 20 mA beside a green of 15 and a blue of 12: 47 mA when all is white, by hand. */
+  @Test
+  void coloursHaveCurrentsOfTheirOwn() {
+    PixelClass own = new PixelClass(20, 0).with(0, 15, 12, 0);
+    byte[] rgb = {(byte) 255, 0, 0, 0, (byte) 255, 0, 0, 0, (byte) 255};
+    PowerPlan plan =
+        plan(
+            3,
+            own,
+            new Supply("port", 5, 0.5),
+            settings(0, PlanningBasis.WORST_CASE),
+            STRAIGHT,
+            new Frame(Picture.of(3, 1, rgb), 100));
+    assertThat(plan.worstAmps()).isCloseTo(3 * 0.047, within(1e-12));
+    assertThat(plan.peakAmps()).isCloseTo(0.047, within(1e-12));
+    // a limiter weighs all as the largest, and is never over
+    PowerPlan limited =
+        plan(
+            3,
+            own,
+            new Supply("port", 5, 0.05),
+            settings(40, PlanningBasis.THESE_FRAMES),
+            STRAIGHT,
+            new Frame(Picture.of(3, 1, rgb), 100));
+    assertThat(limited.peakAmps()).isLessThanOrEqualTo(0.030);
+    assertThat(limited.askedPeakAmps()).isCloseTo(0.047, within(1e-12));
+  }
+
+  /** 20, 40 and 60 mA for 900, 60 and 40 ms of a second: 22.8 mA on the mean, 40 mA at 95 %. */
+  @Test
+  void aCourseIsToldInFewNumbers() {
+    PowerPlan plan =
+        plan(
+            1,
+            NO_IDLE,
+            new Supply("port", 5, 0.5),
+            settings(0, PlanningBasis.WORST_CASE),
+            STRAIGHT,
+            new Frame(Picture.of(1, 1, new byte[] {-1, 0, 0}), 900),
+            new Frame(Picture.of(1, 1, new byte[] {-1, -1, 0}), 60),
+            new Frame(Picture.of(1, 1, new byte[] {-1, -1, -1}), 40));
+    Map<String, Double> numbers =
+        plan.reckonings().stream()
+            .collect(Collectors.toMap(Reckoning::key, Reckoning::value, (a, b) -> a));
+    assertThat(numbers.get("mean")).isCloseTo(0.0228, within(1e-12));
+    assertThat(numbers.get("current-95")).isCloseTo(0.040, within(1e-12));
+    assertThat(numbers.get("energy")).isCloseTo(5 * 22.8 / 3600, within(1e-9));
+  }
+
+  /** Of 60 mA 30 are left: CIE 1976 makes 76.1 of a half. */
+  @Test
+  void whatALimiterCostsIsToldAsLightness() {
+    PowerPlan plan =
+        plan(
+            50,
+            NO_IDLE,
+            new Supply("port", 5, 1.5),
+            settings(0, PlanningBasis.THESE_FRAMES),
+            STRAIGHT,
+            new Frame(Picture.of(50, 1, white(50)), 100));
+    assertThat(plan.findings().get(0).says().replace('\u00a0', ' '))
+        .contains("a lightness of 76")
+        .contains("1.50 A is sent at most");
+  }
+
+  private static byte[] white(int pixels) {
+    byte[] rgb = new byte[3 * pixels];
+    Arrays.fill(rgb, (byte) 255);
+    return rgb;
   }
 
   @Test
