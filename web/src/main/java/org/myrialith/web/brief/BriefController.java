@@ -192,6 +192,9 @@ class BriefController {
     Supply old = gadget.brief().supply().orElse(new Supply("Supply", 5, 1));
     typed.putIfAbsent("volts", "");
     typed.putIfAbsent("amps", "");
+    if (typed.getOrDefault("milliampHours", "").isBlank()) {
+      typed.put("milliampHours", "0"); // as their class; of what has no cells nothing is asked
+    }
     return Optional.of(new PartForm<>(Supply.DESCRIPTION, old).read(typed));
   }
 }
