@@ -239,6 +239,12 @@ public record SupplyTree(
     return way;
   }
 
+  /** Returns whether a node has the volts of the supply, with nothing that converts between. */
+  public boolean straight(String node) {
+    return node.equals(SUPPLY)
+        || converter(node).filter(c -> c.sort().passes() && straight(c.from())).isPresent();
+  }
+
   /** Returns whether a node is dark when its enable switch is off. */
   public boolean switchedOff(String node) {
     return way(node).stream()

@@ -45,19 +45,15 @@ public record BatteryLife(TreePlan plan) {
     double least = supply().cells() * cell().emptyVolts();
     SupplyTree tree = plan.tree();
     for (Converter converter : tree.converters()) {
-      boolean first = converter.from().equals(SupplyTree.SUPPLY);
-      if (first
-          && (converter.sort() == ConverterSort.LINEAR || converter.sort() == ConverterSort.BUCK)) {
+      boolean steps =
+          converter.sort() == ConverterSort.LINEAR || converter.sort() == ConverterSort.BUCK;
+      if (steps && tree.straight(converter.from())) {
         least = Math.max(least, converter.volts() + converter.dropVolts());
       }
     }
-    boolean straight =
-        tree.way(tree.controller()).stream()
-            .allMatch(
-                n ->
-                    n.equals(SupplyTree.SUPPLY)
-                        || tree.converter(n).filter(c -> c.sort().passes()).isPresent());
-    return straight ? Math.max(least, plan.brief().controller().leastVolts()) : least;
+    return tree.straight(tree.controller())
+        ? Math.max(least, plan.brief().controller().leastVolts())
+        : least;
   }
 
   /** Returns the share of the cells that can be used (0 to 1). */
@@ -80,7 +76,7 @@ public record BatteryLife(TreePlan plan) {
         supply().kind() == SupplyKind.BANK ? nominal : supply().cells() * cell().meanVolts(used);
     boolean watts =
         plan.tree().converters().stream()
-            .anyMatch(c -> c.from().equals(SupplyTree.SUPPLY) && c.sort().converts());
+            .anyMatch(c -> c.sort().converts() && plan.tree().straight(c.from()));
     return watts && mean > 0
         ? amps(state) * state.node(SupplyTree.SUPPLY).volts() / mean
         : amps(state);

@@ -271,7 +271,7 @@ public record RailFindings(
   }
 
   private Finding wires() {
-    double[] amps = plan.worst().feedAmps();
+    double[] amps = planned().feedAmps();
     int most =
         IntStream.range(0, amps.length).reduce((a, b) -> amps[b] > amps[a] ? b : a).orElse(0);
     Feed feed = plan.settings().feeds().get(most);
@@ -282,7 +282,7 @@ public record RailFindings(
     Reckoning working =
         new Reckoning(
             key("feed-current"),
-            phrase("Through the feed at pixel %d, everything at its most", feed.at()),
+            phrase("Through the feed at pixel %d", feed.at()),
             amps[most],
             "A",
             "volts lost in its plus ÷ its resistance one way",

@@ -226,6 +226,19 @@ class SupplyTreeTest {
         .isEqualTo(Verdict.BREAKS);
   }
 
+  /** Names of any script stay apart. */
+  @Test
+  void nodesAreToldApartByAnyName() {
+    Gadget gadget =
+        gadget(10, TWELVE, tree("漁", linear("火", "supply", 8), linear("漁", "火", 5)), PLAIN);
+    List<String> keys =
+        GadgetPlan.of(gadget).findings().stream()
+            .map(Finding::key)
+            .filter(k -> k.startsWith("converter"))
+            .toList();
+    assertThat(keys).hasSize(4).doesNotHaveDuplicates();
+  }
+
   /** A cable of 5 m of 0.14 mm² leaves nothing of 5 V at 6 A: 1.23 ohm there and back. */
   @Test
   void aThinCableCannotCarry() {
@@ -296,6 +309,11 @@ class SupplyTreeTest {
       hours++;
     }
     assertThat(life.days()).isCloseTo(hours / 24.0, within(0.06));
+    // a charge board between passes the cell on, and changes nothing but its own draw
+    Gadget charged =
+        gadget.with(gadget.brief().with(gadget.brief().tree().with(ConverterSort.CHARGER)));
+    assertThat(life(charged).days()).isCloseTo(life.days(), within(0.02 * life.days()));
+    assertThat(life(charged).usable()).isCloseTo(life.usable(), within(0.001));
     assertThat(life.shares())
         .satisfies(s -> assertThat(s[0] + s[1] + s[2] + s[3]).isCloseTo(100, within(1e-9)));
   }

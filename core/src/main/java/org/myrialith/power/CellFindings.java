@@ -1,0 +1,169 @@
+package org.myrialith.power;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Cell;
+import org.myrialith.parts.SupplyKind;
+import org.myrialith.parts.SupplyTree;
+
+/** What is judged of cells: what they give at once, and how long they last. */
+record CellFindings(TreePlan plan) {
+  /** A power bank takes less for nothing and switches off (A), common practice. */
+  private static final double BANK_LEAST_AMPS = 0.05;
+
+  List<Finding> all() {
+    List<Finding> all = new ArrayList<>();
+    bank().ifPresent(all::add);
+    all.add(pulse());
+    all.add(life());
+    return all;
+  }
+
+  private SupplyTree tree() {
+    return plan.tree();
+  }
+
+  private static Finding of(String key, Verdict verdict, String says) {
+    return Finding.of(Step.POWER, key, verdict, says);
+  }
+
+  private Optional<Finding> bank() {
+    double least =
+        Math.min(
+            amps(plan.dark()), plan.settings().day().sleepHours() > 0 ? amps(plan.asleep()) : 1);
+    return plan.supply().kind() == SupplyKind.BANK && least < BANK_LEAST_AMPS
+        ? Optional.of(
+            of(
+                    "bank-sleeps",
+                    Verdict.TIGHT,
+                    phrase(
+                        "Dark or asleep, %s is drawn: a power bank switches itself off below some %s.",
+                        Quantity.text(least, "A"), Quantity.text(BANK_LEAST_AMPS, "A")))
+                .advising("Use one that stays on, or let the lights glow a little."))
+        : Optional.empty();
+  }
+
+  private static double amps(TreeState state) {
+    return state.node(SupplyTree.SUPPLY).amps();
+  }
+
+  /** The moment that draws most, through what cells have inside. */
+  private Finding pulse() {
+    Cell cell = plan.supply().kind().cell();
+    double most = cell.mostAmps();
+    TreeState.Node node = plan.peak().node(SupplyTree.SUPPLY);
+    double least = new BatteryLife(plan).leastVolts();
+    boolean sags = node.volts() < least;
+    boolean beyond = node.amps() > most;
+    Finding finding =
+        of(
+            "cell-pulse",
+            sags || beyond ? Verdict.BREAKS : Verdict.HOLDS,
+            phrase(
+                "In the moment that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
+                Quantity.text(node.amps(), "A"),
+                plan.supply().name(),
+                node.volts() > 0
+                    ? phrase(", and it sags to %s", Quantity.text(node.volts(), "V"))
+                    : ", which it cannot carry",
+                Quantity.text(most, "A"),
+                Quantity.text(least, "V")));
+    return sags || beyond
+        ? finding.advising("Ask for less light, use larger cells, or put a capacitor across them.")
+        : finding;
+  }
+
+  private static String lasts(double hours) {
+    return hours >= 96
+        ? phrase(
+            "%s h, %s",
+            Quantity.number(Math.floor(hours)), Quantity.text(Math.floor(hours / 24), "days"))
+        : hours < 1 ? Quantity.text(Math.floor(60 * hours), "min") : Quantity.text(hours, "h");
+  }
+
+  private Finding life() {
+    BatteryLife life = new BatteryLife(plan);
+    Day day = plan.settings().day();
+    double hours = life.showHours();
+    double amps = amps(plan.mean());
+    Verdict verdict =
+        life.usable() <= 0
+            ? Verdict.BREAKS
+            : day.wantedHours() > 0 && hours < day.wantedHours() ? Verdict.BREAKS : Verdict.HOLDS;
+    Reckoning working =
+        new Reckoning(
+            "cell-life",
+            "Hours of the show",
+            hours,
+            "h",
+            "share that can be used ÷ (sum over a day of hours × current ÷ what the cells hold at it + what they lose by themselves) × hours of the show a day",
+            List.of(
+                given("share that can be used", life.usable() * 100, "%"),
+                given("drawn in the show", amps, "A"),
+                given("held at that", life.holds(amps), "mAh"),
+                given("empty at", life.leastVolts(), "V"),
+                given("show", day.showHours(), "h a day"),
+                given("asleep", amps(plan.asleep()), "A")),
+            Source.partClass(
+                "cells of the class; between loads by decades, as Peukert's rule has it"));
+    String says =
+        life.usable() <= 0
+            ? phrase(
+                "%s cannot start it: full they have %s, it needs %s.",
+                plan.supply().name(),
+                Quantity.text(plan.supply().cells() * plan.supply().kind().cell().fullVolts(), "V"),
+                Quantity.text(life.leastVolts(), "V"))
+            : phrase(
+                "%s: %s of the show%s.",
+                plan.supply().name(),
+                lasts(hours),
+                day.showHours() < 24
+                    ? phrase(", %s", Quantity.text(Math.floor(10 * life.days()) / 10, "days"))
+                    : "");
+    if (day.wantedHours() > 0 && life.usable() > 0) {
+      says +=
+          phrase(
+              " %s want cells of %s at this load.",
+              lasts(day.wantedHours()),
+              Quantity.text(Math.ceil(life.neededMilliampHours(day.wantedHours())), "mAh"));
+    }
+    return of("cell-life", verdict, says).restingOn(working).advising(longer(life));
+  }
+
+  /** Something that makes cells last. */
+  private record Way(String says, double hours) {}
+
+  /** What would make them last, the best first. */
+  private String longer(BatteryLife life) {
+    List<Way> ways = new ArrayList<>();
+    ways.add(new Way("lights at half", life.showHoursAt(0.5)));
+    ways.add(new Way("lights at a quarter", life.showHoursAt(0.25)));
+    if (plan.settings().day().sleepHours() > 0 && !tree().switchedOff(tree().lights())) {
+      ways.add(new Way("lights off by a switch in sleep", life.showHoursSwitched()));
+    }
+    double now = life.showHours();
+    List<String> told =
+        ways.stream()
+            .filter(way -> way.hours() > 1.02 * now)
+            .sorted(Comparator.comparingDouble(Way::hours).reversed())
+            .map(way -> phrase("%s: %s", way.says(), lasts(way.hours())))
+            .toList();
+    double charge = life.chargeHours();
+    String charging =
+        charge > 0 ? phrase(" Charging takes some %s.", Quantity.text(charge, "h")) : "";
+    return told.isEmpty()
+        ? charging.strip()
+        : phrase("It would last with %s.", String.join("; ", told)) + charging;
+  }
+}
