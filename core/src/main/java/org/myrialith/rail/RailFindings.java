@@ -69,6 +69,7 @@ public record RailFindings(
       return volts.verdict() == Verdict.HOLDS ? List.of() : List.of(volts);
     }
     List<Finding> all = new ArrayList<>(List.of(volts, wires()));
+    behindEnd().ifPresent(all::add);
     data().ifPresent(all::add);
     all.add(capacitor());
     return all;
@@ -313,6 +314,20 @@ public record RailFindings(
             phrase(
                 "Use a wire that carries %s, or more feeds.",
                 Quantity.text(fuse == 0 ? amps[most] : fuse, "A")));
+  }
+
+  private Optional<Finding> behindEnd() {
+    int pixels = plan.worst().amps().length;
+    return plan.behindEnd() == 0
+        ? Optional.empty()
+        : Optional.of(
+            of(
+                    "feeds-behind",
+                    Verdict.TIGHT,
+                    phrase(
+                        "%s told for pixels behind the end, which is pixel %d: reckoned at the end.",
+                        plan.behindEnd() == 1 ? "A feed is" : "Feeds are", pixels - 1))
+                .advising("Say where it is fed now."));
   }
 
   /** The ground of the first pixel is above that of the controller. */

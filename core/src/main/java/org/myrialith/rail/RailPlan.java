@@ -13,6 +13,7 @@ import org.myrialith.layout.Emitter;
  * Volts at the pixels of a chain.
  *
  * @param said whether the maker told how it is fed; else it is as usual
+ * @param behindEnd feeds that are told for pixels behind the end of the chain
  * @param gapMm from each pixel to the next (mm); of a ring one more
  * @param endsApartMm from the last pixel to the first (mm)
  * @param cable from the supply to where feeds begin
@@ -22,6 +23,7 @@ import org.myrialith.layout.Emitter;
 public record RailPlan(
     RailSettings settings,
     boolean said,
+    int behindEnd,
     CircuitPlan circuit,
     ChainLoad load,
     double[] gapMm,
@@ -102,13 +104,15 @@ public record RailPlan(
       double share,
       Optional<Levels> sent) {
     ChainLoad load = circuit.chain().orElseThrow();
-    RailSettings settings =
-        said.orElse(RailSettings.usual(circuit.circuit().id())).within(line.size());
+    RailSettings told = said.orElse(RailSettings.usual(circuit.circuit().id()));
+    RailSettings settings = told.within(line.size());
+    int behind = (int) told.feeds().stream().filter(f -> f.at() >= line.size()).count();
     double[] gaps = gaps(line, settings.closed());
     Solver solver = new Solver(settings, load, gaps, cable);
     return new RailPlan(
         settings,
         said.isPresent(),
+        behind,
         circuit,
         load,
         gaps,

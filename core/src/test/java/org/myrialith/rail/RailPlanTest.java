@@ -209,6 +209,7 @@ class RailPlanTest {
         strip(20, PLAIN.with(rail(Conductor.TRACK_70, new Feed(59, Conductor.AWG_20, 200))));
     RailPlan plan = GadgetPlan.of(shorter).rails().get(0);
     assertThat(plan.settings().feeds()).extracting(Feed::at).containsExactly(19);
+    assertThat(finding(shorter, "feeds-behind-c1").says()).contains("which is pixel 19");
     assertThat(shorter.power().rails().get(0).feeds().get(0).at()).isEqualTo(59);
   }
 

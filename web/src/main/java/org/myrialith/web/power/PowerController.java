@@ -93,7 +93,10 @@ class PowerController {
         rail -> {
           RailPlan seen = plan.rail(rail.settings().circuit(), chain.moment() - 1).orElse(rail);
           page.addObject("volts", RailPicture.of(seen, plan.wiring().line(rail.circuit())));
-          PartForm<RailSettings> part = new PartForm<>(RailSettings.DESCRIPTION, rail.settings());
+          PartForm<RailSettings> part =
+              new PartForm<>(
+                  RailSettings.DESCRIPTION,
+                  plan.gadget().power().railOf(rail.settings().circuit()));
           FormValues form = part.shown().over(chain.typed());
           page.addObject("railForm", form);
           page.addObject(
