@@ -58,6 +58,9 @@ public record BatteryLife(TreePlan plan) {
 
   /** Returns the share of the cells that can be used (0 to 1). */
   public double usable() {
+    if (plan.mean().node(SupplyTree.SUPPLY).volts() <= 0) {
+      return 0; // it can't carry what hangs on it
+    }
     if (supply().kind() == SupplyKind.BANK) {
       return 1;
     }

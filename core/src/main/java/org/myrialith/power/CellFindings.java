@@ -120,7 +120,7 @@ record CellFindings(TreePlan plan) {
     String says =
         life.usable() <= 0
             ? phrase(
-                "%s cannot start it: full they have %s, it needs %s.",
+                "%s cannot play it: full it has %s; %s is needed, with what it loses inside on top.",
                 plan.supply().name(),
                 Quantity.text(plan.supply().cells() * plan.supply().kind().cell().fullVolts(), "V"),
                 Quantity.text(life.leastVolts(), "V"))

@@ -117,7 +117,8 @@ public final class TreeState {
     Draw draw = drawn(source);
     double inside = sources.get(source).volts();
     double volts = terminal(inside, ohms.get(source), draw);
-    double amps = draw.at(volts);
+    // of what can't be carried, what is asked for
+    double amps = draw.at(volts > 0 ? volts : inside);
     nodes.put(source, new Node(source, volts, amps, inside, amps, ohms.get(source) * amps * amps));
     behind(source).forEach(converter -> solve(converter, volts));
   }

@@ -331,6 +331,23 @@ class SupplyTreeTest {
     assertThat(finding(gadget, "cell-life").verdict()).isEqualTo(Verdict.BREAKS);
   }
 
+  /** 20 ohm let 113 mW through at most: ten dark pixels and a controller behind it want more. */
+  @Test
+  void whatACellCannotCarryDoesNotLast() {
+    Gadget gadget =
+        gadget(
+            10,
+            new Supply("Coin cell", 3, 0.005, SupplyKind.COIN, 0),
+            tree("five", ConverterSort.BOOST.usual("five", "supply", 5, 1)),
+            PLAIN);
+    assertThat(life(gadget).showHours()).isZero();
+    assertThat(finding(gadget, "cell-life").verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(finding(gadget, "cell-pulse").says()).contains("which it cannot carry");
+    // 5 V · 30 mA ÷ 0.86 ÷ 3 V and what the converter takes, at least
+    TreeState state = GadgetPlan.of(gadget).tree().orElseThrow().mean();
+    assertThat(state.node("supply").amps()).isCloseTo(5 * 0.03 / 0.86 / 3 + 0.003, within(1e-9));
+  }
+
   @Test
   void powerBanksSwitchOffAndOversizeIsNamed() {
     Gadget bank =
