@@ -98,7 +98,6 @@ public final class Ratios {
     }
   }
 
-  /** 96 channels of 32 RGB lights, ten and a hundred times as many. */
   /** Rows and columns on chains: planned, and seen by a camera in thirty frames. */
   private void growthOfScans() {
     List<ScanStep> steps = new ArrayList<>();
@@ -184,6 +183,7 @@ public final class Ratios {
     return all;
   }
 
+  /** 96 channels of 32 RGB lights, ten and a hundred times as many. */
   private void growthOfWays() {
     List<Layout> layouts = new ArrayList<>();
     for (int lights : new int[] {32, 320, 3200}) {

@@ -19,6 +19,9 @@ public record BatteryLife(TreePlan plan) {
 
   private static final double DAYS_A_YEAR = 365;
 
+  /** The last fifth of a charge goes slowly (common practice). */
+  private static final double CHARGE_LOSS = 1.2;
+
   private Supply supply() {
     return plan.supply();
   }
@@ -155,7 +158,4 @@ public record BatteryLife(TreePlan plan) {
         .findFirst()
         .orElse(0);
   }
-
-  /** The last fifth of a charge goes slowly (common practice). */
-  private static final double CHARGE_LOSS = 1.2;
 }

@@ -43,6 +43,9 @@ public record PowerSettings(
 
   private static final int MOST_RAILS = 8;
 
+  /** A cable lies in the open. */
+  private static final double CABLE_CELSIUS = 20;
+
   /** 20 % margin, worst case, 20 mA for an 8-bit controller at 16 MHz and 5 V (common practice). */
   public static final PowerSettings USUAL = new PowerSettings(20, PlanningBasis.WORST_CASE, 20);
 
@@ -135,7 +138,4 @@ public record PowerSettings(
   public double cableOhms() {
     return 2 * cable.ohmsPerMetre(CABLE_CELSIUS) * cableMm * 1e-3;
   }
-
-  /** A cable lies in the open. */
-  private static final double CABLE_CELSIUS = 20;
 }

@@ -51,6 +51,9 @@ public record RailFindings(
   /** Where power enters, whatever the step (µF), common practice. */
   private static final double LEAST_MICROFARADS = 470;
 
+  /** A limit below it is no remedy (%). */
+  private static final int LEAST_PERCENT = 5;
+
   /** Of its supply a pixel takes this share for high (common practice). */
   private static final double HIGH_SHARE = 0.7;
 
@@ -74,9 +77,6 @@ public record RailFindings(
     all.add(capacitor());
     return all;
   }
-
-  /** A limit below it is no remedy (%). */
-  private static final int LEAST_PERCENT = 5;
 
   private Finding of(String name, Verdict verdict, String says) {
     return Finding.of(Step.POWER, key(name), verdict, says);
