@@ -12,6 +12,7 @@ import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
@@ -26,6 +27,7 @@ import org.myrialith.parts.SupplyTree;
  * @param ownControllers the maker's own
  * @param supply what feeds it, if said
  * @param tree what stands between that and what it feeds
+ * @param clock of a controller of the 8-bit classes
  */
 public record Brief(
     String title,
@@ -33,7 +35,8 @@ public record Brief(
     String controllerKey,
     List<OwnController> ownControllers,
     Optional<Supply> supply,
-    SupplyTree tree) {
+    SupplyTree tree,
+    ClockRate clock) {
   /** Most classes of the maker's own. */
   private static final int MOST_OWN = 8;
 
@@ -55,7 +58,12 @@ public record Brief(
           Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not said yet"),
           Field.of("tree", "Supply tree", SupplyTree.DESCRIPTION)
               .or(SupplyTree.NONE)
-              .explained("converters, and what hangs where"));
+              .explained("converters, and what hangs where"),
+          Field.of(
+                  "clock",
+                  "Clock of an 8-bit class",
+                  Types.Choice.of(ClockRate.values(), ClockRate::key, ClockRate::title))
+              .or(ClockRate.USUAL));
 
   public Brief {
     title = TextRules.name("title", title);
@@ -70,16 +78,17 @@ public record Brief(
     }
     Objects.requireNonNull(supply, "supply");
     Objects.requireNonNull(tree, "tree");
+    Objects.requireNonNull(clock, "clock");
   }
 
-  /** A brief with nothing between the supply and what it feeds. */
+  /** A brief with nothing between the supply and what it feeds, its controller at its clock. */
   public Brief(
       String title,
       String notes,
       String controllerKey,
       List<OwnController> ownControllers,
       Optional<Supply> supply) {
-    this(title, notes, controllerKey, ownControllers, supply, SupplyTree.NONE);
+    this(title, notes, controllerKey, ownControllers, supply, SupplyTree.NONE, ClockRate.USUAL);
   }
 
   /** A brief with a class that comes along. */
@@ -103,7 +112,7 @@ public record Brief(
 
   /** Returns its class of controller. */
   public Controller controller() {
-    return find(controllerKey, ownControllers).orElseThrow();
+    return find(controllerKey, ownControllers).orElseThrow().at(clock);
   }
 
   /** Returns the classes that it can have: those that come along, then the maker's own. */
@@ -112,6 +121,11 @@ public record Brief(
     Controller.CLASSES.forEach(c -> all.put(c.key(), c));
     ownControllers.forEach(o -> all.put(o.name(), o.controller()));
     return all;
+  }
+
+  /** Returns the brief with the controller at another clock. */
+  public Brief at(ClockRate other) {
+    return new Brief(title, notes, controllerKey, ownControllers, supply, tree, other);
   }
 
   /** Returns the volts that lights are fed with, the usual ones as long as no supply is named. */
@@ -140,7 +154,7 @@ public record Brief(
 
   /** Returns the brief with something else between the supply and what it feeds. */
   public Brief with(SupplyTree other) {
-    return new Brief(title, notes, controllerKey, ownControllers, supply, other);
+    return new Brief(title, notes, controllerKey, ownControllers, supply, other, clock);
   }
 
   /** Returns the brief with another class of controller. */
@@ -150,7 +164,7 @@ public record Brief(
 
   /** Returns the brief with another class of controller, or one of the maker's own. */
   public Brief withController(String key) {
-    return new Brief(title, notes, key, ownControllers, supply, tree);
+    return new Brief(title, notes, key, ownControllers, supply, tree, clock);
   }
 
   /** Returns the brief with other own classes; who renames the one in use goes on using it. */
@@ -158,11 +172,11 @@ public record Brief(
     int used = ownControllers.stream().map(OwnController::name).toList().indexOf(controllerKey);
     boolean renamed = find(controllerKey, own).isEmpty() && used >= 0 && used < own.size();
     return new Brief(
-        title, notes, renamed ? own.get(used).name() : controllerKey, own, supply, tree);
+        title, notes, renamed ? own.get(used).name() : controllerKey, own, supply, tree, clock);
   }
 
   /** Returns the brief with another supply. */
   public Brief withSupply(Optional<Supply> other) {
-    return new Brief(title, notes, controllerKey, ownControllers, other, tree);
+    return new Brief(title, notes, controllerKey, ownControllers, other, tree, clock);
   }
 }

@@ -2,14 +2,18 @@ package org.myrialith.brief;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 
@@ -45,9 +49,29 @@ public record BriefStep(Brief brief) implements StepPlan {
                 Quantity.text(supply.volts(), "V")));
     double least = brief.controller().leastVolts();
     double fed = brief.controllerVolts();
-    return fed < least
-        ? List.of(tooLow(fed, least), named)
-        : fed > Controller.MOST_VOLTS ? List.of(tooHigh(fed), named) : List.of(named);
+    List<Finding> all = new ArrayList<>();
+    if (fed < least) {
+      all.add(tooLow(fed, least));
+    } else if (fed > Controller.MOST_VOLTS) {
+      all.add(tooHigh(fed));
+    }
+    all.add(named);
+    if (brief.controller().portable() && brief.clock() != ClockRate.USUAL) {
+      all.add(keepsItsClock());
+    }
+    return List.copyOf(all);
+  }
+
+  private Finding keepsItsClock() {
+    return Finding.of(
+            Step.BRIEF,
+            "own-clock",
+            Verdict.TIGHT,
+            phrase(
+                "Asked for is %s; this class keeps its own of %s.",
+                brief.clock().title(), Quantity.text(brief.controller().clockHz(), "Hz")))
+        .mendedBy(
+            List.of(new Remedy("Use its usual clock", new Change.UseClock(ClockRate.USUAL.key()))));
   }
 
   private Finding tooHigh(double fed) {
@@ -89,14 +113,14 @@ public record BriefStep(Brief brief) implements StepPlan {
                 "V",
                 brief.controller().portable()
                     ? "3.3 V + what its regulator loses, 0.3 V"
-                    : "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V",
+                    : "above 10 MHz 2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V, below 1.8 V + (clock − 4 MHz) ÷ 6 MHz × 0.9 V",
                 List.of(
                     Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
                     Reckoning.given("it gets", fed, "V")),
                 Source.partClass(
                     brief.controller().portable()
                         ? "32-bit controller on a board with a regulator (common practice)"
-                        : "8-bit controller: 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
+                        : "8-bit controller: 4 MHz from 1.8 V, 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
   }
 
   @Override

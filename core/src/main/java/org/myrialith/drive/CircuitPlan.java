@@ -99,6 +99,11 @@ public interface CircuitPlan {
     return dims() && !ownRail();
   }
 
+  /** Returns whether it can be sent at a slower clock of an 8-bit controller than the usual one. */
+  default boolean anyClock() {
+    return false;
+  }
+
   /** Returns what each pixel draws, of circuits that are a chain of pixels. */
   default Optional<ChainLoad> chain() {
     return Optional.empty();

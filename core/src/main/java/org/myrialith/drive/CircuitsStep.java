@@ -111,6 +111,7 @@ public record CircuitsStep(
         }
       }
       all.addAll(standing.together());
+      clock().ifPresent(all::add);
       all.addAll(new ScanBeside(wiring.plans()).all());
     }
     layout.fixtures().forEach(f -> all.addAll(new MemberFindings(layout, circuits, f).all()));
@@ -118,6 +119,28 @@ public record CircuitsStep(
     inputs().forEach(input -> all.addAll(input.all()));
     all.addAll(standing.ofInputs());
     return List.copyOf(all);
+  }
+
+  /** Data lines are timed for the usual clock. */
+  private Optional<Finding> clock() {
+    List<String> late =
+        wiring.plans().stream()
+            .filter(plan -> plan.emitters() > 0 && !plan.anyClock())
+            .map(plan -> plan.circuit().name())
+            .toList();
+    if (!brief.controller().slow() || late.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Finding.of(
+                Step.CIRCUITS,
+                "slow-clock",
+                Verdict.BREAKS,
+                phrase(
+                    "%s can't be sent at %s: only lights by turns are timed for slower clocks.",
+                    String.join(", ", late), Quantity.text(brief.controller().clockHz(), "Hz")))
+            .advising("Nothing is exported at this clock.")
+            .mendedBy(List.of(new Remedy("Use the usual clock", new Change.UseClock("usual")))));
   }
 
   private List<Finding> findings(CircuitPlan plan) {

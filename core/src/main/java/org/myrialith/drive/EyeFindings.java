@@ -62,7 +62,7 @@ record EyeFindings(ScannedPlan plan) {
             ? "clock ÷ (turns × cycles of the slots of one)"
             : "clock × passes ÷ (turns × cycles of the slots of one)",
         List.of(
-            given("clock", Controller.CLOCK_HZ, "Hz"),
+            given("clock", plan.timing().hertz(), "Hz"),
             given("turns", timing().turns(), ""),
             given("passes", timing().passes(), ""),
             given("cycles of the slots of one", timing().cycles() / timing().turns(), ""),
@@ -144,6 +144,7 @@ record EyeFindings(ScannedPlan plan) {
   /** The class that reaches the most, when that is clearly more. */
   private Optional<String> anotherClass(int turns, Scan scan) {
     return Controller.CLASSES.stream()
+        .map(c -> c.at(plan.brief().clock()))
         .filter(c -> c.pins().size() >= plan.circuit().pins().size())
         .max(Comparator.comparingDouble(c -> plan.mostHertz(turns, scan, c)))
         .filter(c -> plan.mostHertz(turns, scan, c) > 1.1 * plan.mostHertz(turns, scan))

@@ -27,7 +27,7 @@ public enum ScanClock {
     return timer.isEmpty() ? POLLED : timer.getAsInt() == 0 ? TIMER_0 : TIMER_2;
   }
 
-  /** Returns what a clock of 16 MHz can be divided by for its ticks. */
+  /** Returns what its clock can be divided by for ticks; of those that are looked at, 16 MHz. */
   List<Integer> prescales() {
     return prescales;
   }

@@ -251,7 +251,7 @@ record ScanFindings(ScannedPlan plan) {
         "ticks × time of a tick",
         List.of(
             given("ticks", timing().unit(), ""),
-            given("time of a tick", (double) timing().prescale() / Controller.CLOCK_HZ, "s"),
+            given("time of a tick", (double) timing().prescale() / timing().hertz(), "s"),
             given("rows off between slots", timing().darkSeconds(), "s")),
         Source.partClass("timer of the controller"));
   }

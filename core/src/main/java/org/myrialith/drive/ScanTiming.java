@@ -11,6 +11,7 @@ import org.myrialith.parts.Controller;
  *
  * @param turns that rows have, or single lights
  * @param clock that slots are counted by
+ * @param hertz of what that divides (Hz)
  * @param prescale cycles of a tick of the timer
  * @param unit ticks that the lowest bit lights
  * @param dark ticks at the beginning of a slot
@@ -22,6 +23,7 @@ public record ScanTiming(
     int turns,
     Scan scan,
     ScanClock clock,
+    int hertz,
     int prescale,
     int unit,
     int dark,
@@ -131,11 +133,15 @@ public record ScanTiming(
         double all = settings.all * controller.pinSeconds() + LOOK_SECONDS;
         return new Least(
             clock,
+            Controller.CLOCK_HZ,
             settings.dark == 0 ? 0 : cycles(dark + LOOK_SECONDS),
             cycles(all + (settings.dark == 0 ? 0 : LOOK_SECONDS)));
       }
       return new Least(
-          clock, leastDark, clock == ScanClock.TIMER_0 ? cycles - NEAR_VECTOR : cycles);
+          clock,
+          controller.clockHz(),
+          leastDark,
+          clock == ScanClock.TIMER_0 ? cycles - NEAR_VECTOR : cycles);
     }
 
     private static int cycles(double seconds) {
@@ -144,7 +150,7 @@ public record ScanTiming(
   }
 
   /** What the beginning of a slot takes at least (cycles). */
-  private record Least(ScanClock clock, int dark, int cycles) {}
+  private record Least(ScanClock clock, int hertz, int dark, int cycles) {}
 
   /**
    * Plans slots: as fine as the timer can, at least as often as wanted when that is possible. Where
@@ -162,25 +168,24 @@ public record ScanTiming(
     ScanTiming best = null;
     ScanTiming tooLong = null;
     for (int prescale : own.clock.prescales()) {
-      int blank =
-          own.dark == 0
-              ? 0
-              : (int) Math.ceil(scan.blankMicros() * 1e-6 * Controller.CLOCK_HZ - 1e-6);
+      int blank = own.dark == 0 ? 0 : (int) Math.ceil(scan.blankMicros() * 1e-6 * own.hertz - 1e-6);
       int dark = divideUp(Math.max(blank, own.dark), prescale);
       int beginning = own.cycles + dark * prescale - own.dark;
       boolean other = scan.interruptCycles() > 0 && own.clock != ScanClock.POLLED;
       int takes = other ? scan.interruptCycles() : beginning;
       int least = Math.max(1, divideUp(takes + SPARE_CYCLES, prescale) - dark);
-      double ticks = Controller.CLOCK_HZ / (prescale * turnHertz * turns);
+      double ticks = own.hertz / (prescale * turnHertz * turns);
       int wanted = (int) Math.floor((ticks - (double) slots * dark) / units);
       int most = (own.clock.mostTicks() - dark) / highest;
       if (most < least) {
-        tooLong = new ScanTiming(turns, scan, own.clock, prescale, least, dark, takes, false);
+        tooLong =
+            new ScanTiming(turns, scan, own.clock, own.hertz, prescale, least, dark, takes, false);
         continue;
       }
       int unit = Math.max(least, Math.min(wanted, most));
       ScanTiming one =
-          new ScanTiming(turns, scan, own.clock, prescale, unit, dark, takes, wanted >= least);
+          new ScanTiming(
+              turns, scan, own.clock, own.hertz, prescale, unit, dark, takes, wanted >= least);
       if (one.reaches && wanted <= most) {
         return one;
       }
@@ -238,7 +243,7 @@ public record ScanTiming(
 
   /** Returns how often all rows show all of their bits (Hz). */
   public double wholeHz() {
-    return (double) Controller.CLOCK_HZ / cycles();
+    return (double) hertz / cycles();
   }
 
   /** Returns how often each row has its turns (Hz). */
@@ -253,12 +258,12 @@ public record ScanTiming(
 
   /** Returns the time that the lowest bit lights (s). */
   public double unitSeconds() {
-    return (double) unit * prescale / Controller.CLOCK_HZ;
+    return (double) unit * prescale / hertz;
   }
 
   /** Returns the time that all rows are off at the beginning of a slot (s). */
   public double darkSeconds() {
-    return (double) dark * prescale / Controller.CLOCK_HZ;
+    return (double) dark * prescale / hertz;
   }
 
   /** Returns the slots until all rows have shown all of their bits. */
@@ -273,12 +278,12 @@ public record ScanTiming(
 
   /** Returns the time of beginning a slot, with all that its beginning does (s). */
   public double beginSeconds() {
-    return (double) interruptCycles / Controller.CLOCK_HZ;
+    return (double) interruptCycles / hertz;
   }
 
   /** Returns the share of the controller's time that they take. */
   public double share() {
-    return interruptsHz() * interruptCycles / Controller.CLOCK_HZ;
+    return interruptsHz() * interruptCycles / hertz;
   }
 
   /**
@@ -293,7 +298,7 @@ public record ScanTiming(
   /** Returns the slots in their order, until all rows have shown all of their bits. */
   public List<Slot> slots() {
     List<Slot> all = new ArrayList<>();
-    double tick = (double) prescale / Controller.CLOCK_HZ;
+    double tick = (double) prescale / hertz;
     int[] order = scan.order().of(turns);
     long at = 0;
     for (List<ScanMethod.Step> pass : steps()) {

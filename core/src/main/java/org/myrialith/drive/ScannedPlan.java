@@ -134,6 +134,12 @@ public record ScannedPlan(
     return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
   }
 
+  /** Its slots are ticks of a timer, whatever the clock. */
+  @Override
+  public boolean anyClock() {
+    return true;
+  }
+
   @Override
   public double interruptShare() {
     return polled() ? 0 : timing.share();

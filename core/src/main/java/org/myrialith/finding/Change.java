@@ -27,6 +27,12 @@ public sealed interface Change {
     /** Uses another class of controller. */
     R controller(UseController change);
 
+    /** Clocks the controller otherwise. */
+    R clock(UseClock change);
+
+    /** Plans with what the controller draws. */
+    R draw(PlanControllerDraw change);
+
     /** Puts a fixture in a circuit. */
     R put(PutInCircuit change);
 
@@ -131,6 +137,42 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.controller(this);
+    }
+  }
+
+  /**
+   * Clocks the controller otherwise, and plans with what it draws then.
+   *
+   * @param clock its key
+   * @param milliamps awake (mA); 0 for what is planned with already
+   */
+  record UseClock(String clock, double milliamps) implements Change {
+    /** Leaves what is planned with. */
+    public UseClock(String clock) {
+      this(clock, 0);
+    }
+
+    @Override
+    public String key() {
+      return "clock-" + clock;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.clock(this);
+    }
+  }
+
+  /** Plans with what the controller draws awake (mA). */
+  record PlanControllerDraw(double milliamps) implements Change {
+    @Override
+    public String key() {
+      return "controller-draw";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.draw(this);
     }
   }
 

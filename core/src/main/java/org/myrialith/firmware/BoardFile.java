@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.List;
 import java.util.OptionalInt;
+import org.myrialith.parts.Controller;
 
 /** The board file: a piece for each line, and what all share. */
 record BoardFile(FirmwareWork work) {
@@ -53,7 +54,16 @@ record BoardFile(FirmwareWork work) {
     OptionalInt turn = work.clockMicros();
     return turn.isPresent()
         ? SourceText.read("turn_timer.c").replace("@TURN@", Integer.toString(turn.getAsInt()))
-        : SourceText.read("small_timer.c");
+        : SourceText.read("small_timer.c").replace("@TICK@", tick());
+  }
+
+  /** Returns the clock of a controller in words. */
+  static String clock(Controller controller) {
+    return controller.clockHz() / 1_000_000 + " MHz";
+  }
+
+  private String tick() {
+    return Integer.toString(work.target().tickMicros(work.controller()));
   }
 
   private String text(String begin, String go, String plain, String plainSmall) {
@@ -91,6 +101,9 @@ record BoardFile(FirmwareWork work) {
         .replace("@PLAIN@", plain)
         .replace("@SMALLTIMER@\n", smallTimer())
         .replace("@PLAIN0@", plainSmall)
+        .replace("@HZ@", Integer.toString(work.controller().clockHz()))
+        .replace("@CLOCK@", clock(work.controller()))
+        .replace("@TICK@", tick())
         .replace("@SENDS@\n", sends)
         .replace("@POLLS@\n", polls)
         .replace("@HOLDS@\n", holds)

@@ -10,7 +10,8 @@ public final class DriverCode {
   /** Returns the time that the player takes for a frame of it, composed and sent (s). */
   public static double seconds(CircuitPlan plan) {
     FirmwareTarget target = FirmwareTarget.of(plan.brief().controller());
-    return target.composeSeconds(plan) + target.sendSeconds(List.of(LineDriver.of(plan)));
+    return target.composeSeconds(plan)
+        + FirmwareTarget.sendSeconds(List.of(LineDriver.of(plan)), plan.brief().controller());
   }
 
   /** Returns the RAM of it, the frame and what its driver keeps (bytes). */

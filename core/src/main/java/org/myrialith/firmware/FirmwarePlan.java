@@ -49,11 +49,14 @@ public record FirmwarePlan(
   /** Frame and time left of each clip. */
   private static final int BYTES_PER_CLIP = 4;
 
-  /** Works the firmware out; empty when there are no clips to play or no chain to play them on. */
+  /**
+   * Works the firmware out; empty when there are no clips to play or no chain to play them on, or a
+   * line can't be sent at the clock of the controller.
+   */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
     List<Packing.Frame> frames =
         work.sent().clips().stream().flatMap(FirmwareWork::frames).distinct().toList();
-    if (frames.isEmpty() || work.lines().isEmpty()) {
+    if (frames.isEmpty() || work.lines().isEmpty() || !work.timed()) {
       return Optional.empty();
     }
     Map<Packing, Integer> sizes = new LinkedHashMap<>();
@@ -297,7 +300,9 @@ public record FirmwarePlan(
     put(
         files,
         "Makefile",
-        SourceText.read(dialect.file("Makefile.txt")).replace("@CORE@", work.target().core()));
+        SourceText.read(dialect.file("Makefile.txt"))
+            .replace("@CORE@", work.target().core())
+            .replace("@HZ@", Integer.toString(work.controller().clockHz())));
     put(files, "waveform.vcd", new Waveform(work).text());
     BitMapFile bits = new BitMapFile(work.lines());
     if (!bits.empty()) {

@@ -34,7 +34,8 @@ public record FirmwareStep(Optional<FirmwarePlan> plan, Optional<Controller> sma
             List.of(
                 Finding.of(
                         Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
-                    .advising("Add a fixture and a frame.")));
+                    .advising(
+                        "Add a fixture and a frame; lines need the clock that they are timed for.")));
   }
 
   @Override

@@ -155,9 +155,9 @@ enum FirmwareTarget {
     return tickMicros == 4 ? "1" : "0";
   }
 
-  /** Returns the time of one tick of its timer (µs). */
-  int tickMicros() {
-    return tickMicros;
+  /** Returns the time of one tick of its timer at the clock of a controller (µs). */
+  int tickMicros(Controller on) {
+    return tickMicros * (controller.clockHz() / on.clockHz());
   }
 
   /** Returns the flash that player, board file and C start-up take, without the tables. */
@@ -195,16 +195,16 @@ enum FirmwareTarget {
   /**
    * Returns the time that all lines take to be sent (s): the bits, and the way into and out of it.
    */
-  double sendSeconds(List<LineDriver> lines) {
+  static double sendSeconds(List<LineDriver> lines, Controller on) {
     return lines.stream()
-        .mapToDouble(line -> line.plan().dataSeconds() + seconds(line.sendCycles()))
+        .mapToDouble(line -> line.plan().dataSeconds() + seconds(line.sendCycles(), on))
         .sum();
   }
 
   /** Returns the time until the gap after a frame is seen to be over (s): whole ticks, one more. */
   double gapSeconds(FirmwareWork work) {
     int micros = gapMicros(work.lines());
-    int tick = work.clockMicros().orElse(tickMicros);
+    int tick = work.clockMicros().orElse(tickMicros(work.controller()));
     return (Math.ceil((double) micros / tick) + 1) * tick * 1e-6 + LOOK_SECONDS;
   }
 
@@ -252,7 +252,8 @@ enum FirmwareTarget {
         plan.dims()
             ? (plan.levelBits() > 8 ? 2 : 1) * (cycles.rawByte + (threes ? 0 : cycles.level))
             : PLACED_BIT;
-    return seconds(stepCycles(1, false) + cycles.unpack + channels * each);
+    return seconds(
+        stepCycles(1, false) + cycles.unpack + channels * each, plan.brief().controller());
   }
 
   /** Returns the cycles of scaling all levels. */
@@ -260,8 +261,8 @@ enum FirmwareTarget {
     return cycles.dimming + levels * cycles.scaledLevel;
   }
 
-  /** Returns the time of cycles (s). */
-  double seconds(double cycles) {
-    return cycles / controller.clockHz();
+  /** Returns the time of cycles of a controller (s). */
+  static double seconds(double cycles, Controller on) {
+    return cycles / on.clockHz();
   }
 }

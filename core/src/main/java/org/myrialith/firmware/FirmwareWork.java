@@ -51,6 +51,11 @@ public record FirmwareWork(Controller controller, Sent sent) {
     return Math.max(0.05, 1 - lines().stream().mapToDouble(CircuitPlan::interruptShare).sum());
   }
 
+  /** Returns whether all lines can be sent at the clock of the controller. */
+  boolean timed() {
+    return !controller.slow() || lines().stream().allMatch(CircuitPlan::anyClock);
+  }
+
   /** Returns whether an interrupt gives rows their turns. */
   boolean scans() {
     return !controller.portable() && drivers().stream().anyMatch(ScanDriver.class::isInstance);

@@ -28,7 +28,7 @@ final class PlayTime {
   PlayTime(FirmwareWork work, Packing.Packed packed) {
     this.work = work;
     this.target = work.target();
-    this.sendSeconds = target.sendSeconds(work.drivers());
+    this.sendSeconds = FirmwareTarget.sendSeconds(work.drivers(), work.controller());
     this.gapSeconds = target.gapSeconds(work);
     this.frameSeconds =
         work.lines().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
@@ -54,7 +54,10 @@ final class PlayTime {
     Sent sent = work.sent();
     double step = target.stepCycles(sent.clips().size(), sent.limiter().isPresent());
     double takes =
-        sendSeconds + Math.max(gapSeconds, target.seconds(step + composing) / work.leftShare());
+        sendSeconds
+            + Math.max(
+                gapSeconds,
+                FirmwareTarget.seconds(step + composing, work.controller()) / work.leftShare());
     return Math.max(takes, frameSeconds);
   }
 

@@ -57,6 +57,7 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
         .replace("@SPI@\n", spi() ? SPI : "")
         .replace("@TITLE@", title)
         .replace("@WHAT@", what)
+        .replace("@CLOCK@", BoardFile.clock(work.controller()))
         .replace("@TIMER@", work.target().timer());
   }
 }

@@ -36,9 +36,9 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
   private static final String AVR_BUILD =
       """
         With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM taken).
-          Load the file with the programmer you have for this class of controller, and set its fuses for a 16 MHz clock.
+          Load the file with the programmer you have for this class of controller, and set its fuses for a clock of @CLOCK@.
         As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
-          The board has to run at 16 MHz; nothing else has to be installed.
+          The board has to run at @CLOCK@; nothing else has to be installed.
 
       """;
 
@@ -57,6 +57,11 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
   private static final String PORTABLE_BOARD =
       "  board.c       those two functions for any 32-bit controller\n"
           + "  pins.h        what the board has to bring to them; the sketches do\n";
+
+  private String clock() {
+    String clock = BoardFile.clock(brief.controller());
+    return brief.controller().slow() ? clock + " of its own oscillator, some 10 % off" : clock;
+  }
 
   /** Returns the text of README.txt. */
   public String text() {
@@ -88,6 +93,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
             .replace("@BUILD@\n", portable() ? PORTABLE_BUILD : AVR_BUILD)
             .replace("@BOARD@", portable() ? PORTABLE_BOARD : AVR_BOARD)
             .replace("@TURNS@", turns())
+            .replace("@CLOCK@", clock())
             .replace("@BITMAP@", switches() ? BITMAP : ""));
     return ascii(out.toString());
   }

@@ -1,5 +1,6 @@
 package org.myrialith.gadget;
 
+import java.util.Arrays;
 import java.util.Optional;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitPins;
@@ -9,6 +10,7 @@ import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.finding.Change;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
@@ -52,6 +54,24 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
         : gadget
             .with(gadget.brief().withController(change.controller()))
             .with(CircuitPins.fitted(gadget.circuits(), to));
+  }
+
+  @Override
+  public Gadget clock(Change.UseClock change) {
+    ClockRate rate =
+        Arrays.stream(ClockRate.values())
+            .filter(r -> r.key().equals(change.clock()))
+            .findFirst()
+            .orElse(gadget.brief().clock());
+    Gadget clocked = gadget.with(gadget.brief().at(rate));
+    return change.milliamps() > 0
+        ? clocked.with(clocked.power().withController(change.milliamps()))
+        : clocked;
+  }
+
+  @Override
+  public Gadget draw(Change.PlanControllerDraw change) {
+    return gadget.with(gadget.power().withController(change.milliamps()));
   }
 
   @Override

@@ -86,7 +86,7 @@ public record Controller(
           "8bit-256k",
           "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
           new Memory(8192, 262144),
-          Logic.OF_SUPPLY,
+          Logic.OF_SUPPLY.drawing(new Draw(0.35, 0.01)),
           new Ports(
               ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
               Map.of(),
@@ -101,7 +101,8 @@ public record Controller(
           "32bit-256k",
           "32-bit controller, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V",
           new Memory(32_768, 262_144),
-          new Logic(48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6),
+          new Logic(
+              48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6, new Draw(0.05, 0.01)),
           new Ports(
               numbered(0, 21),
               Map.of(),
@@ -115,7 +116,12 @@ public record Controller(
           "32bit-2m",
           "32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V",
           new Memory(270_336, 2_097_152),
-          new Logic(133_000_000, 3.3, new OutputStage(60, 60, 4, 12, 50, 3.6), 500e-9),
+          new Logic(
+              133_000_000,
+              3.3,
+              new OutputStage(60, 60, 4, 12, 50, 3.6),
+              500e-9,
+              new Draw(0.06, 1.3)),
           new Ports(
               numbered(0, 22),
               uses("P23 the board's supply; P24 the board's supply; P25 the board's lamp"),
@@ -129,7 +135,12 @@ public record Controller(
           "32bit-4m",
           "32-bit controller with radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V",
           new Memory(327_680, 4_194_304),
-          new Logic(240_000_000, 3.3, new OutputStage(30, 30, 20, 28, 200, 3.6), 200e-9),
+          new Logic(
+              240_000_000,
+              3.3,
+              new OutputStage(30, 30, 20, 28, 200, 3.6),
+              200e-9,
+              new Draw(0.075, 0.15)),
           new Ports(
               List.of(
                   "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
@@ -160,11 +171,28 @@ public record Controller(
    *
    * @param volts of a regulator of its own, 0 for those of the supply
    * @param pinSeconds of setting a pin in portable C; 0 where an assembler's cycles are counted
+   * @param draw of the bare chip
    */
-  record Logic(int clockHz, double volts, OutputStage stage, double pinSeconds) {
+  record Logic(int clockHz, double volts, OutputStage stage, double pinSeconds, Draw draw) {
     static final Logic OF_SUPPLY =
-        new Logic(16_000_000, 0, new OutputStage(35, 40, 20, 40, 200, 5.5), 0);
+        new Logic(CLOCK_HZ, 0, new OutputStage(35, 40, 20, 40, 200, 5.5), 0, new Draw(0.225, 0.01));
+
+    Logic drawing(Draw other) {
+      return new Logic(clockHz, volts, stage, pinSeconds, other);
+    }
+
+    Logic clocked(int hertz) {
+      return new Logic(hertz, volts, stage, pinSeconds, draw);
+    }
   }
+
+  /**
+   * What the bare chip draws at the most, without what a board adds: regulator, lamps, serial chip.
+   *
+   * @param milliamps for each megahertz and volt (mA)
+   * @param asleep with its watchdog on (mA)
+   */
+  record Draw(double milliamps, double asleep) {}
 
   /**
    * Pins.
@@ -240,7 +268,7 @@ public record Controller(
         key,
         name,
         sizes,
-        new Logic(logic.clockHz, logic.volts, stage, logic.pinSeconds),
+        new Logic(logic.clockHz, logic.volts, stage, logic.pinSeconds, logic.draw),
         usable.isEmpty() ? ports : ports.only(usable),
         portGroups);
   }
@@ -253,6 +281,28 @@ public record Controller(
   /** Returns its clock (Hz). */
   public int clockHz() {
     return logic.clockHz;
+  }
+
+  /** Returns it at another clock; a 32-bit class keeps its own. */
+  public Controller at(ClockRate rate) {
+    return portable() || rate.hertz() == 0
+        ? this
+        : new Controller(key, title, memory, logic.clocked(rate.hertz()), ports, portGroups);
+  }
+
+  /** Returns whether its clock is slower than what data lines are timed for. */
+  public boolean slow() {
+    return !portable() && logic.clockHz < CLOCK_HZ;
+  }
+
+  /** Returns what the bare chip draws awake at so many volts (mA), at the most. */
+  public double awakeMilliamps(double volts) {
+    return logic.draw.milliamps * logic.clockHz * 1e-6 * logicVolts(volts);
+  }
+
+  /** Returns what the bare chip draws asleep, its watchdog on (mA), at the most. */
+  public double asleepMilliamps() {
+    return logic.draw.asleep;
   }
 
   /** Returns whether it is driven by portable C over what its board brings, not by assembler. */
@@ -270,7 +320,7 @@ public record Controller(
    * takes 13 of them there, and three settings of pins in portable C.
    */
   public double cycleSeconds() {
-    return portable() ? 3 * logic.pinSeconds / 13 : 1.0 / CLOCK_HZ;
+    return portable() ? 3 * logic.pinSeconds / 13 : 1.0 / logic.clockHz;
   }
 
   /** Returns the high level of its pins (V). */
@@ -289,13 +339,18 @@ public record Controller(
   }
 
   /**
-   * Returns the least supply at its clock (V): of the 8-bit classes 10 MHz from 2.7 V, 20 MHz from
-   * 4.5 V, straight between; of others what their regulator needs (data of the class).
+   * Returns the least supply at its clock (V): of the 8-bit classes 4 MHz from 1.8 V, 10 MHz from
+   * 2.7 V, 20 MHz from 4.5 V, straight between; of others what their regulator needs (data of the
+   * class).
    */
   public double leastVolts() {
-    return logic.volts > 0
-        ? logic.volts + REGULATOR_VOLTS
-        : 2.7 + (CLOCK_HZ - 10e6) / (20e6 - 10e6) * (4.5 - 2.7);
+    if (logic.volts > 0) {
+      return logic.volts + REGULATOR_VOLTS;
+    }
+    double megahertz = logic.clockHz * 1e-6;
+    return megahertz > 10
+        ? 2.7 + (megahertz - 10) / (20 - 10) * (4.5 - 2.7)
+        : 1.8 + Math.max(0, megahertz - 4) / (10 - 4) * (2.7 - 1.8);
   }
 
   /** Returns the pins that may be used: port letter and bit, or P and a number. */

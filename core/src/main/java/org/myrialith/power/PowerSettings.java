@@ -92,6 +92,11 @@ public record PowerSettings(
     return new PowerSettings(marginPercent, other, controllerMilliamps, cable, cableMm, rails, day);
   }
 
+  /** Returns them with another draw of the controller. */
+  public PowerSettings withController(double milliamps) {
+    return new PowerSettings(marginPercent, basis, milliamps, cable, cableMm, rails, day);
+  }
+
   /** Returns them with another cable. */
   public PowerSettings behind(Conductor wire, double lengthMm) {
     return new PowerSettings(marginPercent, basis, controllerMilliamps, wire, lengthMm, rails, day);

@@ -1,4 +1,4 @@
-/* Board file: 8-bit controller at 16 MHz, @TITLES@. Interrupts are off while data is sent. */
+/* Board file: 8-bit controller at @CLOCK@, @TITLES@. Interrupts are off while data is sent. */
 #include <avr/interrupt.h>
 #include <avr/io.h>
 #include <avr/pgmspace.h>
@@ -7,8 +7,8 @@
 
 #include "player.h"
 
-#if F_CPU != 16000000UL
-#error "the lines are timed for 16 MHz"
+#if F_CPU != @HZ@UL
+#error "the lines are timed for @CLOCK@"
 #endif
 
 #define LATCH_US @LATCH@u
@@ -17,9 +17,9 @@
 /* Time is read from a free-running timer; it may wrap between two looks once only, which leaves more than the longest
  * chain that fits in RAM takes to send or to compose. */
 #ifdef TCNT1L
-typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 262 ms */
+typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 65536 ticks */
 #define TICKS TCNT1
-#define TICK_US 4u
+#define TICK_US @TICK@u
 #define START_TICKS() (@PLAIN@TCCR1B = (1 << CS11) | (1 << CS10))
 #else
 @SMALLTIMER@

@@ -1,5 +1,5 @@
 // @TITLE@: @WHAT@. Open this folder, choose the board, upload.
-// The board has to run at 16 MHz. Timer @TIMER@ is taken.
+// The board has to run at @CLOCK@. Timer @TIMER@ is taken.
 
 extern "C" {
 void board_start(void);

@@ -30,6 +30,7 @@ import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.frames.Show;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.parts.Controller;
 import org.myrialith.tool.DataLineDecoder;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.OutsideTool;
@@ -150,13 +151,17 @@ class FirmwareOutsideTest {
         plan, SimulatedController.sketch(folder, "bringup", pins(plan), millis).dump(), steps);
   }
 
+  private static int tickMicros(Controller controller) {
+    return FirmwareTarget.of(controller).tickMicros(controller);
+  }
+
   /**
    * The latch gap between frames; frames as far apart as they are held, within two ticks of the
    * timer: nothing may add up.
    */
   private static void holdTheTimes(GadgetPlan plan, List<EdgeDecoder.Burst> bursts) {
     long gap = FirmwareTarget.gapMicros(Exported.lines(plan)) * 1000L;
-    double ticks = FirmwareTarget.of(plan.gadget().brief().controller()).tickMicros() * 2e-3;
+    double ticks = tickMicros(plan.gadget().brief().controller()) * 2e-3;
     List<Show.Moment> moments = plan.show().moments();
     for (int m = 1; m < moments.size(); m++) {
       assertThat(bursts.get(m).gapNanos()).isGreaterThanOrEqualTo(gap);

@@ -28,6 +28,7 @@ import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Stack;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
@@ -254,6 +255,55 @@ final class ScanGadgets {
                     CHAIN
                         .of(RegisterClass.HC, 1, 12, RowSwitch.NONE)
                         .scanned(Scan.of(200, 6, 0))))));
+  }
+
+  /** The same at clocks that coin cells carry. */
+  static Stream<Named<GadgetPlan>> slower() {
+    return Stream.of(
+        Named.of(
+            "three by four at 1 MHz",
+            slow(
+                ClockRate.MHZ_1,
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(Scan.of(120, 4, 4))))),
+        Named.of(
+            "rows and columns on registers at 8 MHz",
+            slow(
+                ClockRate.MHZ_8,
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(9, 7, "single-red"),
+                    CHAIN
+                        .of(RegisterClass.HC, 7, 9, RowSwitch.MOSFET)
+                        .scanned(Scan.of(110, 4, 4))))),
+        Named.of(
+            "six lights between three pins of the small class at 1 MHz",
+            slow(
+                ClockRate.MHZ_1,
+                gadget(
+                    Controller.AVR8_8K,
+                    panel(3, 2, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .scanned(Scan.of(100, 3, 2))
+                        .onPins(List.of("B0", "B1", "B3"))))),
+        Named.of(
+            "six lights between three pins, large core, at 8 MHz",
+            slow(
+                ClockRate.MHZ_8,
+                gadget(
+                    Controller.AVR8_256K,
+                    panel(3, 2, "single-red"),
+                    Charlieplex.usual("c1", List.of("f1"))
+                        .scanned(Scan.of(100, 6, 2))
+                        .onPins(List.of("C1", "A0", "C2"))))));
+  }
+
+  private static GadgetPlan slow(ClockRate rate, Gadget gadget) {
+    return GadgetPlan.of(
+        gadget.with(gadget.brief().at(rate).withSupply(Optional.of(new Supply("coin", 3, 0.015)))));
   }
 
   private static Gadget smallDigits() {

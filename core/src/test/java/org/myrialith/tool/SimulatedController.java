@@ -20,8 +20,6 @@ import java.util.stream.Stream;
  * @param stackBytes the most RAM the stack took
  */
 public record SimulatedController(Path dump, int stackBytes) {
-  private static final long CYCLES_PER_MILLI = 16_000;
-
   /** Copies a file of this package to a folder. */
   public static void bring(String name, Path folder) throws IOException {
     try (InputStream in = SimulatedController.class.getResourceAsStream(name)) {
@@ -55,13 +53,20 @@ public record SimulatedController(Path dump, int stackBytes) {
     return tracer;
   }
 
+  private static String built(Path folder, String pattern) throws IOException {
+    Matcher found = Pattern.compile(pattern).matcher(Files.readString(folder.resolve("Makefile")));
+    assertThat(found.find()).isTrue();
+    return found.group(1);
+  }
+
   /** Returns the compiler's name of the core that the Makefile in a folder builds for. */
   private static String core(Path folder) throws IOException {
-    Matcher core =
-        Pattern.compile("(?m)^CORE = (\\w+)$")
-            .matcher(Files.readString(folder.resolve("Makefile")));
-    assertThat(core.find()).isTrue();
-    return core.group(1);
+    return built(folder, "(?m)^CORE = (\\w+)$");
+  }
+
+  /** Returns the clock that it builds for (Hz). */
+  private static long hertz(Path folder) throws IOException {
+    return Long.parseLong(built(folder, "-DF_CPU=(\\d+)UL"));
   }
 
   /**
@@ -110,7 +115,7 @@ public record SimulatedController(Path dump, int stackBytes) {
         folder,
         cpp ? "avr-g++" : "avr-gcc",
         "-mmcu=" + core(folder),
-        "-DF_CPU=16000000L",
+        "-DF_CPU=" + hertz(folder) + "L",
         "-Os",
         cpp ? "-std=gnu++11" : "-std=gnu11",
         "-Wall",
@@ -132,7 +137,8 @@ public record SimulatedController(Path dump, int stackBytes) {
             List.of(
                 tracer().toString(),
                 core(folder),
-                String.valueOf(millis * CYCLES_PER_MILLI),
+                String.valueOf(hertz(folder)),
+                String.valueOf(millis * hertz(folder) / 1000),
                 firmware,
                 "simulated.vcd"));
     command.addAll(pins);

@@ -1,5 +1,5 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
- * usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
+ * usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_ioport.h>
 #include <simavr/sim_avr.h>
@@ -9,16 +9,15 @@
 #include <stdlib.h>
 #include <string.h>
 
-#define HZ 16000000u
-
 static avr_t *avr;
+static uint32_t hz;
 static FILE *out;
 #define MOST_PINS 64
 
 static int level[MOST_PINS];
 
 static unsigned long long nanos(void) {
-  return (unsigned long long)((__uint128_t)avr->cycle * 1000000000u / HZ);
+  return (unsigned long long)((__uint128_t)avr->cycle * 1000000000u / hz);
 }
 
 static void on_pin(struct avr_irq_t *irq, uint32_t value, void *param) {
@@ -60,12 +59,13 @@ int main(int argc, char **argv) {
   int state = cpu_Running;
   int wire;
   memset(&firmware, 0, sizeof firmware);
-  if (argc < 6 || argc > 5 + MOST_PINS || elf_read_firmware(argv[3], &firmware)) {
-    fprintf(stderr, "usage: pin_trace CORE CYCLES FIRMWARE.elf OUT.vcd PIN...\n");
+  if (argc < 7 || argc > 6 + MOST_PINS || elf_read_firmware(argv[4], &firmware)) {
+    fprintf(stderr, "usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...\n");
     return 2;
   }
+  hz = (uint32_t)strtoul(argv[2], 0, 10);
   avr = avr_make_mcu_by_name(argv[1]);
-  out = fopen(argv[4], "w");
+  out = fopen(argv[5], "w");
   if (!avr || !out) {
     fprintf(stderr, "no core %s or can't write\n", argv[1]);
     return 2;
@@ -73,11 +73,11 @@ int main(int argc, char **argv) {
   avr_init(avr);
   avr->log = LOG_ERROR;
   avr_load_firmware(avr, &firmware);
-  avr->frequency = HZ;
+  avr->frequency = hz;
   avr->sleep = no_sleep;
   fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n");
-  for (wire = 0; wire < argc - 5; wire++) {
-    const char *pin = argv[5 + wire];
+  for (wire = 0; wire < argc - 6; wire++) {
+    const char *pin = argv[6 + wire];
     if (pin[2] == '+') {
       pull_up(pin);
       level[wire] = 1;
@@ -93,11 +93,11 @@ int main(int argc, char **argv) {
     fprintf(out, "$var wire 1 %c %.2s%s $end\n", '!' + wire, pin, pin[2] == 'd' ? "d" : "");
   }
   fprintf(out, "$upscope $end\n$enddefinitions $end\n#0\n$dumpvars\n");
-  for (wire = 0; wire < argc - 5; wire++) {
+  for (wire = 0; wire < argc - 6; wire++) {
     fprintf(out, "%d%c\n", level[wire], '!' + wire);
   }
   fprintf(out, "$end\n");
-  end = strtoull(argv[2], 0, 10);
+  end = strtoull(argv[3], 0, 10);
   while (avr->cycle < end && state != cpu_Done && state != cpu_Crashed) {
     unsigned sp;
     state = avr_run(avr);

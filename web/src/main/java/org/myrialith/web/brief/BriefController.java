@@ -1,5 +1,6 @@
 package org.myrialith.web.brief;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,6 +14,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Site;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
@@ -54,6 +56,7 @@ class BriefController {
     page.addObject("own", own(brief, null));
     page.addObject("supplies", Supply.all());
     page.addObject("kinds", kinds());
+    page.addObject("clocks", clocks());
     return page;
   }
 
@@ -110,6 +113,7 @@ class BriefController {
     values.put("title", brief.title());
     values.put("notes", brief.notes());
     values.put("controller", brief.controllerKey());
+    values.put("clock", brief.clock().key());
     double metres = gadget.layout().site().viewingMm() / MM_PER_METRE;
     values.put("viewing", metres == 0 ? "" : TypedNumber.text(metres));
     brief
@@ -167,8 +171,25 @@ class BriefController {
             key,
             gadget.brief().ownControllers(),
             supply(gadget, form),
-            gadget.brief().tree());
+            gadget.brief().tree(),
+            clock(gadget, form));
     return gadget.with(brief).with(gadget.layout().site().viewedFrom(viewingMm(gadget, form)));
+  }
+
+  private static ClockRate clock(Gadget gadget, Map<String, String> form) {
+    String key = form.getOrDefault("clock", gadget.brief().clock().key());
+    return Arrays.stream(ClockRate.values())
+        .filter(rate -> rate.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new InputException("clock", key, "one of the clocks listed"));
+  }
+
+  private static Map<String, String> clocks() {
+    Map<String, String> clocks = new LinkedHashMap<>();
+    for (ClockRate rate : ClockRate.values()) {
+      clocks.put(rate.key(), rate.title());
+    }
+    return clocks;
   }
 
   /** Left empty: not said; as it was shown: as it was. */

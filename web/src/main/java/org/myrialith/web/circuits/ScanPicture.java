@@ -89,7 +89,7 @@ public record ScanPicture(
     String word = plan.circuit().scan().method() == ScanMethod.PLAIN ? "slot" : "bit";
     List<Bar> bars = new ArrayList<>();
     List<Bar> row = new ArrayList<>();
-    double rowSeconds = (double) timing.cycles() / timing.turns() / Controller.CLOCK_HZ;
+    double rowSeconds = (double) timing.cycles() / timing.turns() / timing.hertz();
     double rowEnds = 0;
     for (ScanTiming.Slot slot : timing.slots()) {
       if (slot.row() < MOST_ROWS) {
