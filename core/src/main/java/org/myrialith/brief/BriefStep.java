@@ -3,6 +3,7 @@ package org.myrialith.brief;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -105,6 +106,7 @@ public record BriefStep(Brief brief) implements StepPlan {
                 Quantity.text(brief.controller().clockHz(), "Hz"),
                 Quantity.text(least, "V")))
         .advising("Use a supply of about 5 V, or a step-up converter between, under Power.")
+        .mendedBy(slower(fed))
         .restingOn(
             new Reckoning(
                 "least-volts",
@@ -121,6 +123,22 @@ public record BriefStep(Brief brief) implements StepPlan {
                     brief.controller().portable()
                         ? "32-bit controller on a board with a regulator (common practice)"
                         : "8-bit controller: 4 MHz from 1.8 V, 10 MHz from 2.7 V, 20 MHz from 4.5 V")));
+  }
+
+  /** Clocks that do with what it gets. */
+  private List<Remedy> slower(double fed) {
+    return Arrays.stream(ClockRate.values())
+        .filter(rate -> rate != brief.clock())
+        .filter(rate -> brief.at(rate).controller().leastVolts() <= fed)
+        .map(
+            rate ->
+                new Remedy(
+                    phrase(
+                        "Run it at %s, which lights by turns can: %s is enough",
+                        Quantity.text(brief.at(rate).controller().clockHz(), "Hz"),
+                        Quantity.text(brief.at(rate).controller().leastVolts(), "V")),
+                    new Change.UseClock(rate.key())))
+        .toList();
   }
 
   @Override

@@ -98,6 +98,11 @@ public final class LevelTable {
     return new LevelTable(settings, bits);
   }
 
+  /** Returns what white gives of the full level (0 to 1), of levels of 8 bits. */
+  public double whiteShare() {
+    return level(FULL) / (double) full();
+  }
+
   /** Returns the level for an asked value (0 to 255). */
   public int level(int asked) {
     return levels[asked];

@@ -24,6 +24,11 @@ public record ByTurns(SeriesResistor resistor, double duty, double rowOhms) impl
   }
 
   @Override
+  public double shareAt(double less) {
+    return resistor.shareAt(less);
+  }
+
+  @Override
   public double volts() {
     return resistor.volts();
   }

@@ -99,6 +99,36 @@ public interface CircuitPlan {
     return dims() && !ownRail();
   }
 
+  /**
+   * Returns what is left of its current when its lights hang on other volts (0 to 1; above for
+   * more). Pixels keep theirs themselves.
+   *
+   * @param less so much less than it was planned for (V)
+   */
+  default double shareAt(double less) {
+    return 1;
+  }
+
+  /** Returns the same of its light. */
+  default double lightAt(double less) {
+    return shareAt(less);
+  }
+
+  /** Returns whether it draws more for a part of a frame than on the mean of it. */
+  default boolean surges() {
+    return false;
+  }
+
+  /**
+   * Returns how much more than on the mean it draws for a part of a frame (A): while a row has its
+   * turn, or while filaments are cold.
+   *
+   * @param levels of the frame
+   */
+  default double surgeAmps(Levels levels) {
+    return 0;
+  }
+
   /** Returns whether it can be sent at a slower clock of an 8-bit controller than the usual one. */
   default boolean anyClock() {
     return false;

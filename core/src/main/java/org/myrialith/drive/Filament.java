@@ -22,12 +22,29 @@ public record Filament(
     implements Path {
   private static final double EXPONENT = 0.55;
 
+  /** The light of a filament goes with this power of its volts (common practice). */
+  private static final double LIGHT = 3.4;
+
   /** A cold lamp takes so many times its hot current. */
   static final double INRUSH = 10;
 
   /** Returns the volts across the lamp (V). */
   public double across() {
     return Math.max(0, volts - lostVolts - insideOhms * ratedAmps);
+  }
+
+  @Override
+  public double shareAt(double less) {
+    return Math.pow(left(less), EXPONENT);
+  }
+
+  @Override
+  public double lightAt(double less) {
+    return Math.pow(left(less), LIGHT);
+  }
+
+  private double left(double less) {
+    return across() <= 0 ? 0 : Math.max(0, across() - less) / across();
   }
 
   @Override

@@ -20,6 +20,20 @@ public sealed interface Path
   /** Returns what flows at most, once it is lit (A). */
   double mostAmps();
 
+  /**
+   * Returns what is left of its current when it hangs on other volts (0 to 1; above for more).
+   *
+   * @param less so much less than it was planned for (V)
+   */
+  default double shareAt(double less) {
+    return volts() - less >= leastVolts() ? 1 : 0;
+  }
+
+  /** Returns the same of its light, which goes with the current of LEDs. */
+  default double lightAt(double less) {
+    return shareAt(less);
+  }
+
   /** Returns what has to be soldered in, such as "150 ohm"; empty for nothing. */
   String part();
 

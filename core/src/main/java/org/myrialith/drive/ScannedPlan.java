@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.myrialith.brief.Brief;
+import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
@@ -203,6 +204,48 @@ public record ScannedPlan(
       most = Math.max(most, together * each);
     }
     return most;
+  }
+
+  @Override
+  public boolean surges() {
+    return !hookup().ownRail();
+  }
+
+  /** What the row that draws most has in its turn, above the mean of all. */
+  @Override
+  public double surgeAmps(Levels levels) {
+    int turns = circuit.rowSwitch().turns() && !circuit.alone() ? map.chips() : 1;
+    double[] amps = new double[turns];
+    double mean = 0;
+    int[] together = together(levels, turns);
+    double most = 0;
+    for (int c = 0; c < levels.size(); c++) {
+      OutputLoad load = switching.loads().get(map.channels().get(c).load());
+      mean += (double) levels.at(c) / fullLevel() * load.amps();
+      if (levels.at(c) > 0) {
+        int turn = turns > 1 ? map.chip(c) : 0;
+        double lit = inTurn(load, circuit.alone() ? load.paths() : together[turn]);
+        amps[turn] += lit;
+        most = Math.max(most, circuit.alone() ? lit : amps[turn]);
+      }
+    }
+    return Math.max(0, most - mean);
+  }
+
+  private int[] together(Levels levels, int turns) {
+    int[] together = new int[turns];
+    for (int c = 0; c < levels.size(); c++) {
+      int paths = switching.loads().get(map.channels().get(c).load()).paths();
+      together[turns > 1 ? map.chip(c) : 0] += levels.at(c) > 0 ? paths : 0;
+    }
+    return together;
+  }
+
+  /** What a light draws in its turn with so many beside it (A), typical. */
+  private static double inTurn(OutputLoad load, int together) {
+    return load.path() instanceof ByTurns turns
+        ? load.paths() * turns.amps(together)
+        : load.path() instanceof KeptByTurns kept ? load.paths() * kept.kept().amps() : load.amps();
   }
 
   /** Returns the resistor before the base of a row's transistor (ohm). */

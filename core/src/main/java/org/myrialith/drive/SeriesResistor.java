@@ -99,6 +99,12 @@ public record SeriesResistor(
     return amps(forwardVolts);
   }
 
+  @Override
+  public double shareAt(double less) {
+    double drives = volts - lostVolts - forwardVolts;
+    return drives <= 0 ? 0 : Math.max(0, drives - less) / drives;
+  }
+
   /** Returns what flows with LEDs at the upper end of the spread (A). */
   public double leastAmps() {
     return amps(forwardVolts + spreadVolts);

@@ -164,6 +164,42 @@ public sealed interface SwitchedPlan extends CircuitPlan
   }
 
   @Override
+  default double shareAt(double less) {
+    return weighted(path -> path.shareAt(less));
+  }
+
+  @Override
+  default double lightAt(double less) {
+    return weighted(path -> path.lightAt(less));
+  }
+
+  private double weighted(ToDoubleFunction<Path> of) {
+    double all = sum(OutputLoad::amps);
+    return hookup().ownRail() || all <= 0
+        ? 1
+        : sum(load -> load.amps() * of.applyAsDouble(load.path())) / all;
+  }
+
+  @Override
+  default boolean surges() {
+    return !hookup().ownRail()
+        && switching().loads().stream().anyMatch(load -> load.path() instanceof Filament);
+  }
+
+  /** Filaments that light are cold before. */
+  @Override
+  default double surgeAmps(Levels levels) {
+    double amps = 0;
+    for (int channel = 0; channel < levels.size(); channel++) {
+      OutputLoad load = switching().loads().get(map().channels().get(channel).load());
+      if (levels.at(channel) > 0 && load.path() instanceof Filament lamp) {
+        amps += load.paths() * (lamp.inrushAmps() - lamp.amps());
+      }
+    }
+    return amps;
+  }
+
+  @Override
   default double mostLitAmps(double share) {
     return sum(this::supplyAmps) * (dims() ? share : 1);
   }

@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -294,10 +293,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         "uint32_t",
         "frame_sum",
         clips().stream()
-            .flatMap(
-                c ->
-                    c.sums().stream()
-                        .map(s -> Arrays.stream(s).sum() * limiter.weights().get(c.circuit()))));
+            .flatMap(c -> c.sums().stream().map(s -> limiter.weighted(c.circuit(), s))));
     words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
     if (work.deep()) {
       table(

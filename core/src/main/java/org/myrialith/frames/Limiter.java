@@ -15,26 +15,37 @@ import org.myrialith.colour.Levels;
  * <p>What is only on or off can't be scaled: it weighs nothing here, and the limit is that of the
  * rest.
  *
- * @param weights of a level of each circuit, 0 for one that can't be dimmed
+ * @param weights of a level, by circuit and group; 0 for what can't be dimmed
  * @param limit largest weighted sum, at least 0
  */
-public record Limiter(List<Integer> weights, long limit) {
+public record Limiter(List<List<Integer>> weights, long limit) {
   /** The factor that changes nothing. */
   public static final int WHOLE = 1 << 16;
 
   public Limiter {
-    weights = List.copyOf(weights);
+    weights = weights.stream().map(List::copyOf).toList();
   }
 
   /** Returns the weighted sum of sums by circuit and group. */
   public long weighted(long[][] sums) {
     long all = 0;
     for (int c = 0; c < sums.length; c++) {
-      for (long sum : sums[c]) {
-        all += sum * weights.get(c);
-      }
+      all += weighted(c, sums[c]);
     }
     return all;
+  }
+
+  /** Returns the weighted sum of a circuit's sums by group. */
+  public long weighted(int circuit, long[] sums) {
+    long all = 0;
+    for (int group = 0; group < sums.length; group++) {
+      all += sums[group] * weights.get(circuit).get(group);
+    }
+    return all;
+  }
+
+  private boolean dims(int circuit) {
+    return weights.get(circuit).stream().anyMatch(weight -> weight > 0);
   }
 
   /**
@@ -62,7 +73,7 @@ public record Limiter(List<Integer> weights, long limit) {
     }
     long[][] sent = new long[sums.length][];
     for (int c = 0; c < sums.length; c++) {
-      if (weights.get(c) == 0) {
+      if (!dims(c)) {
         sent[c] = sums[c];
         continue;
       }

@@ -13,7 +13,6 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
-import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.OneWirePixels;
@@ -41,8 +40,8 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.ChainVolts;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
 import org.myrialith.power.PowerStep;
@@ -66,6 +65,7 @@ public final class GadgetPlan {
   private final Lazy<PowerPlan> power;
   private final Lazy<Optional<FirmwarePlan>> firmware;
   private final Lazy<List<RailPlan>> rails;
+  private final Lazy<Double> surge;
   private final Lazy<FramesStep> frames;
   private final Map<Step, Lazy<StepPlan>> steps = new LinkedHashMap<>();
   private final Lazy<Map<Step, List<Finding>>> findings;
@@ -92,7 +92,8 @@ public final class GadgetPlan {
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
-    this.rails = new Lazy<>(this::workRails);
+    this.surge = new Lazy<>(() -> volts().surgeAmps());
+    this.rails = new Lazy<>(() -> volts().all());
     this.findings = new Lazy<>(this::workFindings);
   }
 
@@ -144,52 +145,13 @@ public final class GadgetPlan {
         !tree.lights().equals(SupplyTree.SUPPLY));
   }
 
-  private List<RailPlan> workRails() {
-    long peak = power().peakMoment();
-    boolean plays = peak >= 0 && peak < show().moments().size();
-    List<Levels> levels = plays ? sent().levels((int) peak) : List.of();
-    List<RailPlan> all = new ArrayList<>();
-    for (int c = 0; c < wiring().plans().size(); c++) {
-      if (chain(c)) {
-        all.add(rail(c, plays ? Optional.of(levels.get(c)) : Optional.empty(), power().peakAmps()));
-      }
-    }
-    return List.copyOf(all);
-  }
-
-  private boolean chain(int circuit) {
-    CircuitPlan plan = wiring().plans().get(circuit);
-    return plan.chain().isPresent() && plan.emitters() > 0;
-  }
-
-  private RailPlan rail(int c, Optional<Levels> levels, double allAmps) {
-    CircuitPlan circuit = wiring().plans().get(c);
-    return RailPlan.of(
-        gadget.power().toldOf(circuit.circuit().id()),
-        circuit,
-        wiring().line(circuit),
-        gadget.brief().tree().lights().equals(SupplyTree.SUPPLY)
-            ? power().cable(circuit, drawn(circuit, levels), allAmps)
-            : RailPlan.Cable.NONE,
-        table().level(LevelTable.SIZE - 1) / (double) PixelClass.FULL,
-        levels);
-  }
-
-  private static double drawn(CircuitPlan circuit, Optional<Levels> levels) {
-    return circuit.darkAmps()
-        + levels.map(l -> circuit.litAmps(l.sums(circuit.groups()))).orElse(0.0);
+  private ChainVolts volts() {
+    return new ChainVolts(gadget.brief(), power(), sent());
   }
 
   /** Returns the volts along the chain of a circuit in a listed moment; empty for no such. */
   public Optional<RailPlan> rail(String circuit, int moment) {
-    for (int c = 0; c < wiring().plans().size(); c++) {
-      boolean listed = moment >= 0 && moment < show().moments().size();
-      if (wiring().plans().get(c).circuit().id().equals(circuit) && chain(c) && listed) {
-        Levels levels = sent().levels(moment).get(c);
-        return Optional.of(rail(c, Optional.of(levels), power().sentAmps(moment)));
-      }
-    }
-    return Optional.empty();
+    return volts().in(circuit, moment);
   }
 
   /** Returns the volts along its chains of pixels. */
@@ -199,7 +161,7 @@ public final class GadgetPlan {
 
   /** Returns what stands between the supply and what it feeds; empty while none is named. */
   public Optional<TreePlan> tree() {
-    return TreePlan.of(gadget.brief(), wiring(), power(), gadget.power());
+    return TreePlan.of(gadget.brief(), wiring(), power(), gadget.power(), surge.get());
   }
 
   /** The smallest class below the one that was chosen that would do. */

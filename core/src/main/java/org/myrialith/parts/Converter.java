@@ -15,7 +15,9 @@ import org.myrialith.finding.TextRules;
  * @param from name of what feeds it
  * @param volts that it gives (V); 0 for those that it gets
  * @param amps that it gives at most (A)
- * @param percent of the watts that it is fed with that come out, where watts pass through
+ * @param percent of the watts that it is fed with that come out, where watts pass through, when
+ *     little is drawn
+ * @param fullPercent the same at the most that it gives; 0 for as much
  * @param dropVolts that it needs more than it gives (V)
  * @param idleMilliamps that it takes for itself (mA)
  * @param kelvinPerWatt that it gets warmer for each watt that it loses
@@ -27,6 +29,7 @@ public record Converter(
     double volts,
     double amps,
     double percent,
+    double fullPercent,
     double dropVolts,
     double idleMilliamps,
     double kelvinPerWatt) {
@@ -38,6 +41,9 @@ public record Converter(
 
   /** Allowed efficiency. */
   public static final Bounds PERCENT = Bounds.measure(1, 100, "%");
+
+  /** Allowed efficiency at the most, 0 for as when little is drawn. */
+  public static final Bounds FULL_PERCENT = Bounds.measure(0, 100, "%");
 
   /** Allowed drop-out. */
   public static final Bounds DROP = Bounds.measure(0, 10, "V");
@@ -61,6 +67,9 @@ public record Converter(
           Field.measure("volts", "Gives", VOLTS),
           Field.measure("amps", "at most", AMPS),
           Field.measure("percent", "Comes out", PERCENT).or(88.0),
+          Field.measure("fullPercent", "at the most", FULL_PERCENT)
+              .or(0.0)
+              .explained("0 for as much"),
           Field.measure("dropVolts", "Drop-out", DROP).or(0.0),
           Field.measure("idleMilliamps", "Own draw", IDLE).or(0.0),
           Field.measure("kelvinPerWatt", "Warmer by", KELVIN).or(0.0));
@@ -72,6 +81,7 @@ public record Converter(
     VOLTS.require("volts", volts);
     AMPS.require("amps", amps);
     PERCENT.require("percent", percent);
+    FULL_PERCENT.require("fullPercent", fullPercent);
     DROP.require("dropVolts", dropVolts);
     IDLE.require("idleMilliamps", idleMilliamps);
     KELVIN.require("kelvinPerWatt", kelvinPerWatt);
@@ -80,9 +90,42 @@ public record Converter(
     }
   }
 
+  /** One that loses as much of little as of much. */
+  public Converter(
+      String name,
+      ConverterSort sort,
+      String from,
+      double volts,
+      double amps,
+      double percent,
+      double dropVolts,
+      double idleMilliamps,
+      double kelvinPerWatt) {
+    this(name, sort, from, volts, amps, percent, 0, dropVolts, idleMilliamps, kelvinPerWatt);
+  }
+
+  /**
+   * Returns what comes out of the watts that it is fed with when it gives a current (%): straight
+   * from little to its most, as what its coil and switches lose grows with the current; beyond its
+   * most as there.
+   */
+  public double percentAt(double giving) {
+    double full = fullPercent > 0 ? fullPercent : percent;
+    return percent + (full - percent) * Math.min(1, Math.max(0, giving) / amps);
+  }
+
   /** Returns it fed from something else. */
   Converter from(String other) {
     return new Converter(
-        name, sort, other, volts, amps, percent, dropVolts, idleMilliamps, kelvinPerWatt);
+        name,
+        sort,
+        other,
+        volts,
+        amps,
+        percent,
+        fullPercent,
+        dropVolts,
+        idleMilliamps,
+        kelvinPerWatt);
   }
 }

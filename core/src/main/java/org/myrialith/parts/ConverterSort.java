@@ -4,24 +4,31 @@ import java.util.Locale;
 
 /** What stands between a supply and a rail. */
 public enum ConverterSort {
-  LINEAR("linear regulator", 1.5, 5, 100, 60),
-  BUCK("step-down converter", 1.0, 2, 88, 25),
-  BOOST("step-up converter", 0, 3, 86, 25),
-  CHARGER("charge board", 0, 0.05, 100, 0),
-  SWITCH("enable switch", 0, 0, 100, 0);
+  LINEAR("linear regulator", 1.5, 5, 100, 0, 60),
+  BUCK("step-down converter", 1.0, 2, 90, 84, 25),
+  BOOST("step-up converter", 0, 3, 90, 80, 25),
+  CHARGER("charge board", 0, 0.05, 100, 0, 0),
+  SWITCH("enable switch", 0, 0, 100, 0, 0);
 
   private final String title;
   private final double dropVolts;
   private final double idleMilliamps;
   private final double percent;
+  private final double fullPercent;
   private final double kelvinPerWatt;
 
   ConverterSort(
-      String title, double dropVolts, double idleMilliamps, double percent, double kelvinPerWatt) {
+      String title,
+      double dropVolts,
+      double idleMilliamps,
+      double percent,
+      double fullPercent,
+      double kelvinPerWatt) {
     this.title = title;
     this.dropVolts = dropVolts;
     this.idleMilliamps = idleMilliamps;
     this.percent = percent;
+    this.fullPercent = fullPercent;
     this.kelvinPerWatt = kelvinPerWatt;
   }
 
@@ -54,6 +61,7 @@ public enum ConverterSort {
         passes() ? 0 : volts,
         amps,
         percent,
+        fullPercent,
         dropVolts,
         idleMilliamps,
         kelvinPerWatt);

@@ -1,5 +1,8 @@
 package org.myrialith.power;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import org.myrialith.parts.Cell;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
@@ -11,13 +14,17 @@ import org.myrialith.parts.SupplyTree;
  * How long cells last through days of a gadget.
  *
  * <p>Each hour takes its current of what the cells hold at that current; what they lose by
- * themselves comes on top. They count as empty when what hangs on them gets too little.
+ * themselves comes on top. On the way down what converts draws more, what nothing regulates less.
+ * They count as empty when what hangs on them gets too little.
  */
 public record BatteryLife(TreePlan plan) {
   /** Of what is in the cells of a bank this comes out at 5 V (common practice). */
   private static final double BANK_SHARE = 0.85;
 
   private static final double DAYS_A_YEAR = 365;
+
+  /** Steps of the way down: curves of cells have some six corners. */
+  private static final int STEPS = 60;
 
   /** The last fifth of a charge goes slowly (common practice). */
   private static final double CHARGE_LOSS = 1.2;
@@ -75,36 +82,74 @@ public record BatteryLife(TreePlan plan) {
     return state.node(SupplyTree.SUPPLY).amps();
   }
 
-  /** Cells that give watts give more amperes while they fall: as at the mean of their volts. */
-  private double amps(TreeState state, double used) {
-    double nominal = supply().volts();
-    double mean =
-        supply().kind() == SupplyKind.BANK ? nominal : supply().cells() * cell().meanVolts(used);
-    boolean watts =
-        plan.tree().converters().stream()
-            .anyMatch(c -> c.sort().converts() && plan.tree().straight(c.from()));
-    return watts && mean > 0
-        ? amps(state) * state.node(SupplyTree.SUPPLY).volts() / mean
-        : amps(state);
-  }
-
   private double share(double hours, double amps) {
     return hours == 0 ? 0 : hours * amps * 1e3 / holds(amps);
   }
 
-  /** Returns the days until they are empty. */
-  public double days() {
-    return days(plan.mean(), plan.asleep());
+  /** The volts inside when a share is used: a bank keeps its own. */
+  private double openVolts(double used) {
+    return supply().kind() == SupplyKind.BANK
+        ? supply().volts()
+        : supply().cells() * cell().voltsAt(used);
   }
 
-  double days(TreeState show, TreeState asleep) {
+  /**
+   * What a day takes of the cells while they have so many volts inside: of the show, awake, asleep,
+   * by themselves.
+   */
+  private double[] aDay(double openVolts, double lights, boolean off) {
+    return new double[] {
+      share(day().showHours(), amps(plan.showAt(openVolts, lights))),
+      share(day().darkHours(), amps(plan.darkAt(openVolts))),
+      share(day().sleepHours(), amps(plan.asleepAt(openVolts, off))),
+      cell().selfPercentAYear() / 100 / DAYS_A_YEAR
+    };
+  }
+
+  /**
+   * Where cells are on their way down.
+   *
+   * @param hours of the show until there
+   * @param volts where their cable ends, in the show
+   * @param light of what lights give at the volts that they are planned for
+   */
+  public record Point(double hours, double volts, double light) {}
+
+  private boolean off() {
+    return plan.tree().switchedOff(plan.tree().lights());
+  }
+
+  /** Returns the days until they are empty. */
+  public double days() {
+    return days(1, off());
+  }
+
+  private double days(double lights, boolean off) {
     double used = usable();
-    double aDay =
-        share(day().showHours(), amps(show, used))
-            + share(day().darkHours(), amps(plan.dark(), used))
-            + share(day().sleepHours(), amps(asleep, used))
-            + cell().selfPercentAYear() / 100 / DAYS_A_YEAR;
-    return used / aDay;
+    double days = 0;
+    for (int step = 0; step < STEPS && used > 0; step++) {
+      double volts = openVolts(used * (step + 0.5) / STEPS);
+      days += used / STEPS / sum(aDay(volts, lights, off));
+    }
+    return days;
+  }
+
+  private static double sum(double[] all) {
+    return Arrays.stream(all).sum();
+  }
+
+  /** Returns how volts and light go down, from full to what is the last that does. */
+  public List<Point> fades() {
+    List<Point> points = new ArrayList<>();
+    double used = usable();
+    double days = 0;
+    for (int step = 0; step <= STEPS && used > 0; step++) {
+      TreeState state = plan.showAt(openVolts(used * step / STEPS), 1);
+      points.add(
+          new Point(hours(days), state.node(SupplyTree.SUPPLY).volts(), plan.lightAt(state)));
+      days += used / STEPS / sum(aDay(openVolts(used * (step + 0.5) / STEPS), 1, off()));
+    }
+    return List.copyOf(points);
   }
 
   /** Returns the hours of the show until they are empty. */
@@ -118,17 +163,17 @@ public record BatteryLife(TreePlan plan) {
 
   /** Returns the same with lights at a share of what they draw. */
   double showHoursAt(double share) {
-    return hours(days(plan.mean(share), plan.asleep()));
+    return hours(days(share, off()));
   }
 
   /** Returns the same with lights off while the controller sleeps. */
   double showHoursSwitched() {
-    return hours(days(plan.mean(), plan.asleep(true)));
+    return hours(days(1, true));
   }
 
   /** Returns what cells must hold for so many hours of the show (mAh), at the load of the show. */
   public double neededMilliampHours(double hours) {
-    return holds(amps(plan.mean(), usable())) * hours / showHours();
+    return holds(amps(plan.mean())) * hours / showHours();
   }
 
   /**
@@ -137,13 +182,16 @@ public record BatteryLife(TreePlan plan) {
    */
   public double[] shares() {
     double used = usable();
-    double[] all = {
-      share(day().showHours(), amps(plan.mean(), used)),
-      share(day().darkHours(), amps(plan.dark(), used)),
-      share(day().sleepHours(), amps(plan.asleep(), used)),
-      cell().selfPercentAYear() / 100 / DAYS_A_YEAR
-    };
-    double sum = all[0] + all[1] + all[2] + all[3];
+    double[] all = new double[4];
+    double days = 0;
+    for (int step = 0; step < STEPS && used > 0; step++) {
+      double[] here = aDay(openVolts(used * (step + 0.5) / STEPS), 1, off());
+      double lasts = used / STEPS / sum(here);
+      for (int part = 0; part < all.length; part++) {
+        all[part] += here[part] * lasts;
+      }
+    }
+    double sum = Math.max(1e-12, sum(all));
     for (int i = 0; i < all.length; i++) {
       all[i] *= 100 / sum;
     }

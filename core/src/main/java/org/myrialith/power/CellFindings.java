@@ -4,16 +4,21 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.colour.Lightness;
+import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Cell;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
 
@@ -22,11 +27,16 @@ record CellFindings(TreePlan plan) {
   /** A power bank takes less for nothing and switches off (A), common practice. */
   private static final double BANK_LEAST_AMPS = 0.05;
 
+  /** Less is not seen as darker (share of the light), common practice. */
+  private static final double UNSEEN = 0.9;
+
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
     bank().ifPresent(all::add);
+    new ControllerDraw(plan).judged().ifPresent(all::add);
     all.add(pulse());
     all.add(life());
+    fading().ifPresent(all::add);
     return all;
   }
 
@@ -62,16 +72,16 @@ record CellFindings(TreePlan plan) {
   private Finding pulse() {
     Cell cell = plan.supply().kind().cell();
     double most = cell.mostAmps();
-    TreeState.Node node = plan.peak().node(SupplyTree.SUPPLY);
+    TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
     double least = new BatteryLife(plan).leastVolts();
-    boolean sags = node.volts() < least;
-    boolean beyond = node.amps() > most;
+    boolean holds = carries(plan);
     Finding finding =
         of(
             "cell-pulse",
-            sags || beyond ? Verdict.BREAKS : Verdict.HOLDS,
+            holds ? Verdict.HOLDS : Verdict.BREAKS,
             phrase(
-                "In the moment that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
+                "In the %s that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
+                plan.surgeAmps() > 0 ? "part of a frame" : "moment",
                 Quantity.text(node.amps(), "A"),
                 plan.supply().name(),
                 node.volts() > 0
@@ -79,9 +89,40 @@ record CellFindings(TreePlan plan) {
                     : ", which it cannot carry",
                 Quantity.text(most, "A"),
                 Quantity.text(least, "V")));
-    return sags || beyond
-        ? finding.advising("Ask for less light, use larger cells, or put a capacitor across them.")
-        : finding;
+    return holds
+        ? finding
+        : finding
+            .advising("Ask for less light, use larger cells, or put a capacitor across them.")
+            .mendedBy(slower());
+  }
+
+  /** Whether cells give what is asked in a moment, and keep the volts that are needed. */
+  private static boolean carries(TreePlan plan) {
+    TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
+    return node.volts() >= new BatteryLife(plan).leastVolts()
+        && node.amps() <= plan.supply().kind().cell().mostAmps();
+  }
+
+  /** Slower clocks that are enough, with what the bare chip draws then; where lines allow them. */
+  private List<Remedy> slower() {
+    boolean any =
+        plan.wiring().plans().stream().allMatch(p -> p.emitters() == 0 || p.anyClock())
+            && !plan.brief().controller().portable();
+    return Arrays.stream(ClockRate.values())
+        .filter(rate -> any && rate != ClockRate.USUAL)
+        .map(rate -> plan.clocked(rate, ControllerDraw.of(plan.brief().at(rate))))
+        .filter(there -> !there.quicker(plan))
+        .filter(CellFindings::carries)
+        .map(
+            there ->
+                new Remedy(
+                    phrase(
+                        "Run the bare controller at %s, which draws %s",
+                        Quantity.text(there.brief().controller().clockHz(), "Hz"),
+                        Quantity.text(there.settings().controllerMilliamps(), "mA")),
+                    new Change.UseClock(
+                        there.brief().clock().key(), there.settings().controllerMilliamps())))
+        .toList();
   }
 
   private static String lasts(double hours) {
@@ -139,6 +180,49 @@ record CellFindings(TreePlan plan) {
               Quantity.text(Math.ceil(life.neededMilliampHours(day.wantedHours())), "mAh"));
     }
     return of("cell-life", verdict, says).restingOn(working).advising(longer(life));
+  }
+
+  /** What nothing regulates gets darker as cells fall. */
+  private Optional<Finding> fading() {
+    List<BatteryLife.Point> points = new BatteryLife(plan).fades();
+    if (points.isEmpty()) {
+      return Optional.empty();
+    }
+    double full = points.get(0).light();
+    BatteryLife.Point last = points.get(points.size() - 1);
+    double left = full > 0 ? last.light() / full : 1;
+    if (left > UNSEEN) {
+      return Optional.empty();
+    }
+    Optional<BatteryLife.Point> half =
+        points.stream().filter(p -> p.light() <= full / 2).findFirst();
+    String says =
+        phrase(
+            "Nothing regulates the lights: with full cells they give %s of what is planned, at the end %s, a lightness of %s of 100 beside full cells.",
+            Quantity.text(100 * full, "%"),
+            Quantity.text(100 * last.light(), "%"),
+            Quantity.number(Math.round(Lightness.of(left))));
+    return Optional.of(
+        of(
+                "cell-fades",
+                left < 0.5 ? Verdict.TIGHT : Verdict.HOLDS,
+                says
+                    + half.map(p -> phrase(" They are at half after %s.", lasts(p.hours())))
+                        .orElse(""))
+            .restingOn(
+                new Reckoning(
+                    "cell-fades",
+                    "Light at the end",
+                    100 * last.light(),
+                    "%",
+                    "(volts at the lights − forward volts − lost) ÷ the same at the volts that are planned for",
+                    List.of(
+                        given("full cells under load", points.get(0).volts(), "V"),
+                        given("at the end under load", last.volts(), "V"),
+                        given("planned for", plan.brief().volts(), "V")),
+                    Source.COMMON_PRACTICE))
+            .advising(
+                "Outputs that keep their current, pixels, or a converter before the lights keep them even."));
   }
 
   /** Something that makes cells last. */

@@ -1,6 +1,8 @@
 package org.myrialith.power;
 
 import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
@@ -15,7 +17,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
   private static final double MILLI = 1e-3;
 
   /** Finer than the steps of a data sheet: a weight of a level is told in so many parts. */
-  private static final int WEIGHT_STEPS = 16;
+  private static final int WEIGHT_STEPS = 64;
 
   /** Half of what 32 bits hold: weights are rounded up. */
   private static final double MOST_SUM = 1L << 31;
@@ -69,9 +71,20 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return darkAmps() + plans().stream().mapToDouble(p -> p.mostLitAmps(level / 255.0)).sum();
   }
 
-  /** Current of one step of a level (A). */
-  private static double stepAmps(CircuitPlan plan) {
-    return plan.channelMilliamps() * MILLI / plan.fullLevel();
+  /** Current of one step of a level of a group (A). */
+  private static double stepAmps(CircuitPlan plan, int group) {
+    long[] one = new long[plan.groups()];
+    one[group] = 1;
+    return plan.litAmps(one);
+  }
+
+  private static DoubleStream stepAmps(CircuitPlan plan) {
+    return IntStream.range(0, plan.groups()).mapToDouble(group -> stepAmps(plan, group));
+  }
+
+  /** Those of all that can be dimmed, without what draws nothing. */
+  private DoubleStream steps() {
+    return dimmed().flatMapToDouble(Load::stepAmps).filter(amps -> amps > 0);
   }
 
   /**
@@ -79,10 +92,12 @@ public record Load(Wiring wiring, double controllerMilliamps) {
    * so little that 32 bits don't hold the sum of everything.
    */
   private double unitAmps() {
-    double least = dimmed().mapToDouble(Load::stepAmps).min().orElse(1);
-    double most = dimmed().mapToDouble(Load::stepAmps).max().orElse(1);
-    double all = dimmed().mapToDouble(p -> p.channels() * stepAmps(p) * p.fullLevel()).sum();
-    return Math.max(least == most ? least : least / WEIGHT_STEPS, all / MOST_SUM);
+    double least = steps().min().orElse(1);
+    double most = steps().max().orElse(1);
+    double all =
+        dimmed().mapToDouble(p -> p.channels() * stepAmps(p).max().orElse(0) * p.fullLevel()).sum();
+    boolean alike = most - least <= 1e-12 * most;
+    return Math.max(alike ? least : least / WEIGHT_STEPS, all / MOST_SUM);
   }
 
   private Stream<CircuitPlan> dimmed() {
@@ -99,11 +114,18 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     return plans().stream().anyMatch(p -> !p.dims() && p.emitters() > 0);
   }
 
-  /** Returns what a level of each circuit weighs, rounded up; nothing where it can't be dimmed. */
-  public List<Integer> weights() {
+  /**
+   * Returns what a level weighs, by circuit and group, rounded up; nothing where it can't be
+   * dimmed.
+   */
+  public List<List<Integer>> weights() {
     double unit = unitAmps();
     return plans().stream()
-        .map(p -> p.limited() ? (int) Math.ceil(stepAmps(p) / unit - 1e-9) : 0)
+        .map(
+            p ->
+                stepAmps(p)
+                    .mapToObj(amps -> p.limited() ? (int) Math.ceil(amps / unit - 1e-9) : 0)
+                    .toList())
         .toList();
   }
 

@@ -6,18 +6,12 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.IntToDoubleFunction;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -52,9 +46,6 @@ public record PowerPlan(
     implements StepPlan {
 
   private static final int WHITE = 255;
-
-  /** What a supply of 5 V may take the place of differs by no more (V). */
-  private static final double FIVE_VOLTS = 1.5;
 
   /** Works the plan out. */
   public static PowerPlan of(
@@ -114,7 +105,7 @@ public record PowerPlan(
     return worstAmps(colour.brightnessPercent());
   }
 
-  private double worstAmps(int brightnessPercent) {
+  double worstAmps(int brightnessPercent) {
     return load.ampsAllAt(LevelTable.of(colour.withBrightness(brightnessPercent)).level(WHITE));
   }
 
@@ -168,8 +159,7 @@ public record PowerPlan(
     if (settings.cableMm() == 0) {
       return RailPlan.Cable.NONE;
     }
-    double white = LevelTable.of(colour).level(WHITE) / (double) WHITE;
-    double worst = chain.darkAmps() + chain.mostLitAmps(white);
+    double worst = chain.darkAmps() + chain.mostLitAmps(LevelTable.of(colour).whiteShare());
     return new RailPlan.Cable(
         settings.cableOhms(), Math.max(0, worstAmps() - worst), Math.max(0, allAmps - shown));
   }
@@ -185,7 +175,7 @@ public record PowerPlan(
     return amps <= supply.get().amps() ? Verdict.TIGHT : Verdict.BREAKS;
   }
 
-  private Reckoning worst() {
+  Reckoning worst() {
     int level = LevelTable.of(colour).level(WHITE);
     List<Reckoning.Given> given = new ArrayList<>();
     if (load.dims()) {
@@ -224,7 +214,7 @@ public record PowerPlan(
     return given;
   }
 
-  private Reckoning peak() {
+  Reckoning peak() {
     long at = peakMoment();
     return current(
         "peak",
@@ -275,7 +265,7 @@ public record PowerPlan(
         Source.COMMON_PRACTICE);
   }
 
-  private Reckoning budget(Supply given) {
+  Reckoning budget(Supply given) {
     return new Reckoning(
         "budget",
         "To plan with",
@@ -310,204 +300,13 @@ public record PowerPlan(
         "Limiter: largest sum of levels",
         limiter.limit(),
         "",
-        "(budget − pixels × idle − controller) ÷ channel current × 255, without rest; circuits of other currents weigh more",
+        "(budget − pixels × idle − controller) ÷ channel current × 255, without rest; colours and circuits that draw more weigh more",
         given,
         Source.ARITHMETIC);
   }
 
   @Override
   public List<Finding> findings() {
-    if (load.emitters() == 0) {
-      return List.of(Finding.of(Step.POWER, "no-load", Verdict.OPEN, "Nothing draws current yet."));
-    }
-    if (supply.isEmpty()) {
-      return List.of(
-          Finding.of(
-                  Step.POWER,
-                  "no-supply",
-                  Verdict.OPEN,
-                  phrase(
-                      "%s draws %s. No supply is named yet.",
-                      load.most(), Quantity.text(worstAmps(), "A")))
-              .advising("Name the supply.")
-              .restingOn(worst())
-              .mendedBy(supplyRemedies(worstAmps())));
-    }
-    List<Finding> findings = new ArrayList<>();
-    if (show.count() > 0) {
-      findings.add(course.overBudget() > 0 && limiter().isPresent() ? limited() : framesFinding());
-    }
-    findings.add(worstFinding());
-    return List.copyOf(findings);
-  }
-
-  private Finding framesFinding() {
-    Verdict verdict = judge(peakAmps());
-    StringBuilder says = new StringBuilder(atPeak("Draws %s", course.peakSent()));
-    if (course.overBudget() > 0) {
-      says.append(
-          phrase(
-              " %s of %s moments are over the budget.",
-              Quantity.number(course.overBudget()), Quantity.number(show.count())));
-    }
-    Finding finding =
-        Finding.of(Step.POWER, "frames-current", verdict, says.toString())
-            .restingOn(peak(), budget(supply.orElseThrow()), new CourseNumbers(this).mean());
-    return verdict == Verdict.HOLDS
-        ? finding
-        : finding
-            .advising(advice("paint these frames darker"))
-            .mendedBy(remedies(peakAmps(), trial()));
-  }
-
-  /** The limiter dims what asks for too much; when even a dark gadget draws too much, it can't. */
-  private Finding limited() {
-    Verdict sent = judge(peakAmps());
-    String says =
-        atPeak("Asks for %s", course.peakAsked())
-            + phrase(
-                " The limiter in the firmware dims %s of %s moments; %s is sent at most.",
-                Quantity.number(course.overBudget()),
-                Quantity.number(show.count()),
-                Quantity.text(peakAmps(), "A"))
-            + seen();
-    return Finding.of(
-            Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
-        .advising(advice("paint these frames darker"))
-        .restingOn(peak(), budget(supply.orElseThrow()), new CourseNumbers(this).mean())
-        .mendedBy(remedies(askedPeakAmps(), trial()));
-  }
-
-  private String seen() {
-    OptionalDouble lightness = new CourseNumbers(this).dimmedLightness();
-    return lightness.isEmpty()
-        ? ""
-        : phrase(
-            " What is dimmed most is seen at a lightness of %s of 100.",
-            Quantity.number(lightness.getAsDouble()));
-  }
-
-  private String atPeak(String draws, CurrentCourse.Peak peak) {
-    String what = phrase(draws, Quantity.text(peak.amps(), "A"));
-    if (peak.frames().isEmpty()) {
-      return phrase("%s at most, all clips at their brightest at once. %s", what, gives());
-    }
-    return phrase(
-        "%s at moment %d, %s into the show: %s. %s",
-        what,
-        peak.index() + 1,
-        Quantity.text(peak.startMillis() / 1000.0, "s"),
-        names(peak.frames()),
-        gives());
-  }
-
-  /** Names the frames that a moment shows. */
-  private String names(List<Integer> frames) {
-    return IntStream.range(0, frames.size())
-        .mapToObj(c -> phrase("frame %d of %s", frames.get(c) + 1, show.clips().get(c).name()))
-        .collect(Collectors.joining(", "));
-  }
-
-  private Finding worstFinding() {
-    boolean limited = limiter().isPresent();
-    Verdict verdict = judge(limited ? load.undimmedAmps() : worstAmps());
-    String says =
-        phrase("%s would draw %s. %s", load.most(), Quantity.text(worstAmps(), "A"), gives());
-    if (limited && judge(worstAmps()) != Verdict.HOLDS) {
-      says +=
-          verdict == Verdict.HOLDS
-              ? " The limiter in the firmware keeps it within the budget."
-              : phrase(
-                  " The limiter can't: %s, the gadget draws %s already.",
-                  load.switches() ? "with all lit that can't be dimmed" : "dark",
-                  Quantity.text(load.undimmedAmps(), "A"));
-    }
-    Finding finding =
-        Finding.of(Step.POWER, "worst-case-current", verdict, says)
-            .restingOn(worst(), budget(supply.orElseThrow()));
-    return verdict == Verdict.HOLDS
-        ? finding
-        : finding
-            .advising(advice("plan for these frames only"))
-            .mendedBy(remedies(worstAmps(), this::worstAmps));
-  }
-
-  /** What helps; what is only on or off has nothing of a brightness limit. */
-  private String advice(String orElse) {
-    return load.dims()
-        ? phrase("Lower the brightness limit, %s, or use a stronger supply.", orElse)
-        : "Light fewer at once, let less current through each, or use a stronger supply.";
-  }
-
-  private String gives() {
-    Supply given = supply.orElseThrow();
-    return phrase(
-        "The supply gives %s, %s with %s kept back.",
-        Quantity.text(given.amps(), "A"),
-        Quantity.text(budgetAmps().orElseThrow(), "A"),
-        Quantity.text(settings.marginPercent(), "%"));
-  }
-
-  /** The peak over the show (A) if the brightness limit were another. */
-  private IntToDoubleFunction trial() {
-    BrightnessTrial trial = new BrightnessTrial(load, show, levels);
-    return percent -> trial.peakAmps(LevelTable.of(colour.withBrightness(percent)));
-  }
-
-  private List<Remedy> remedies(double amps, IntToDoubleFunction ampsAt) {
-    List<Remedy> remedies = new ArrayList<>();
-    int percent = largestBrightness(ampsAt);
-    if (percent > 0 && percent < colour.brightnessPercent()) {
-      remedies.add(
-          new Remedy(
-              phrase(
-                  "Limit brightness to %s: draws %s",
-                  Quantity.text(percent, "%"), Quantity.text(ampsAt.applyAsDouble(percent), "A")),
-              new Change.LimitBrightness(percent)));
-    }
-    remedies.addAll(supplyRemedies(amps));
-    if (settings.basis() == PlanningBasis.WORST_CASE
-        && judge(peakAmps()) == Verdict.HOLDS
-        && show.count() > 0) {
-      remedies.add(
-          new Remedy(
-              "Plan for these frames, with the limiter in the firmware",
-              new Change.PlanForTheseFrames()));
-    }
-    return remedies;
-  }
-
-  /** Returns the largest whole percent that keeps within the budget, 0 when none does. */
-  int largestBrightness(IntToDoubleFunction ampsAt) {
-    int holds = 0;
-    int breaks = colour.brightnessPercent() + 1;
-    // the current never falls when the limit is raised, so halving finds the last that holds
-    while (breaks - holds > 1) {
-      int middle = (holds + breaks) >>> 1;
-      if (judge(ampsAt.applyAsDouble(middle)) == Verdict.HOLDS) {
-        holds = middle;
-      } else {
-        breaks = middle;
-      }
-    }
-    return holds;
-  }
-
-  private List<Remedy> supplyRemedies(double amps) {
-    boolean five = supply.map(s -> Math.abs(s.volts() - 5) <= FIVE_VOLTS).orElse(true);
-    if (behind || !five) {
-      return List.of();
-    }
-    double rating = amps * 100 / (100 - settings.marginPercent());
-    return Supply.weakestFor(rating)
-        .map(
-            found ->
-                new Remedy(
-                    phrase(
-                        "Use a %s: %s needed with the margin",
-                        found.name(), Quantity.text(rating, "A")),
-                    new Change.TakeSupply(found.name(), found.volts(), found.amps())))
-        .map(List::of)
-        .orElse(List.of());
+    return new PowerFindings(this).all();
   }
 }

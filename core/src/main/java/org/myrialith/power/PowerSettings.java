@@ -11,6 +11,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
 import org.myrialith.rail.Feed;
 import org.myrialith.rail.RailSettings;
 
@@ -21,6 +22,7 @@ import org.myrialith.rail.RailSettings;
  * @param controllerMilliamps what the controller itself draws (mA)
  * @param cable of plus and of minus from the supply to where feeds begin
  * @param cableMm its length, one way (mm); 0 for none to speak of
+ * @param connector of that cable
  * @param rails how chains of pixels are fed, as far as that is told
  * @param day of the gadget, for what runs empty
  */
@@ -30,6 +32,7 @@ public record PowerSettings(
     double controllerMilliamps,
     Conductor cable,
     double cableMm,
+    Connector connector,
     List<RailSettings> rails,
     Day day) {
   /** Allowed margin. */
@@ -64,6 +67,7 @@ public record PowerSettings(
           Field.measure("cableMm", "Its length", CABLE)
               .or(0.0)
               .explained("one way, from the supply to where feeds begin; 0 for none to speak of"),
+          Feed.plugField("connector", "Its plug"),
           Field.rows("rails", "Chains that are fed", RailSettings.DESCRIPTION, 0, MOST_RAILS)
               .or(List.of())
               .explained("how pixels of a circuit get their current; absent: not said yet"),
@@ -75,6 +79,7 @@ public record PowerSettings(
     CONTROLLER.require("controllerMilliamps", controllerMilliamps);
     Objects.requireNonNull(cable, "cable");
     CABLE.require("cableMm", cableMm);
+    Objects.requireNonNull(connector, "connector");
     Objects.requireNonNull(day, "day");
     rails = List.copyOf(rails);
     if (rails.stream().map(RailSettings::circuit).distinct().count() < rails.size()) {
@@ -84,28 +89,39 @@ public record PowerSettings(
 
   /** Settings without a word on wires. */
   public PowerSettings(int marginPercent, PlanningBasis basis, double controllerMilliamps) {
-    this(marginPercent, basis, controllerMilliamps, Conductor.MM2_0_75, 0, List.of(), Day.ALWAYS);
+    this(
+        marginPercent,
+        basis,
+        controllerMilliamps,
+        Conductor.MM2_0_75,
+        0,
+        Connector.NONE,
+        List.of(),
+        Day.ALWAYS);
   }
 
   /** Returns them planned for something else. */
   public PowerSettings plannedFor(PlanningBasis other) {
-    return new PowerSettings(marginPercent, other, controllerMilliamps, cable, cableMm, rails, day);
+    return new PowerSettings(
+        marginPercent, other, controllerMilliamps, cable, cableMm, connector, rails, day);
   }
 
   /** Returns them with another draw of the controller. */
   public PowerSettings withController(double milliamps) {
-    return new PowerSettings(marginPercent, basis, milliamps, cable, cableMm, rails, day);
+    return new PowerSettings(
+        marginPercent, basis, milliamps, cable, cableMm, connector, rails, day);
   }
 
   /** Returns them with another cable. */
   public PowerSettings behind(Conductor wire, double lengthMm) {
-    return new PowerSettings(marginPercent, basis, controllerMilliamps, wire, lengthMm, rails, day);
+    return new PowerSettings(
+        marginPercent, basis, controllerMilliamps, wire, lengthMm, connector, rails, day);
   }
 
   /** Returns them with another day. */
   public PowerSettings with(Day other) {
     return new PowerSettings(
-        marginPercent, basis, controllerMilliamps, cable, cableMm, rails, other);
+        marginPercent, basis, controllerMilliamps, cable, cableMm, connector, rails, other);
   }
 
   /** Returns how the chain of a circuit is fed, if that is told. */
@@ -136,7 +152,8 @@ public record PowerSettings(
   }
 
   private PowerSettings fed(List<RailSettings> all) {
-    return new PowerSettings(marginPercent, basis, controllerMilliamps, cable, cableMm, all, day);
+    return new PowerSettings(
+        marginPercent, basis, controllerMilliamps, cable, cableMm, connector, all, day);
   }
 
   /** Returns the resistance of the cable, plus and minus (ohm). */

@@ -20,8 +20,6 @@ import org.myrialith.rail.RailPlan;
  */
 public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan> tree)
     implements StepPlan {
-  private static final int WHITE = 255;
-
   @Override
   public Step step() {
     return Step.POWER;
@@ -57,7 +55,7 @@ public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan>
 
   /** What white gives of the full level under a brightness limit. */
   private double share(int percent) {
-    return LevelTable.of(plan.colour().withBrightness(percent)).level(WHITE) / (double) WHITE;
+    return LevelTable.of(plan.colour().withBrightness(percent)).whiteShare();
   }
 
   @Override

@@ -14,11 +14,13 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Connector;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.rail.Plug;
 
 /** What is judged of the nodes of a supply tree. */
 record TreeFindings(TreePlan plan) {
@@ -28,6 +30,9 @@ record TreeFindings(TreePlan plan) {
   private static final double MOST_CELSIUS = 125;
 
   private static final double HOT_CELSIUS = 85;
+
+  /** A port of a computer, USB 2.0 (A). */
+  private static final double PORT_AMPS = 0.5;
 
   /** So many times what is drawn is a danger, not a reserve (common practice). */
   private static final double OVERSIZE = 10;
@@ -53,10 +58,13 @@ record TreeFindings(TreePlan plan) {
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
+    plug().ifPresent(all::add);
+    surge().ifPresent(all::add);
     boolean plain = plan.supply().kind() == SupplyKind.PLAIN && plan.settings().cableMm() == 0;
     if (plain && !tree().there()) {
       return all;
     }
+    programming().ifPresent(all::add);
     TreeState worst = plan.worst();
     all.add(source(SupplyTree.SUPPLY, plan.supply(), worst));
     tree().sources().forEach(s -> all.add(source(s.name(), s, worst)));
@@ -76,6 +84,54 @@ record TreeFindings(TreePlan plan) {
       all.addAll(new CellFindings(plan).all());
     }
     return all;
+  }
+
+  private Optional<Finding> plug() {
+    Connector plug = plan.settings().connector();
+    return plug == Connector.NONE
+        ? Optional.empty()
+        : Optional.of(
+            Plug.judged(
+                "supply-plug",
+                "the supply",
+                plug,
+                plan.worst().node(SupplyTree.SUPPLY).amps(),
+                "Use a plug that carries it, two of them, or ask for less light."));
+  }
+
+  /** What is drawn for a part of a frame is beyond what a supply is rated for. */
+  private Optional<Finding> surge() {
+    double amps = plan.surge().node(SupplyTree.SUPPLY).amps();
+    boolean within = plan.surgeAmps() <= 0 || amps <= plan.supply().amps();
+    return within || plan.supply().kind().runsEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            of(
+                    "surge",
+                    Verdict.TIGHT,
+                    phrase(
+                        "For a part of a frame %s flows, while a row has its turn or filaments are cold; %s is rated %s.",
+                        Quantity.text(amps, "A"),
+                        plan.supply().name(),
+                        Quantity.text(plan.supply().amps(), "A")))
+                .advising(
+                    "A capacitor where the lights are fed carries turns of rows; light lamps one after the other."));
+  }
+
+  /** A computer's port feeds whatever hangs where the controller does. */
+  private Optional<Finding> programming() {
+    double amps = plan.worst().node(tree().controller()).amps();
+    return !tree().lights().equals(tree().controller()) || amps <= PORT_AMPS
+        ? Optional.empty()
+        : Optional.of(
+            of(
+                    "programming",
+                    Verdict.HOLDS,
+                    phrase(
+                        "A computer's port that programs the controller would feed all that hangs with it, up to %s; it gives %s.",
+                        Quantity.text(amps, "A"), Quantity.text(PORT_AMPS, "A")))
+                .advising(
+                    "Before programming, unplug the supply, then the plus of the lights; leave ground and data joined."));
   }
 
   private Finding source(String name, Supply supply, TreeState state) {
@@ -178,7 +234,7 @@ record TreeFindings(TreePlan plan) {
             given("gives", node.amps(), "A"),
             given("at", node.volts(), "V"),
             given("gets", node.inVolts(), "V"),
-            given("comes out", converter.percent(), "%"),
+            given("comes out", converter.percentAt(node.amps()), "%"),
             given("own draw", converter.idleMilliamps() * 1e-3, "A")),
         Source.ARITHMETIC);
   }

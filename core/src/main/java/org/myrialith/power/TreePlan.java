@@ -5,22 +5,34 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleBiFunction;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyTree;
 
 /**
  * The supply tree, with everything at its most, as the show draws most and on the mean, dark, and
  * asleep.
+ *
+ * @param surgeAmps beyond the moment that draws most, for a part of a frame (A)
  */
 public record TreePlan(
-    Brief brief, Wiring wiring, PowerPlan power, PowerSettings settings, Supply supply) {
+    Brief brief,
+    Wiring wiring,
+    PowerPlan power,
+    PowerSettings settings,
+    Supply supply,
+    double surgeAmps) {
+  /** So often what is drawn and what sags are brought together: to a millionth. */
+  private static final int ROUNDS = 20;
+
   /** Returns the plan of a gadget whose supply is named. */
   public static Optional<TreePlan> of(
-      Brief brief, Wiring wiring, PowerPlan power, PowerSettings settings) {
-    return brief.supply().map(s -> new TreePlan(brief, wiring, power, settings, s));
+      Brief brief, Wiring wiring, PowerPlan power, PowerSettings settings, double surgeAmps) {
+    return brief.supply().map(s -> new TreePlan(brief, wiring, power, settings, s, surgeAmps));
   }
 
   /** Returns the tree. */
@@ -39,7 +51,7 @@ public record TreePlan(
   /** Loads by node, lights drawing so much, with the controller where that hangs with them. */
   private Map<String, Double> loads(double lightsAmps, double controllerAmps, boolean lit) {
     Map<String, Double> loads = new HashMap<>();
-    add(loads, tree().lights(), lightsAmps);
+    add(loads, tree().lights(), lightsAmps + (together() ? otherDrawAmps() : 0));
     add(loads, tree().controller(), controllerAmps);
     for (SupplyTree.Draw draw : tree().own()) {
       Optional<CircuitPlan> circuit = circuit(draw.name());
@@ -78,12 +90,76 @@ public record TreePlan(
     return all;
   }
 
+  /** Returns it with the controller clocked otherwise, and what it draws then (mA). */
+  TreePlan clocked(ClockRate rate, double milliamps) {
+    return new TreePlan(
+        brief.at(rate), wiring, power, settings.withController(milliamps), supply, surgeAmps);
+  }
+
+  /** Whether its controller runs faster than that of another plan, or draws as much. */
+  boolean quicker(TreePlan other) {
+    return brief.controller().clockHz() > other.brief.controller().clockHz()
+        || settings.controllerMilliamps() >= other.settings.controllerMilliamps();
+  }
+
+  /** The currents of the lights have the controller in them where it hangs with them. */
+  private double otherDrawAmps() {
+    return (settings.controllerMilliamps() - power.settings().controllerMilliamps()) * 1e-3;
+  }
+
   private double controllerAmps() {
     return together() ? 0 : settings.controllerMilliamps() * 1e-3;
   }
 
   private TreeState state(Map<String, Double> loads) {
-    return TreeState.of(tree(), supply, settings.cableOhms(), loads);
+    return state(loads, supply.volts());
+  }
+
+  private TreeState state(Map<String, Double> loads, double openVolts) {
+    return TreeState.of(tree(), supply, openVolts, settings.cableOhms(), loads);
+  }
+
+  /**
+   * The means of the show while the supply has other volts inside: what nothing regulates draws by
+   * them, and they sag by what is drawn; halving the way each time, both settle.
+   *
+   * @param share of what lights draw at the volts that they are planned for
+   */
+  TreeState showAt(double openVolts, double share) {
+    double left = 1;
+    TreeState state = meanAt(openVolts, share);
+    for (int round = 0; round < ROUNDS; round++) {
+      left = (left + lightsAt(state, CircuitPlan::shareAt)) / 2;
+      state = meanAt(openVolts, share * left);
+    }
+    return state;
+  }
+
+  private TreeState meanAt(double openVolts, double share) {
+    double dark = power.load().darkAmps();
+    double lights = dark + share * (power.meanAmps() - dark);
+    return state(loads(lights, controllerAmps(), true), openVolts);
+  }
+
+  /** Returns what is left of the light when lights get what they get there (0 to 1). */
+  double lightAt(TreeState state) {
+    return lightsAt(state, CircuitPlan::lightAt);
+  }
+
+  private double lightsAt(TreeState state, ToDoubleBiFunction<CircuitPlan, Double> of) {
+    double less = brief.volts() - state.node(tree().lights()).volts();
+    double all = 0;
+    double left = 0;
+    for (CircuitPlan plan : wiring.plans()) {
+      double amps = plan.ownRail() ? 0 : plan.mostLitAmps(1);
+      all += amps;
+      left += amps * of.applyAsDouble(plan, less);
+    }
+    return all > 0 ? left / all : 1;
+  }
+
+  TreeState darkAt(double openVolts) {
+    return state(loads(power.load().darkAmps(), controllerAmps(), false), openVolts);
   }
 
   /** Returns the tree with everything at its most. */
@@ -97,15 +173,14 @@ public record TreePlan(
     return state(loads(power.peakAmps(), controllerAmps(), true));
   }
 
-  /** Returns the tree with the means of the show. */
-  public TreeState mean() {
-    return mean(1);
+  /** Returns the tree in the part of a frame that draws most. */
+  public TreeState surge() {
+    return state(loads(power.peakAmps() + surgeAmps, controllerAmps(), true));
   }
 
-  /** Returns the same with lights at a share of what they draw. */
-  TreeState mean(double share) {
-    double dark = power.load().darkAmps();
-    return state(loads(dark + share * (power.meanAmps() - dark), controllerAmps(), true));
+  /** Returns the tree with the means of the show. */
+  public TreeState mean() {
+    return meanAt(supply.volts(), 1);
   }
 
   /** Returns the tree awake and dark. */
@@ -118,10 +193,10 @@ public record TreePlan(
    * switch takes them off.
    */
   public TreeState asleep() {
-    return asleep(tree().switchedOff(tree().lights()));
+    return asleepAt(supply.volts(), tree().switchedOff(tree().lights()));
   }
 
-  TreeState asleep(boolean lightsOff) {
+  TreeState asleepAt(double openVolts, boolean lightsOff) {
     double own = together() ? settings.controllerMilliamps() * 1e-3 : 0;
     double chips = lightsOff ? 0 : Math.max(0, power.load().darkAmps() - own);
     Map<String, Double> loads = new HashMap<>();
@@ -132,7 +207,7 @@ public record TreePlan(
         add(loads, draw.on(), draw.milliamps() * 1e-3);
       }
     }
-    return state(loads);
+    return state(loads, openVolts);
   }
 
   /** Returns the names of its nodes, sources first. */

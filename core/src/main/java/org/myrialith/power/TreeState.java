@@ -23,6 +23,7 @@ public final class TreeState {
   private final Map<String, Double> ohms;
   private final Map<String, Double> loads;
   private final double supplyVolts;
+  private final double openVolts;
   private final Map<String, Node> nodes = new LinkedHashMap<>();
 
   /**
@@ -57,8 +58,10 @@ public final class TreeState {
       SupplyTree tree,
       Map<String, Supply> sources,
       Map<String, Double> ohms,
-      Map<String, Double> loads) {
+      Map<String, Double> loads,
+      double openVolts) {
     this.tree = tree;
+    this.openVolts = openVolts;
     this.sources = sources;
     this.ohms = ohms;
     this.loads = loads;
@@ -75,6 +78,20 @@ public final class TreeState {
    */
   public static TreeState of(
       SupplyTree tree, Supply supply, double cableOhms, Map<String, Double> loads) {
+    return of(tree, supply, supply.volts(), cableOhms, loads);
+  }
+
+  /**
+   * Solves a tree whose supply has other volts inside than it is called by, as cells have.
+   *
+   * @param openVolts that it has inside (V)
+   */
+  static TreeState of(
+      SupplyTree tree,
+      Supply supply,
+      double openVolts,
+      double cableOhms,
+      Map<String, Double> loads) {
     Map<String, Supply> sources = new LinkedHashMap<>();
     Map<String, Double> ohms = new HashMap<>();
     sources.put(SupplyTree.SUPPLY, supply);
@@ -85,7 +102,7 @@ public final class TreeState {
               sources.put(source.name(), source);
               ohms.put(source.name(), source.ohms());
             });
-    return new TreeState(tree, sources, ohms, loads);
+    return new TreeState(tree, sources, ohms, loads, openVolts);
   }
 
   private List<Converter> behind(String node) {
@@ -109,13 +126,13 @@ public final class TreeState {
     double volts = tree.volts(converter.name(), supplyVolts);
     double amps = out.at(volts);
     return converter.sort().converts()
-        ? new Draw(idle, volts * amps * 100 / converter.percent())
+        ? new Draw(idle, volts * amps * 100 / converter.percentAt(amps))
         : new Draw(amps + idle, 0);
   }
 
   private void solve(String source) {
     Draw draw = drawn(source);
-    double inside = sources.get(source).volts();
+    double inside = source.equals(SupplyTree.SUPPLY) ? openVolts : sources.get(source).volts();
     double volts = terminal(inside, ohms.get(source), draw);
     // of what can't be carried, what is asked for
     double amps = draw.at(volts > 0 ? volts : inside);

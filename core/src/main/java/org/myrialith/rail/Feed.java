@@ -6,6 +6,7 @@ import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
 
 /**
  * Where a pair of wires from the supply meets a chain.
@@ -13,8 +14,9 @@ import org.myrialith.parts.Conductor;
  * @param at pixel of the chain, in the order of the data, from 0
  * @param wire of plus and of minus
  * @param lengthMm one way (mm)
+ * @param connector that it comes through
  */
-public record Feed(int at, Conductor wire, double lengthMm) {
+public record Feed(int at, Conductor wire, double lengthMm, Connector connector) {
   /** Most pixels of a chain. */
   public static final Bounds AT = Bounds.count(0, 200_000);
 
@@ -27,12 +29,26 @@ public record Feed(int at, Conductor wire, double lengthMm) {
           Feed.class,
           Field.count("at", "At pixel", AT),
           wireField("wire", "Wire"),
-          Field.measure("lengthMm", "One way", LENGTH));
+          Field.measure("lengthMm", "One way", LENGTH),
+          plugField("connector", "Joined by"));
 
   public Feed {
     AT.require("at", at);
     Objects.requireNonNull(wire, "wire");
     LENGTH.require("lengthMm", lengthMm);
+    Objects.requireNonNull(connector, "connector");
+  }
+
+  /** A feed that is soldered. */
+  public Feed(int at, Conductor wire, double lengthMm) {
+    this(at, wire, lengthMm, Connector.NONE);
+  }
+
+  /** Returns a field of a connector. */
+  public static Field<Connector> plugField(String name, String label) {
+    return Field.of(
+            name, label, Types.Choice.of(Connector.values(), Connector::key, Connector::title))
+        .or(Connector.NONE);
   }
 
   /** Returns a field of a conductor. */
@@ -43,7 +59,7 @@ public record Feed(int at, Conductor wire, double lengthMm) {
 
   /** Returns it at another pixel. */
   public Feed at(int pixel) {
-    return new Feed(pixel, wire, lengthMm);
+    return new Feed(pixel, wire, lengthMm, connector);
   }
 
   /** Returns the resistance of plus, and that of minus (ohm). */

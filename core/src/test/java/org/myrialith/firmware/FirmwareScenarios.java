@@ -97,7 +97,8 @@ final class FirmwareScenarios {
         Named.of("three ways at once", GadgetPlan.of(SwitchedGadgets.threeWays())),
         Named.of("fixtures parted over circuits", GadgetPlan.of(SwitchedGadgets.parted())),
         Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
-        Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))));
+        Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))),
+        Named.of("colours of other currents, limited", GadgetPlan.of(uneven())));
   }
 
   /** Random colours: nothing packs, and the second school's limiter has work to do. */
@@ -273,6 +274,20 @@ final class FirmwareScenarios {
         new ColourSettings(new Transfer.PowerLaw(1), 100),
         limited ? new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20) : PowerSettings.USUAL,
         List.of(new Clip("k1", "White", "f1", frames(random, 37, limited ? 500 : 9, 5))));
+  }
+
+  /** A blue of 12 mA beside a red of 20 mA: each weighs what it draws. */
+  private static Gadget uneven() {
+    return noise()
+        .with(
+            new OneWirePixels(
+                "c1",
+                "line",
+                "D6",
+                ColourOrder.BRG,
+                80,
+                List.of("f1"),
+                new PixelClass(20, 1).with(0, 17, 12, 0)));
   }
 
   /** The same on the large controller. */

@@ -9,7 +9,6 @@ import org.myrialith.drive.ScanMethod;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.finding.Quantity;
-import org.myrialith.parts.Controller;
 
 /**
  * Turns of rows, to scale.

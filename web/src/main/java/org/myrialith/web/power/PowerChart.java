@@ -37,31 +37,14 @@ record PowerChart(
   private static final int BOTTOM = 34;
   private static final double HEAD = 1.12;
 
-  /** Between a line and the name above it, and the height of a name (px). */
-  private static final double GAP = 6;
-
-  private static final double NAME = 17;
-
-  /** A letter of the largest of them (px). */
-  private static final double LETTER = 9.6;
-
   /** A stretch of time beyond the budget. */
   record Bar(double x, double y, double width, double height, Verdict verdict) {}
 
-  /**
-   * A level line with its name.
-   *
-   * @param nameY foot of the name, where it meets no line and no other name
-   */
-  record Line(double y, String name, String kind, double nameY) {
-    /** Names of the mean stand at the left, the others at the right. */
-    public boolean left() {
-      return kind.equals("mean");
-    }
-  }
+  /** A level line; its name and figure stand in the key above the chart, where nothing collides. */
+  record Line(double y, String name, String figure, String kind) {}
 
   /** The moment that draws most. */
-  record Mark(double x, double y, String text, boolean leftward) {}
+  record Mark(double x, double y, String name, String figure) {}
 
   /** A mark on an axis. */
   record Tick(double at, String text) {}
@@ -105,72 +88,29 @@ record PowerChart(
       plan.supply()
           .ifPresent(
               s -> {
-                lines.add(
-                    new Line(y(s.amps()), "supply " + Quantity.text(s.amps(), "A"), "rating", 0));
-                double budget = plan.budgetAmps().orElseThrow();
-                lines.add(
-                    new Line(y(budget), "to plan with " + Quantity.text(budget, "A"), "budget", 0));
+                lines.add(line("supply", s.amps(), "rating"));
+                lines.add(line("to plan with", plan.budgetAmps().orElseThrow(), "budget"));
               });
-      lines.add(
-          new Line(y(plan.meanAmps()), "mean " + Quantity.text(plan.meanAmps(), "A"), "mean", 0));
+      lines.add(line("mean", plan.meanAmps(), "mean"));
       boolean fits = plan.worstAmps() <= top;
-      String white =
-          plan.load().most().toLowerCase(Locale.ROOT) + " " + Quantity.text(plan.worstAmps(), "A");
+      String white = plan.load().most().toLowerCase(Locale.ROOT);
       if (fits) {
-        lines.add(new Line(y(plan.worstAmps()), white, "worst", 0));
+        lines.add(line(white, plan.worstAmps(), "worst"));
       }
       return new PowerChart(
           WIDTH,
           HEIGHT,
           area(),
           over(),
-          named(lines),
+          lines,
           peak(),
           times(),
           amps(),
-          fits ? "" : white + ", off the chart");
+          fits ? "" : phrase("%s %s, off the chart", white, Quantity.text(plan.worstAmps(), "A")));
     }
 
-    /** Puts each name above its line, else below it, else farther off, where nothing is met. */
-    private List<Line> named(List<Line> lines) {
-      Mark mark = peak();
-      List<Line> done = new ArrayList<>();
-      for (Line line : lines) {
-        double foot = line.y() - GAP;
-        for (int step = 0;
-            step < 12 && (meets(foot, line, lines, done) || meets(foot, line, mark));
-            step++) {
-          foot =
-              step % 2 == 0
-                  ? line.y() + NAME + (step / 2) * NAME
-                  : line.y() - GAP - (step / 2 + 1) * NAME;
-        }
-        done.add(new Line(line.y(), line.name(), line.kind(), foot));
-      }
-      return done;
-    }
-
-    private static boolean meets(double foot, Line own, List<Line> lines, List<Line> done) {
-      boolean off = foot - NAME < 0 || foot > HEIGHT - BOTTOM;
-      return off
-          || lines.stream().anyMatch(l -> l != own && l.y() > foot - NAME && l.y() < foot + 3)
-          || done.stream()
-              .anyMatch(d -> d.left() == own.left() && Math.abs(d.nameY() - foot) < NAME);
-    }
-
-    /** The moment that draws most has its dot and its words. */
-    private static boolean meets(double foot, Line own, Mark mark) {
-      if (mark == null) {
-        return false;
-      }
-      double words = LETTER * mark.text().length() + 2 * GAP;
-      double from = mark.leftward() ? mark.x() - words - GAP : mark.x() - 2 * GAP;
-      double to = mark.leftward() ? mark.x() + 2 * GAP : mark.x() + words + GAP;
-      double name = LETTER * own.name().length();
-      double left = own.left() ? LEFT + 8 : WIDTH - 20 - name;
-      boolean beside = left > to || left + name < from;
-      boolean apart = foot + 3 < mark.y() - NAME - GAP || foot - NAME > mark.y() + GAP;
-      return !beside && !apart;
+    private Line line(String name, double amps, String kind) {
+      return new Line(y(amps), name, Quantity.text(amps, "A"), kind);
     }
 
     private String area() {
@@ -216,8 +156,8 @@ record PowerChart(
       return new Mark(
           x,
           y(plan.peakAmps()),
-          phrase("moment %d: %s", at + 1, Quantity.text(plan.peakAmps(), "A")),
-          x > WIDTH * 0.7);
+          phrase("moment %d draws most", at + 1),
+          Quantity.text(plan.peakAmps(), "A"));
     }
 
     private List<Tick> times() {

@@ -15,6 +15,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.BatteryLife;
@@ -124,6 +125,12 @@ class PowerController {
     boolean cells = plan.gadget().brief().supply().filter(s -> s.kind().runsEmpty()).isPresent();
     page.addObject("cells", cells);
     page.addObject(
+        "fades",
+        plan.tree()
+            .filter(t -> cells && t.power().load().emitters() > 0)
+            .flatMap(t -> FadePicture.of(new BatteryLife(t)))
+            .orElse(null));
+    page.addObject(
         "shares",
         plan.tree()
             .filter(t -> cells && t.power().load().emitters() > 0)
@@ -228,7 +235,16 @@ class PowerController {
     rails(page, opened.plan(), chain);
     tree(page, opened.plan(), null);
     page.addObject("wires", wires());
+    page.addObject("plugs", plugs());
     return page;
+  }
+
+  private static Map<String, String> plugs() {
+    Map<String, String> plugs = new LinkedHashMap<>();
+    for (Connector plug : Connector.values()) {
+      plugs.put(plug.key(), plug.title());
+    }
+    return plugs;
   }
 
   private static Map<String, String> wires() {
