@@ -14,6 +14,13 @@ public enum Conductor {
   TRACK_35("strip, 2.5 mm wide, 35 µm copper", 2.5, 35),
   TRACK_70("strip, 2.5 mm wide, 70 µm copper", 2.5, 70),
   WIDE_TRACK_70("strip, 4.5 mm wide, 70 µm copper", 4.5, 70),
+  BOARD_0_25("board track, 0.25 mm, 35 µm copper", 0.25, 35),
+  BOARD_0_5("board track, 0.5 mm, 35 µm copper", 0.5, 35),
+  BOARD_1("board track, 1 mm, 35 µm copper", 1, 35),
+  BOARD_2("board track, 2 mm, 35 µm copper", 2, 35),
+  BOARD_5("board track, 5 mm, 35 µm copper", 5, 35),
+  BOARD_5_70("board track, 5 mm, 70 µm copper", 5, 70),
+  BOARD_20("board area, 20 mm wide, 35 µm copper", 20, 35),
   AWG_30(30),
   AWG_28(28),
   AWG_26(26),
@@ -103,6 +110,11 @@ public enum Conductor {
   /** Returns whether it is a track of a strip or a board. */
   public boolean track() {
     return track;
+  }
+
+  /** Returns whether it is of the same sort: strips, boards, wires. */
+  public boolean like(Conductor other) {
+    return track == other.track && name().startsWith("BOARD") == other.name().startsWith("BOARD");
   }
 
   /** Returns the resistance of a metre one way (ohm) at a temperature (°C). */

@@ -78,6 +78,16 @@ record RailNetwork(double[] gaps, List<Tap> taps) {
     return open;
   }
 
+  /** Returns the most that flows between two places that follow each other (A). */
+  double mostAlong(double[] drops) {
+    double most = 0;
+    for (int i = 0; i < gaps.length; i++) {
+      double across = drops[(i + 1) % drops.length] - drops[i];
+      most = Math.max(most, Math.abs(across) * siemens(gaps[i]));
+    }
+    return most;
+  }
+
   /** Returns what flows through each tap (A), of drops that were found. */
   double[] tapAmps(double[] drops) {
     return taps.stream().mapToDouble(tap -> drops[tap.at()] * siemens(tap.ohms())).toArray();

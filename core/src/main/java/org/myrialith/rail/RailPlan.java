@@ -8,6 +8,7 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.ChainLoad;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.layout.Emitter;
+import org.myrialith.parts.Conductor;
 
 /**
  * Volts at the pixels of a chain.
@@ -57,20 +58,28 @@ public record RailPlan(
    * What every pixel gets.
    *
    * @param amps that each draws (A)
-   * @param drops from where feeds begin, one way (V)
+   * @param drops in plus, from where feeds begin (V)
+   * @param minusDrops in minus, to there (V)
    * @param startVolts where feeds begin (V)
-   * @param feedAmps through each feed (A)
+   * @param feedAmps through plus of each feed (A)
+   * @param mostAlongAmps the most between two pixels (A)
    */
-  public record Course(double[] amps, double[] drops, double startVolts, double[] feedAmps) {
+  public record Course(
+      double[] amps,
+      double[] drops,
+      double[] minusDrops,
+      double startVolts,
+      double[] feedAmps,
+      double mostAlongAmps) {
     /** Returns what a pixel gets (V); below nothing where the wires can't carry what is asked. */
     public double volts(int pixel) {
-      return startVolts - 2 * drops[pixel];
+      return startVolts - drops[pixel] - minusDrops[pixel];
     }
 
     /** Returns the pixel that gets least. */
     public int weakest() {
       return IntStream.range(0, drops.length)
-          .reduce((a, b) -> drops[b] > drops[a] ? b : a)
+          .reduce((a, b) -> volts(b) < volts(a) ? b : a)
           .orElse(0);
     }
 
@@ -147,8 +156,18 @@ public record RailPlan(
 
   /** A chain with its conductors. */
   record Solver(RailSettings settings, ChainLoad load, double[] gapMm, Cable cable) {
-    double[] gapOhms() {
-      double each = settings.along().ohmsPerMetre(settings.celsius()) * 1e-3;
+    /** Those of plus and minus on their mean. */
+    double[] meanOhms() {
+      double[] plus = gapOhms(settings.along());
+      double[] minus = gapOhms(settings.minusAlong());
+      for (int i = 0; i < plus.length; i++) {
+        plus[i] = (plus[i] + minus[i]) / 2;
+      }
+      return plus;
+    }
+
+    private double[] gapOhms(Conductor conductor) {
+      double each = conductor.ohmsPerMetre(settings.celsius()) * 1e-3;
       double[] ohms = new double[gapMm.length];
       for (int i = 0; i < ohms.length; i++) {
         ohms[i] = gapMm[i] * each;
@@ -156,9 +175,9 @@ public record RailPlan(
       return ohms;
     }
 
-    private RailNetwork network() {
+    private RailNetwork network(Conductor conductor) {
       return new RailNetwork(
-          gapOhms(),
+          gapOhms(conductor),
           settings.feeds().stream()
               .map(feed -> new RailNetwork.Tap(feed.at(), feed.ohms(settings.celsius())))
               .toList());
@@ -169,10 +188,12 @@ public record RailPlan(
       for (double one : amps) {
         all += one;
       }
-      RailNetwork network = network();
-      double[] drops = network.drops(amps);
+      RailNetwork plus = network(settings.along());
+      double[] drops = plus.drops(amps);
+      double[] minus =
+          settings.minus().isEmpty() ? drops : network(settings.minusAlong()).drops(amps);
       double start = load.volts() - (load.ownRail() ? 0 : cable.ohms() * all);
-      return new Course(amps, drops, start, network.tapAmps(drops));
+      return new Course(amps, drops, minus, start, plus.tapAmps(drops), plus.mostAlong(drops));
     }
   }
 
@@ -205,12 +226,14 @@ public record RailPlan(
 
   /**
    * Returns the fewest feeds, wired like the first, that keep every pixel above its least volts.
+   *
+   * @param part of the drop that is allowed (0 to 1)
    */
-  Optional<Injection.Places> fewest(Course course) {
-    double[] ohms = new Solver(settings, load, gapMm, cable).gapOhms();
+  Optional<Injection.Places> fewest(Course course, double part) {
+    double[] ohms = new Solver(settings, load, gapMm, cable).meanOhms();
     double feed = settings.feeds().get(0).ohms(settings.celsius());
     return new Injection(ohms, course.amps(), feed)
-        .within((course.startVolts() - leastVolts()) / 2);
+        .within(part * (course.startVolts() - leastVolts()) / 2);
   }
 
   /** Returns what a pixel needs to keep its colours (V). */

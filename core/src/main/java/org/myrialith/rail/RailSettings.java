@@ -1,12 +1,15 @@
 package org.myrialith.rail;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
@@ -17,6 +20,7 @@ import org.myrialith.parts.Conductor;
  *
  * @param circuit that they are of
  * @param along what plus and minus run in from pixel to pixel
+ * @param minus the same of minus; empty for what plus runs in
  * @param closed whether the last pixel is joined to the first
  * @param leastVolts that a pixel needs to keep its colours (V); 0 for those of the class
  * @param celsius of the copper
@@ -25,6 +29,7 @@ import org.myrialith.parts.Conductor;
 public record RailSettings(
     String circuit,
     Conductor along,
+    Optional<Conductor> minus,
     boolean closed,
     double leastVolts,
     double celsius,
@@ -44,6 +49,9 @@ public record RailSettings(
           RailSettings.class,
           Field.id("circuit"),
           Feed.wireField("along", "From pixel to pixel"),
+          Field.of("minus", "Minus", minusField())
+              .or(Optional.empty())
+              .explained("a plane or another wire; else as plus"),
           Field.flag("closed", "Ends", "open", "joined to a ring").or(false),
           Field.measure("leastVolts", "A pixel needs", LEAST)
               .or(0.0)
@@ -54,6 +62,7 @@ public record RailSettings(
   public RailSettings {
     TextRules.id("circuit", circuit);
     Objects.requireNonNull(along, "along");
+    Objects.requireNonNull(minus, "minus");
     LEAST.require("leastVolts", leastVolts);
     CELSIUS.require("celsius", celsius);
     feeds = feeds.stream().sorted(Comparator.comparingInt(Feed::at)).toList();
@@ -65,17 +74,48 @@ public record RailSettings(
     }
   }
 
+  private static Types.Choice<Optional<Conductor>> minusField() {
+    Map<String, Types.Choice.Option<Optional<Conductor>>> all = new LinkedHashMap<>();
+    all.put("as-plus", new Types.Choice.Option<>(Optional.empty(), "as plus"));
+    for (Conductor one : Conductor.values()) {
+      all.put(one.key(), new Types.Choice.Option<>(Optional.of(one), one.title()));
+    }
+    return new Types.Choice<>(all);
+  }
+
+  /** What is fed by the same in plus and minus. */
+  public RailSettings(
+      String circuit,
+      Conductor along,
+      boolean closed,
+      double leastVolts,
+      double celsius,
+      List<Feed> feeds) {
+    this(circuit, along, Optional.empty(), closed, leastVolts, celsius, feeds);
+  }
+
+  /** Returns what minus runs in from pixel to pixel. */
+  public Conductor minusAlong() {
+    return minus.orElse(along);
+  }
+
   /** Returns a strip of the usual copper, fed at its beginning by half a metre of 0.5 mm². */
   public static RailSettings usual(String circuit) {
     return new RailSettings(
-        circuit, Conductor.TRACK_70, false, 0, 40, List.of(new Feed(0, Conductor.MM2_0_5, 500)));
+        circuit,
+        Conductor.TRACK_70,
+        Optional.empty(),
+        false,
+        0,
+        40,
+        List.of(new Feed(0, Conductor.MM2_0_5, 500)));
   }
 
   /** Returns it fed at other pixels, by wires like the first. */
   public RailSettings fedAt(List<Integer> pixels) {
     Feed like = feeds.get(0);
     return new RailSettings(
-        circuit, along, closed, leastVolts, celsius, pixels.stream().map(like::at).toList());
+        circuit, along, minus, closed, leastVolts, celsius, pixels.stream().map(like::at).toList());
   }
 
   /** Returns it with feeds behind the end of a chain at its end, each pixel fed once. */
@@ -89,16 +129,16 @@ public record RailSettings(
             kept.putIfAbsent(
                 Math.min(feed.at(), pixels - 1), feed.at(Math.min(feed.at(), pixels - 1))));
     return new RailSettings(
-        circuit, along, closed, leastVolts, celsius, List.copyOf(kept.values()));
+        circuit, along, minus, closed, leastVolts, celsius, List.copyOf(kept.values()));
   }
 
   /** Returns it with its ends joined, or open. */
   public RailSettings closed(boolean joined) {
-    return new RailSettings(circuit, along, joined, leastVolts, celsius, feeds);
+    return new RailSettings(circuit, along, minus, joined, leastVolts, celsius, feeds);
   }
 
   /** Returns it in another conductor. */
   public RailSettings along(Conductor other) {
-    return new RailSettings(circuit, other, closed, leastVolts, celsius, feeds);
+    return new RailSettings(circuit, other, minus, closed, leastVolts, celsius, feeds);
   }
 }

@@ -25,6 +25,11 @@ record RailVolts(RailFindings of) {
   /** Below this a pixel's chip stops working, as a share of what its colours need. */
   private static final double DEAD_SHARE = 0.85;
 
+  /** Of the drop that is allowed, so much less is asked for each time, and no less than that. */
+  private static final double PART = 0.04;
+
+  private static final double LEAST_PART = 0.2;
+
   /** A limit below it is no remedy (%). */
   private static final int LEAST_PERCENT = 5;
 
@@ -47,15 +52,21 @@ record RailVolts(RailFindings of) {
         "volts where feeds begin − what is lost in plus − what is lost in minus: both rails as networks of resistances, each pixel drawing its current",
         List.of(
             given("where feeds begin", course.startVolts(), "V"),
-            given("lost one way", course.drops()[at], "V"),
+            given("lost in plus", course.drops()[at], "V"),
+            given("lost in minus", course.minusDrops()[at], "V"),
             given("drawn by the chain", course.chainAmps(), "A"),
-            given("from pixel to pixel", ohmsOfAMetre(), "ohm a metre"),
+            given("plus, from pixel to pixel", ohmsOfAMetre(settings().along()), "ohm a metre"),
+            given("minus", ohmsOfAMetre(settings().minusAlong()), "ohm a metre"),
             given("feeds", plan().settings().feeds().size(), "")),
         Source.standard("IEC 60028 for copper"));
   }
 
-  private double ohmsOfAMetre() {
-    return plan().settings().along().ohmsPerMetre(plan().settings().celsius());
+  private RailSettings settings() {
+    return plan().settings();
+  }
+
+  private double ohmsOfAMetre(Conductor conductor) {
+    return conductor.ohmsPerMetre(settings().celsius());
   }
 
   Finding volts() {
@@ -105,7 +116,7 @@ record RailVolts(RailFindings of) {
   private String advice() {
     List<String> all = new ArrayList<>();
     Arrays.stream(Conductor.values())
-        .filter(c -> c.track() == plan().settings().along().track())
+        .filter(c -> c.like(plan().settings().along()))
         .filter(c -> c.mm2() > plan().settings().along().mm2() * 1.01)
         .sorted(Comparator.comparingDouble(Conductor::mm2))
         .filter(c -> gets(plan().settings().along(c)) >= plan().leastVolts())
@@ -154,10 +165,21 @@ record RailVolts(RailFindings of) {
     return all;
   }
 
+  /** Where plus and minus are not alike, one drop is not half of both: asked again with less. */
+  private Optional<List<Integer>> fewest() {
+    for (double part = 1; part > LEAST_PART; part -= PART) {
+      Optional<List<Integer>> places = plan().fewest(planned(), part).map(Injection.Places::at);
+      if (places.isEmpty() || gets(settings().fedAt(places.orElseThrow())) >= plan().leastVolts()) {
+        return places;
+      }
+    }
+    return Optional.empty();
+  }
+
   /** Those that are enough. */
   private List<Remedy> remedies() {
     Map<String, Remedy> all = new LinkedHashMap<>();
-    plan().fewest(planned()).ifPresent(places -> put(all, fed(places.at())));
+    fewest().ifPresent(places -> put(all, fed(places)));
     for (Way way : ways()) {
       double volts = gets(way.settings());
       if (volts >= plan().leastVolts()) {

@@ -14,6 +14,7 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Connector;
 
 /** What is judged of wires, plugs and what stands where feeds meet a chain. */
@@ -47,6 +48,7 @@ record RailWires(RailFindings of) {
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>(List.of(wires()));
+    along().ifPresent(all::add);
     plug().ifPresent(all::add);
     behindEnd().ifPresent(all::add);
     data().ifPresent(all::add);
@@ -103,6 +105,39 @@ record RailWires(RailFindings of) {
                 Quantity.text(fuse == 0 ? amps[most] : fuse, "A")));
   }
 
+  /** What runs from pixel to pixel carries all that the pixels behind it draw. */
+  private Optional<Finding> along() {
+    double amps = planned().mostAlongAmps();
+    double plus = plan().settings().along().carriesAmps();
+    double minus = plan().settings().minusAlong().carriesAmps();
+    double carries = Math.min(plus, minus);
+    Conductor thinner = plus <= minus ? plan().settings().along() : plan().settings().minusAlong();
+    if (planned().leastVolts() <= 0) {
+      return Optional.empty(); // it is told that it can't be carried
+    }
+    Reckoning working =
+        new Reckoning(
+            of.key("along-current"),
+            "The most between two pixels",
+            amps,
+            "A",
+            "difference of their volts in plus ÷ resistance between them",
+            List.of(given("carried for good", carries, "A")),
+            Source.standard(
+                "tracks: IPC-2221, outer layers, 10 K warmer; wires: IEC 60335-1, table 11"));
+    boolean carried = amps <= carries;
+    Finding finding =
+        of.finding(
+                "along-current",
+                carried ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "From pixel to pixel up to %s flow; %s carries %s for good.",
+                    Quantity.text(amps, "A"), thinner.title(), Quantity.text(carries, "A")))
+            .restingOn(working);
+    return Optional.of(
+        carried ? finding : finding.advising("Feed it at more places, or by something thicker."));
+  }
+
   /** The plug that carries most of what it may. */
   private Optional<Finding> plug() {
     double[] amps = planned().feedAmps();
@@ -138,7 +173,7 @@ record RailWires(RailFindings of) {
   /** The ground of the first pixel is above that of the controller. */
   private Optional<Finding> data() {
     RailPlan.Course course = planned();
-    double rises = course.drops()[0];
+    double rises = course.minusDrops()[0];
     double logic = plan().circuit().brief().logicVolts();
     double sees = logic - rises;
     if (plan().load().ownRail()) {

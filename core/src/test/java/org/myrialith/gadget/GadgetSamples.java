@@ -45,6 +45,7 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
@@ -211,7 +212,12 @@ final class GadgetSamples {
     for (int at = random.nextInt(50);
         feeds.size() <= random.nextInt(3);
         at += 1 + random.nextInt(90)) {
-      feeds.add(new Feed(at, pick(random, Conductor.values()), 1 + 5000 * random.nextDouble()));
+      feeds.add(
+          new Feed(
+              at,
+              pick(random, Conductor.values()),
+              1 + 5000 * random.nextDouble(),
+              pick(random, Connector.values())));
     }
     return plain
         .with(
@@ -222,6 +228,9 @@ final class GadgetSamples {
             new RailSettings(
                 "c1",
                 pick(random, Conductor.values()),
+                random.nextBoolean()
+                    ? Optional.empty()
+                    : Optional.of(pick(random, Conductor.values())),
                 random.nextBoolean(),
                 random.nextInt(3) * 4.5,
                 20 + random.nextInt(40),

@@ -68,6 +68,18 @@ class SupplyTreeTest {
     assertThat(state.node("five").lostWatts()).isCloseTo(3 / 0.9 - 3, within(1e-12));
   }
 
+  /** 90 % of little, 80 % of its 2 A: 85 % of 1 A. 5 W ÷ 0.85 ÷ 12 V, by hand. */
+  @Test
+  void whatComesOutGoesWithTheLoad() {
+    Converter buck = new Converter("five", ConverterSort.BUCK, "supply", 5, 2, 90, 80, 1, 0, 25);
+    TreeState half = TreeState.of(tree("five", buck), TWELVE, 0, Map.of("five", 1.0));
+    assertThat(half.node("supply").amps()).isCloseTo(0.490196, within(1e-6));
+    TreeState full = TreeState.of(tree("five", buck), TWELVE, 0, Map.of("five", 2.0));
+    assertThat(full.node("supply").amps()).isCloseTo(10 / 0.8 / 12, within(1e-12));
+    TreeState over = TreeState.of(tree("five", buck), TWELVE, 0, Map.of("five", 4.0));
+    assertThat(over.node("supply").amps()).isCloseTo(20 / 0.8 / 12, within(1e-12));
+  }
+
   /** Through a cable that loses volts, what converts draws the more: 16.7 W behind 0.5 ohm. */
   @ParameterizedTest
   @CsvSource({"0.5, 3, 0.2", "0.1, 3, 1", "1.2, 2, 0.05", "0.03, 8, 2"})

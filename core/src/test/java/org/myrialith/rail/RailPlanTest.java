@@ -22,6 +22,7 @@ import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
@@ -82,6 +83,76 @@ class RailPlanTest {
     assertThat(plan.worst().leastVolts()).isCloseTo(5 - lost, within(0.002));
     assertThat(plan.worst().feedAmps()[0]).isCloseTo(3.6, within(1e-9));
     assertThat(finding(gadget, "rail-volts-c1").verdict()).isEqualTo(Verdict.HOLDS);
+  }
+
+  /** Minus in a plane of 20 mm, 35 µm: a quarter of the ohms of plus; the feed is alike in both. */
+  @Test
+  void minusHasCopperOfItsOwn() {
+    Feed feed = new Feed(0, Conductor.MM2_0_75, 1000);
+    RailSettings plane =
+        new RailSettings(
+            "c1", Conductor.TRACK_70, Optional.of(Conductor.BOARD_20), false, 0, 20, List.of(feed));
+    RailPlan plan = GadgetPlan.of(strip(60, PLAIN.with(plane))).rails().get(0);
+    double wire = 3.6 * 0.017241 / 0.75;
+    double plus = 1770 * 0.06 * 0.017241 / 0.175 / 60;
+    double minus = 1770 * 0.06 * 0.017241 / 0.7 / 60;
+    assertThat(plan.worst().leastVolts()).isCloseTo(5 - plus - minus - 2 * wire, within(1e-5));
+    assertThat(plan.worst().minusDrops()[59]).isCloseTo(minus + wire, within(1e-5));
+    // places are found that do, with thin minus as well
+    RailSettings thin =
+        new RailSettings(
+            "c1",
+            Conductor.WIDE_TRACK_70,
+            Optional.of(Conductor.BOARD_1),
+            false,
+            0,
+            20,
+            List.of(feed));
+    Gadget gadget = strip(60, PLAIN.with(thin));
+    Finding finding = finding(gadget, "rail-volts-c1");
+    Gadget fed =
+        GadgetPlan.of(gadget).mended(finding.key(), finding.remedies().get(0).key()).orElseThrow();
+    assertThat(finding(fed, "rail-volts-c1").verdict()).isEqualTo(Verdict.HOLDS);
+  }
+
+  /**
+   * 3.54 A from the first pixel to the second: a track of 1 mm and 35 µm carries 2.4 A (chart of
+   * IPC-2221, outer layer, 10 K), one of 2.5 mm and 70 µm 7.7 A. A USB-C plug carries 3 A, a screw
+   * 10 A (common practice).
+   */
+  @Test
+  void tracksAndPlugsCarryWhatTheyCarry() {
+    Feed usb = new Feed(0, Conductor.MM2_0_75, 1000, Connector.USB_C);
+    Gadget weak = strip(60, PLAIN.with(rail(Conductor.TRACK_70, usb)));
+    assertThat(finding(weak, "feed-plug-c1").verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(finding(weak, "along-current-c1").verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(finding(weak, "along-current-c1").reckonings().get(0).value())
+        .isCloseTo(3.54, within(1e-6));
+    Feed screw = new Feed(0, Conductor.MM2_0_75, 1000, Connector.SCREW);
+    Gadget board = strip(60, PLAIN.with(rail(Conductor.BOARD_1, screw)));
+    assertThat(finding(board, "feed-plug-c1").verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(Conductor.BOARD_1.carriesAmps()).isCloseTo(2.4, within(0.05));
+    // of what can't be carried at all, that is told alone
+    assertThat(finding(board, "rail-volts-c1").verdict()).isEqualTo(Verdict.BREAKS);
+    Gadget few = strip(45, PLAIN.with(rail(Conductor.BOARD_1, screw)));
+    assertThat(finding(few, "along-current-c1").verdict()).isEqualTo(Verdict.BREAKS);
+    // the plug of the supply carries the controller too
+    PowerSettings plugged = PLAIN.withController(500);
+    Gadget barrel =
+        strip(
+            80,
+            new PowerSettings(
+                0,
+                plugged.basis(),
+                500,
+                Conductor.MM2_1,
+                0,
+                Connector.BARREL,
+                List.of(),
+                plugged.day()));
+    assertThat(finding(barrel, "supply-plug").verdict()).isEqualTo(Verdict.BREAKS);
+    assertThat(finding(barrel, "supply-plug").reckonings().get(0).value())
+        .isCloseTo(80 * 0.06 + 0.5, within(1e-9));
   }
 
   /** The cable carries all that the gadget draws: 3.6 A and 0.5 A of the controller. */
