@@ -24,7 +24,7 @@ public record BatteryLife(TreePlan plan) {
   private static final double DAYS_A_YEAR = 365;
 
   /** Steps of the way down: curves of cells have some six corners. */
-  private static final int STEPS = 60;
+  private static final int STEPS = 40;
 
   /** The last fifth of a charge goes slowly (common practice). */
   private static final double CHARGE_LOSS = 1.2;

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.SupplyKind;
@@ -71,6 +72,34 @@ class PowerPageTest {
       assertThat(page.locator(".key-shown")).containsText("moment 3");
       assertThat(page.locator(".key-shown").innerText()).isNotEqualTo(most);
       assertThat(application.stored(id).power().rails().get(0).feeds()).isEqualTo(feeds);
+    }
+  }
+
+  /** A scanned bell on a cell: a slower clock by one press, the plug of the supply, what fades. */
+  @Test
+  void aScannedGadgetOnCellsRunsSlower() {
+    String id = application.bring(DemoGadgets.fogBell());
+    try (Screen screen = open(id, "brief")) {
+      Page page = screen.page();
+      button(page, "3 AA alkaline").click();
+      screen.onRevision(2);
+      page.locator("#clock").selectOption("mhz-8");
+      screen.onRevision(3);
+      assertThat(application.stored(id).brief().clock()).isEqualTo(ClockRate.MHZ_8);
+      screen.holdAccessible();
+    }
+    try (Screen screen = open(id, "power")) {
+      Page page = screen.page();
+      button(page, "the bare chip").click();
+      screen.onRevision(4);
+      assertThat(application.stored(id).power().controllerMilliamps()).isLessThan(9);
+      page.locator("#connector").selectOption("breadboard");
+      screen.onRevision(5);
+      assertThat(page.locator("body")).containsText("breadboard or jumper wire of the supply");
+      assertThat(page.locator(".fades .key-volts")).containsText("V to");
+      assertThat(page.locator(".fades .key-light")).containsText("100 to");
+      assertThat(page.locator("body")).containsText("Nothing regulates the lights");
+      screen.holdAccessible();
     }
   }
 
