@@ -42,14 +42,30 @@ class LitLamp extends HTMLElement {
     this.watcher = new ResizeObserver(() => this.draw());
     this.watcher.observe(this.canvas);
     this.daylight(kept.daylight);
-    this.load(this.dataset.revision);
+    if (this.dataset.drafts === undefined) {
+      this.load(this.dataset.revision);
+    }
+  }
+
+  /** Shows what is not kept yet: a scene, and the light of all of its moments. */
+  draft(scene, light) {
+    this.begin(scene);
+    this.scene.chunk = Math.max(1, scene.moments.length);
+    this.chunks.set(0, Promise.resolve(light));
+    this.go();
   }
 
   /** Goes on with another revision or frame, as a page that came has it. */
   take(fresh) {
-    const { revision, clip, frame } = this.dataset;
+    const { revision, clip, frame, drafts } = this.dataset;
+    if (fresh.dataset.drafts === undefined) {
+      delete this.dataset.drafts;
+    }
     Object.assign(this.dataset, fresh.dataset);
-    if (this.dataset.revision !== revision) {
+    if (this.dataset.drafts !== undefined) {
+      return;
+    }
+    if (this.dataset.revision !== revision || drafts !== undefined) {
       this.load(this.dataset.revision);
     } else if (this.scene && (this.dataset.clip !== clip || this.dataset.frame !== frame) && !this.playing) {
       this.show(this.timeOfFrame());
@@ -78,6 +94,11 @@ class LitLamp extends HTMLElement {
       return;
     }
     this.folder = folder;
+    this.begin(scene);
+    this.go();
+  }
+
+  begin(scene) {
     this.scene = scene;
     this.chunks = new Map();
     this.shown = undefined;
@@ -85,6 +106,10 @@ class LitLamp extends HTMLElement {
     this.length = last ? last[0] + last[1] : 0;
     this.slider.max = Math.max(1, this.length);
     this.button.disabled = scene.moments.length < 2;
+  }
+
+  go() {
+    const scene = this.scene;
     const still = matchMedia("(prefers-reduced-motion: reduce)").matches;
     const word = this.querySelector(".lamp-word");
     word.hidden = scene.ready;

@@ -1,5 +1,7 @@
 package org.myrialith.describe;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -174,6 +176,38 @@ public final class Types {
     @Override
     public String allowed() {
       return rule.allowed;
+    }
+  }
+
+  /** A colour, such as #ff8a30; 0xRRGGBB. */
+  public record Colour() implements Type<Integer> {
+    /** Any colour. */
+    public static final Colour ANY = new Colour();
+
+    private static final String PATTERN = "#[0-9a-fA-F]{6}";
+
+    @Override
+    public Integer read(JsonNode value, String path, Reading reading) {
+      if (value == null || !value.isString() || !value.stringValue().matches(PATTERN)) {
+        reading.refuse(path, value, allowed());
+        return null;
+      }
+      return Integer.parseInt(value.stringValue().substring(1), 16);
+    }
+
+    @Override
+    public JsonNode write(Integer value) {
+      return NODES.stringNode(phrase("#%06x", value & 0xffffff));
+    }
+
+    @Override
+    public ObjectNode schema() {
+      return typed("string").put("pattern", "^" + PATTERN + "$");
+    }
+
+    @Override
+    public String allowed() {
+      return "# and six digits of base 16, such as #ff8a30";
     }
   }
 

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
@@ -17,8 +18,9 @@ import org.myrialith.layout.Layout;
  *
  * @param clips at most one a fixture, of the fixture's size
  * @param glyphs characters that the maker made
+ * @param recipes effects that frames are made of, at most one a fixture
  */
-public record Programme(List<Clip> clips, List<Glyph> glyphs) {
+public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recipes) {
   /** Nothing plays. */
   public static final Programme EMPTY = new Programme(List.of());
 
@@ -29,7 +31,15 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs) {
           Field.rows("clips", "Clips", Clip.DESCRIPTION, 0, Layout.MOST_FIXTURES).or(List.of()),
           Field.rows("glyphs", "Glyphs", Glyph.DESCRIPTION, 0, Glyph.MOST)
               .or(List.of())
-              .explained("characters as the maker wants them on segment digits"));
+              .explained("characters as the maker wants them on segment digits"),
+          Field.rows("recipes", "Effects", Recipe.DESCRIPTION, 0, Layout.MOST_FIXTURES)
+              .or(List.of())
+              .explained("what frames were made of; the frames themselves stand in the clips"));
+
+  /** Clips and characters without effects. */
+  public Programme(List<Clip> clips, List<Glyph> glyphs) {
+    this(clips, glyphs, List.of());
+  }
 
   /** Clips without characters of the maker's own. */
   public Programme(List<Clip> clips) {
@@ -42,6 +52,8 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs) {
     Layout.requireUnique("clips", clips, Clip::fixture);
     glyphs = List.copyOf(glyphs);
     Layout.requireUnique("glyphs", glyphs, g -> g.fixture() + " " + g.character());
+    recipes = List.copyOf(recipes);
+    Layout.requireUnique("recipes", recipes, Recipe::fixture);
   }
 
   /**
@@ -55,6 +67,14 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs) {
         throw new InputException(
             "glyphs[" + i + "].fixture",
             glyphs.get(i).fixture(),
+            "the id of a fixture of this gadget");
+      }
+    }
+    for (int i = 0; i < recipes.size(); i++) {
+      if (layout.fixture(recipes.get(i).fixture()).isEmpty()) {
+        throw new InputException(
+            "recipes[" + i + "].fixture",
+            recipes.get(i).fixture(),
             "the id of a fixture of this gadget");
       }
     }
@@ -77,14 +97,14 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs) {
 
   /** Returns the programme with other clips. */
   public Programme with(List<Clip> other) {
-    return new Programme(other, glyphs);
+    return new Programme(other, glyphs, recipes);
   }
 
   /** Returns the programme with a character, in place of the one for the same if there is one. */
   public Programme with(Glyph glyph) {
     List<Glyph> all = new ArrayList<>(without(glyph.fixture(), glyph.character()).glyphs());
     all.add(glyph);
-    return new Programme(clips, all);
+    return new Programme(clips, all, recipes);
   }
 
   /** Returns the programme with a character as it comes along. */
@@ -93,14 +113,29 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs) {
         clips,
         glyphs.stream()
             .filter(g -> !g.fixture().equals(fixture) || !g.character().equals(character))
-            .toList());
+            .toList(),
+        recipes);
   }
 
   /** Returns the programme without a fixture. */
   public Programme without(String fixture) {
     return new Programme(
         clips.stream().filter(c -> !c.fixture().equals(fixture)).toList(),
-        glyphs.stream().filter(g -> !g.fixture().equals(fixture)).toList());
+        glyphs.stream().filter(g -> !g.fixture().equals(fixture)).toList(),
+        recipes.stream().filter(r -> !r.fixture().equals(fixture)).toList());
+  }
+
+  /** Returns the programme with effects on a fixture, in place of those that are there. */
+  public Programme with(Recipe recipe) {
+    List<Recipe> all = new ArrayList<>(recipes);
+    all.removeIf(r -> r.fixture().equals(recipe.fixture()));
+    all.add(recipe);
+    return new Programme(clips, glyphs, all);
+  }
+
+  /** Returns the effects on a fixture. */
+  public Optional<Recipe> recipeOn(String fixture) {
+    return recipes.stream().filter(r -> r.fixture().equals(fixture)).findFirst();
   }
 
   /** Returns the maker's characters for a fixture, each with the segments that are lit. */

@@ -20,12 +20,15 @@ import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedCircuit;
+import org.myrialith.effects.Recipe;
+import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Site;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClass;
@@ -320,6 +323,12 @@ public record Gadget(
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */
   public Gadget with(Clip clip) {
     return with(programme.with(put(clips(), clip, Clip::fixture)));
+  }
+
+  /** Returns the frames that effects make on their fixture. */
+  public List<Frame> baked(Recipe recipe) {
+    Fixture on = fixture(recipe.fixture()).orElseThrow();
+    return Baking.frames(recipe, on, LayoutPlan.of(fixtures()).emittersOf(on));
   }
 
   /** Returns the gadget without a clip. */

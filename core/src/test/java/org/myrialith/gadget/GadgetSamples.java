@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
+import org.myrialith.describe.Kind;
 import org.myrialith.drive.BitRate;
 import org.myrialith.drive.Charlieplex;
 import org.myrialith.drive.Circuit;
@@ -38,12 +39,18 @@ import org.myrialith.drive.Side;
 import org.myrialith.drive.SwitchedCircuit;
 import org.myrialith.drive.Through;
 import org.myrialith.drive.WhiteUse;
+import org.myrialith.effects.Blend;
+import org.myrialith.effects.Effect;
+import org.myrialith.effects.EffectKinds;
+import org.myrialith.effects.Layer;
+import org.myrialith.effects.Recipe;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Connector;
 import org.myrialith.parts.Controller;
@@ -126,7 +133,9 @@ final class GadgetSamples {
     Gadget fed = random.nextInt(3) > 0 ? gadget : gadget.with(gadget.brief().with(tree(random)));
     Gadget laid = fed.with(layout).with(seen(random));
     Gadget whole = random.nextInt(3) > 0 ? laid : onTwoLines(laid);
-    return random.nextInt(3) > 0 ? whole : switched(random, whole);
+    Gadget made = withEffects(random, whole);
+    Gadget all = random.nextInt(3) > 0 ? made : switched(random, made);
+    return all.with(all.brief().at(pick(random, ClockRate.values())));
   }
 
   private static ScanSettings seen(Random random) {
@@ -186,6 +195,34 @@ final class GadgetSamples {
         random.nextBoolean() ? 0 : 12,
         chained,
         pixel);
+  }
+
+  /** A gadget with layers of any kinds of effects on some of its fixtures. */
+  private static Gadget withEffects(Random random, Gadget gadget) {
+    Gadget all = gadget;
+    for (Fixture fixture : gadget.fixtures()) {
+      if (random.nextInt(3) == 0) {
+        List<Layer> layers = new ArrayList<>();
+        for (int layer = random.nextInt(3); layer >= 0; layer--) {
+          List<Kind<? extends Effect>> kinds = EffectKinds.ALL.kinds();
+          layers.add(
+              new Layer(
+                  kinds.get(random.nextInt(kinds.size())).usual(),
+                  pick(random, Blend.values()),
+                  random.nextInt(101)));
+        }
+        all =
+            all.with(
+                all.programme()
+                    .with(
+                        new Recipe(
+                            fixture.id(),
+                            1 + random.nextInt(99),
+                            1 + random.nextInt(500),
+                            layers)));
+      }
+    }
+    return all;
   }
 
   /** A circuit of each way that only switches, with the reasons and prices of a maker. */

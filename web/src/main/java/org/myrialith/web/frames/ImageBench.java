@@ -66,7 +66,8 @@ public class ImageBench {
         .orElseThrow(() -> new InputException("fit", key, "nearest, box, trim or crop"));
   }
 
-  <T> T inTurn(Callable<T> work) {
+  /** Does work that takes much, two at a time. */
+  public <T> T inTurn(Callable<T> work) {
     boolean mine = false;
     try {
       mine = places.tryAcquire(SECONDS, TimeUnit.SECONDS);

@@ -64,7 +64,7 @@ class PreviewController {
     return answers.of(request, id, revision, () -> preview(plan));
   }
 
-  private static Preview preview(GadgetPlan plan) {
+  static Preview preview(GadgetPlan plan) {
     LayoutPlan.Box box = plan.layout().box();
     double[] places = new double[plan.layout().emitters().size() * 2];
     int at = 0;

@@ -11,6 +11,7 @@ import org.myrialith.describe.RowText;
 import org.myrialith.describe.Type;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import tools.jackson.databind.JsonNode;
@@ -30,10 +31,11 @@ public record PartForm<T>(Type<T> type, T value) {
   /**
    * One field as a page draws it.
    *
-   * @param sort {@code entry}, {@code choice} or {@code lines}
+   * @param sort {@code entry}, {@code colour}, {@code choice} or {@code lines}
    * @param choices of a choice: value to words
    * @param columns of a list whose lines have several values, as JSON: label, unit, and for what is
    *     there or not the word that says so
+   * @param bounds of a count, null for what has none
    */
   public record Slot(
       String name,
@@ -41,7 +43,13 @@ public record PartForm<T>(Type<T> type, T value) {
       String unit,
       String sort,
       Map<String, String> choices,
-      String columns) {}
+      String columns,
+      Bounds bounds) {
+    /** Returns it under another name. */
+    public Slot named(String other) {
+      return new Slot(other, label, unit, sort, choices, columns, bounds);
+    }
+  }
 
   private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -99,11 +107,20 @@ public record PartForm<T>(Type<T> type, T value) {
         String sort =
             field.type() instanceof Types.Rows<?> rows && !(rows.entry() instanceof Types.Count)
                 ? "lines"
-                : field.choices().isEmpty() ? "entry" : "choice";
+                : field.type() instanceof Types.Colour
+                    ? "colour"
+                    : field.choices().isEmpty() ? "entry" : "choice";
         // "Pixels per metre: 60" needs no unit behind it
         String unit = field.label().equalsIgnoreCase(field.unit()) ? "" : field.unit();
         slots.add(
-            new Slot(field.name(), label(field), unit, sort, field.choices(), columns(field)));
+            new Slot(
+                field.name(),
+                label(field),
+                unit,
+                sort,
+                field.choices(),
+                columns(field),
+                field.type() instanceof Types.Count count ? count.bounds() : null));
       }
     }
     return slots;

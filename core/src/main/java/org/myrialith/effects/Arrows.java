@@ -1,0 +1,45 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * Arrowheads that run one behind the other.
+ *
+ * @param degrees the way they run, from right and clockwise
+ * @param everyPercent from one to the next, of the longest side (%)
+ * @param times how many pass in a loop
+ */
+public record Arrows(int colour, int background, int degrees, int everyPercent, int times)
+    implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Arrows> KIND =
+      Kind.of(
+          "arrows",
+          "running arrows",
+          new Arrows(0xffb000, 0x000000, 0, 40, 2),
+          Effect.colour("colour", "Colour", 0xffb000),
+          Effect.colour("background", "Background", 0x000000),
+          Field.count("degrees", "Towards", Wave.DEGREES),
+          Field.count("everyPercent", "One every", SOME),
+          Effect.times("Pass"));
+
+  public Arrows {
+    Wave.DEGREES.require("degrees", degrees);
+    SOME.require("everyPercent", everyPercent);
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int way = Waves.degrees(degrees);
+    int x = place.x() - all.width() / 2;
+    int y = place.y() - all.height() / 2;
+    int along = (x * Waves.cosine(way) + y * Waves.sine(way)) / Waves.FULL;
+    int across = (y * Waves.cosine(way) - x * Waves.sine(way)) / Waves.FULL;
+    int every = Math.max(2, Places.SIDE * everyPercent / 100);
+    int on = (int) ((long) (turn * times & Waves.TURN - 1) * every >> 16);
+    int behind = Math.floorMod(on - along - Math.abs(across), every);
+    return behind < every / 2 ? colour : background;
+  }
+}

@@ -1,0 +1,34 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * All of it swells and fades.
+ *
+ * @param lowPercent what is left between breaths (%)
+ * @param times breaths in a loop
+ */
+public record Breathing(int colour, int lowPercent, int times) implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Breathing> KIND =
+      Kind.of(
+          "breathing",
+          "breathing",
+          new Breathing(0x40c0ff, 5, 1),
+          Effect.colour("colour", "Colour", 0x40c0ff),
+          Field.count("lowPercent", "Never below", PERCENT),
+          Effect.times("Breaths"));
+
+  public Breathing {
+    PERCENT.require("lowPercent", lowPercent);
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int low = Effect.share(lowPercent);
+    int level = low + (Waves.FULL - low) * Waves.raised(turn * times) / Waves.FULL;
+    return Tone.mix(0, colour, level);
+  }
+}

@@ -1,0 +1,53 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.finding.Bounds;
+
+/**
+ * Bubbles that rise, each as it pleases.
+ *
+ * @param amount bubbles at once
+ * @param sizePercent of a bubble (%)
+ * @param times how often each rises in a loop
+ */
+public record Bubbles(int colour, int background, int amount, int sizePercent, int times, int seed)
+    implements Effect {
+  /** Allowed bubbles. */
+  public static final Bounds AMOUNT = Bounds.count(1, 32);
+
+  /** How it stands in the format. */
+  public static final Kind<Bubbles> KIND =
+      Kind.of(
+          "bubbles",
+          "bubbles",
+          new Bubbles(0xc0f0ff, 0x002040, 6, 14, 1, 1),
+          Effect.colour("colour", "Colour", 0xc0f0ff),
+          Effect.colour("background", "Background", 0x002040),
+          Field.count("amount", "Bubbles", AMOUNT),
+          Field.count("sizePercent", "As large as", SOME),
+          Effect.times("Rise"),
+          Effect.seed());
+
+  public Bubbles {
+    AMOUNT.require("amount", amount);
+    SOME.require("sizePercent", sizePercent);
+    TIMES.require("times", times);
+    SEED.require("seed", seed);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int reach = Math.max(1, Places.SIDE * sizePercent / 100);
+    int most = 0;
+    for (int bubble = 0; bubble < amount; bubble++) {
+      int rises = times + (Chance.bits(seed, bubble, 2) & 1);
+      int at = turn * rises + Chance.below(Waves.TURN - 1, seed, bubble, 1) & Waves.TURN - 1;
+      int y = all.height() + reach - (int) ((long) at * (all.height() + 2 * reach) >> 16);
+      int sway = Waves.sine(at * 2) * reach >> 10;
+      int x = Chance.below(all.width() + 1, seed, bubble, 0) + sway;
+      most = Math.max(most, Nearness.of(place.x() - x, place.y() - y, 0, reach));
+    }
+    return Tone.mix(background, colour, most);
+  }
+}

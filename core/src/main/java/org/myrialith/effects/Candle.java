@@ -1,0 +1,38 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * A flame behind glass: all of it flickers together, and gets redder as it gets darker.
+ *
+ * @param depth of the flicker (%)
+ * @param times flickers in a loop
+ */
+public record Candle(int colour, int depth, int times, int seed) implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Candle> KIND =
+      Kind.of(
+          "candle",
+          "candle",
+          new Candle(0xff8a30, 45, 16, 1),
+          Effect.colour("colour", "Colour", 0xff8a30),
+          Field.count("depth", "Flickers by", PERCENT),
+          Effect.times("Flickers"),
+          Effect.seed());
+
+  public Candle {
+    PERCENT.require("depth", depth);
+    TIMES.require("times", times);
+    SEED.require("seed", seed);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int slow = Chance.course(seed, 0, (turn >> 8) * times, times);
+    int quick = Chance.course(seed, 1, (turn >> 8) * times * 3, times * 3);
+    int down = (slow * 2 + quick) / 3 * Effect.share(depth) / Waves.FULL;
+    int redder = Tone.of(Tone.red(colour), Tone.green(colour) * 3 / 4, Tone.blue(colour) / 2);
+    return Tone.mix(0, Tone.mix(colour, redder, down), Waves.FULL - down);
+  }
+}

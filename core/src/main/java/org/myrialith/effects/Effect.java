@@ -1,0 +1,70 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+
+/** A program that says which colour a place has at a time. Whole numbers only. */
+public sealed interface Effect
+    permits Candle,
+        Ember,
+        Lightning,
+        Breathing,
+        Heartbeat,
+        Bubbles,
+        Rain,
+        Sparkle,
+        Fireflies,
+        Chase,
+        Wave,
+        Sweep,
+        Rainbow,
+        Plasma,
+        Ripples,
+        Fill,
+        Arrows,
+        Life {
+  /** Allowed seeds. */
+  Bounds SEED = Bounds.count(0, 65_535);
+
+  /** Allowed times in a loop. */
+  Bounds TIMES = Bounds.count(1, 64);
+
+  /** Allowed shares. */
+  Bounds PERCENT = Bounds.count(0, 100, "%");
+
+  /** Allowed shares that are something. */
+  Bounds SOME = Bounds.count(1, 100, "%");
+
+  /**
+   * Returns the colour of a place (0xRRGGBB).
+   *
+   * @param turn how far the loop is (0 to 65 535)
+   */
+  int at(Place place, Places all, int turn);
+
+  /** Returns whether what comes follows from what was, so that it is worked out from the start. */
+  default boolean grows() {
+    return false;
+  }
+
+  /** Returns a field of a colour. */
+  static Field<Integer> colour(String name, String label, int usual) {
+    return Field.of(name, label, Types.Colour.ANY).or(usual);
+  }
+
+  /** Returns the field of how often something happens in a loop. */
+  static Field<Integer> times(String label) {
+    return Field.count("times", label, TIMES);
+  }
+
+  /** Returns the field of the seed. */
+  static Field<Integer> seed() {
+    return Field.count("seed", "Seed", SEED).or(1);
+  }
+
+  /** Returns a share of 255 (0 to 255) for whole percent. */
+  static int share(int percent) {
+    return (percent * Waves.FULL + 50) / 100;
+  }
+}

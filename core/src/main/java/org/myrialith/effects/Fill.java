@@ -1,0 +1,44 @@
+package org.myrialith.effects;
+
+import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * Place after place lights until all do, then they go dark the same way or back.
+ *
+ * @param way that it fills
+ * @param back whether it empties from where it ended
+ * @param times in a loop
+ */
+public record Fill(int colour, int background, Way way, boolean back, int times) implements Effect {
+  private static final int HALF = Waves.TURN / 2;
+
+  /** How it stands in the format. */
+  public static final Kind<Fill> KIND =
+      Kind.of(
+          "fill",
+          "fill",
+          new Fill(0x30d060, 0, Way.DATA, true, 1),
+          Effect.colour("colour", "Colour", 0x30d060),
+          Effect.colour("background", "Background", 0),
+          Field.of("way", "Fills", Way.TYPE).or(Way.DATA),
+          Field.flag("back", "Empties", "the same way", "back").or(true),
+          Effect.times("Times"));
+
+  public Fill {
+    Objects.requireNonNull(way, "way");
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int at = turn * times & Waves.TURN - 1;
+    int part = at < HALF ? at : at - HALF;
+    int front = (int) ((long) part * (way.length(all) + 1) / HALF);
+    int along = way.along(place, all);
+    boolean lit =
+        at < HALF ? along <= front : back ? along <= way.length(all) - front : along > front;
+    return lit ? colour : background;
+  }
+}

@@ -1,0 +1,57 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * Lights that wander in space, glow and fade, each in its own time.
+ *
+ * @param amount of them
+ * @param sizePercent as far as one shines (%)
+ * @param times glows of each in a loop
+ */
+public record Fireflies(
+    int colour, int background, int amount, int sizePercent, int times, int seed)
+    implements Effect {
+  /** Places that each passes by in a loop. */
+  private static final int STOPS = 5;
+
+  /** How it stands in the format. */
+  public static final Kind<Fireflies> KIND =
+      Kind.of(
+          "fireflies",
+          "fireflies",
+          new Fireflies(0xd0ff50, 0x000400, 5, 22, 2, 1),
+          Effect.colour("colour", "Colour", 0xd0ff50),
+          Effect.colour("background", "Background", 0x000400),
+          Field.count("amount", "Fireflies", Bubbles.AMOUNT),
+          Field.count("sizePercent", "Shines as far as", SOME),
+          Effect.times("Glows"),
+          Effect.seed());
+
+  public Fireflies {
+    Bubbles.AMOUNT.require("amount", amount);
+    SOME.require("sizePercent", sizePercent);
+    TIMES.require("times", times);
+    SEED.require("seed", seed);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int reach = Math.max(1, Places.SIDE * sizePercent / 100);
+    int most = 0;
+    for (int fly = 0; fly < amount; fly++) {
+      int glow = Waves.raised(turn * times + Chance.below(Waves.TURN - 1, seed, fly, 0));
+      glow = glow * glow / Waves.FULL;
+      if (glow > 0) {
+        int way = (turn >> 8) * STOPS;
+        int x = Chance.course(seed, 3 * fly, way, STOPS) * all.width() / Waves.FULL;
+        int y = Chance.course(seed, 3 * fly + 1, way, STOPS) * all.height() / Waves.FULL;
+        int z = Chance.course(seed, 3 * fly + 2, way, STOPS) * all.depth() / Waves.FULL;
+        int near = Nearness.of(place.x() - x, place.y() - y, place.z() - z, reach);
+        most = Math.max(most, near * glow / Waves.FULL);
+      }
+    }
+    return Tone.mix(background, colour, most);
+  }
+}

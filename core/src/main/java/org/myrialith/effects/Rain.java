@@ -1,0 +1,55 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * Drops that fall, each with a tail.
+ *
+ * @param amount drops at once
+ * @param tailPercent of the height (%)
+ * @param times how often each falls in a loop
+ */
+public record Rain(int colour, int background, int amount, int tailPercent, int times, int seed)
+    implements Effect {
+  /** Parts to either side that a drop reaches. */
+  private static final int WIDE = 64;
+
+  /** How it stands in the format. */
+  public static final Kind<Rain> KIND =
+      Kind.of(
+          "rain",
+          "rain",
+          new Rain(0x60a0ff, 0x000000, 8, 30, 2, 1),
+          Effect.colour("colour", "Colour", 0x60a0ff),
+          Effect.colour("background", "Background", 0x000000),
+          Field.count("amount", "Drops", Bubbles.AMOUNT),
+          Field.count("tailPercent", "Tail", SOME),
+          Effect.times("Falls"),
+          Effect.seed());
+
+  public Rain {
+    Bubbles.AMOUNT.require("amount", amount);
+    SOME.require("tailPercent", tailPercent);
+    TIMES.require("times", times);
+    SEED.require("seed", seed);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int tail = Math.max(1, Math.max(all.height(), WIDE) * tailPercent / 100);
+    int most = 0;
+    for (int drop = 0; drop < amount; drop++) {
+      int falls = times + (Chance.bits(seed, drop, 2) & 1);
+      int at = turn * falls + Chance.below(Waves.TURN - 1, seed, drop, 1) & Waves.TURN - 1;
+      int y = (int) ((long) at * (all.height() + tail) >> 16);
+      int behind = y - place.y();
+      int beside = Math.abs(place.x() - Chance.below(all.width() + 1, seed, drop, 0));
+      if (behind >= 0 && behind < tail && beside < WIDE) {
+        int level = Waves.FULL - behind * Waves.FULL / tail;
+        most = Math.max(most, level * (WIDE - beside) / WIDE);
+      }
+    }
+    return Tone.mix(background, colour, most);
+  }
+}

@@ -1,0 +1,38 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * All hues, by place.
+ *
+ * @param waves rainbows at once along the longest side
+ * @param degrees the way they run
+ * @param lightPercent of full colour (%)
+ * @param times how many pass in a loop
+ */
+public record Rainbow(int waves, int degrees, int lightPercent, int times) implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Rainbow> KIND =
+      Kind.of(
+          "rainbow",
+          "rainbow",
+          new Rainbow(1, 0, 100, 1),
+          Field.count("waves", "Rainbows", TIMES),
+          Field.count("degrees", "Towards", Wave.DEGREES),
+          Field.count("lightPercent", "Light", SOME),
+          Effect.times("Pass"));
+
+  public Rainbow {
+    TIMES.require("waves", waves);
+    Wave.DEGREES.require("degrees", degrees);
+    SOME.require("lightPercent", lightPercent);
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int hue = Wave.phase(place, waves, degrees) - turn * times >> 8;
+    return Tone.mix(0, Tone.hue(hue), Effect.share(lightPercent));
+  }
+}

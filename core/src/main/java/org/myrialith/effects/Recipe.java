@@ -1,0 +1,102 @@
+package org.myrialith.effects;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.TextRules;
+
+/**
+ * Layers of effects on a fixture, and the frames that are made of them.
+ *
+ * @param fixture its identifier
+ * @param frames of a loop
+ * @param holdMillis each (ms)
+ * @param layers the lowest first
+ */
+public record Recipe(String fixture, int frames, int holdMillis, List<Layer> layers) {
+  /** Allowed frames. */
+  public static final Bounds FRAMES = Bounds.count(1, 2000);
+
+  /** Allowed holds. */
+  public static final Bounds HOLD = Bounds.count(1, 60_000, "ms");
+
+  /** Most layers. */
+  public static final int MOST_LAYERS = 4;
+
+  /** How it stands in the format. */
+  public static final Description<Recipe> DESCRIPTION =
+      Description.of(
+          Recipe.class,
+          Field.id("fixture"),
+          Field.count("frames", "Frames of the loop", FRAMES),
+          Field.count("holdMillis", "Each held", HOLD),
+          Field.rows("layers", "Layers", Layer.DESCRIPTION, 1, MOST_LAYERS));
+
+  public Recipe {
+    TextRules.id("fixture", fixture);
+    FRAMES.require("frames", frames);
+    HOLD.require("holdMillis", holdMillis);
+    layers = List.copyOf(layers);
+    Bounds.count(1, MOST_LAYERS).require("layers", layers.size());
+  }
+
+  /** Returns two seconds of a candle. */
+  public static Recipe usual(String fixture) {
+    return new Recipe(fixture, 40, 50, List.of(new Layer(Candle.KIND.usual(), Blend.OVER, 100)));
+  }
+
+  /** Returns the asked colours of its frames: red, green, blue of each cell, row by row. */
+  public List<byte[]> baked(Places places) {
+    List<byte[]> all = new ArrayList<>();
+    int[][] pictures = new int[frames][places.places().size()];
+    for (Layer layer : layers) {
+      lay(layer, places, pictures);
+    }
+    for (int[] picture : pictures) {
+      byte[] rgb = new byte[3 * picture.length];
+      for (int cell = 0; cell < picture.length; cell++) {
+        rgb[3 * cell] = (byte) Tone.red(picture[cell]);
+        rgb[3 * cell + 1] = (byte) Tone.green(picture[cell]);
+        rgb[3 * cell + 2] = (byte) Tone.blue(picture[cell]);
+      }
+      all.add(rgb);
+    }
+    return all;
+  }
+
+  private void lay(Layer layer, Places places, int[][] pictures) {
+    if (layer.effect() instanceof Life life) {
+      grow(layer, life, places, pictures);
+      return;
+    }
+    for (int frame = 0; frame < frames; frame++) {
+      int turn = (int) ((long) frame * Waves.TURN / frames);
+      for (int cell = 0; cell < pictures[frame].length; cell++) {
+        Place place = places.places().get(cell);
+        if (place != null) {
+          int own = layer.effect().at(place, places, turn);
+          pictures[frame][cell] = layer.over(pictures[frame][cell], own);
+        }
+      }
+    }
+  }
+
+  /** What follows from what was, generation after generation. */
+  private void grow(Layer layer, Life life, Places places, int[][] pictures) {
+    boolean[] alive = new boolean[places.places().size()];
+    for (int cell = 0; cell < alive.length; cell++) {
+      alive[cell] = life.first(cell);
+    }
+    for (int frame = 0; frame < frames; frame++) {
+      for (int cell = 0; cell < alive.length; cell++) {
+        if (places.places().get(cell) != null) {
+          int own = alive[cell] ? life.colour() : life.background();
+          pictures[frame][cell] = layer.over(pictures[frame][cell], own);
+        }
+      }
+      alive = Life.next(alive, places.columns(), places.rows());
+    }
+  }
+}

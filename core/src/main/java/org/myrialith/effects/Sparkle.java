@@ -1,0 +1,39 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * Places that light up here and there, and fade.
+ *
+ * @param amount of the places that light at a time (%)
+ * @param times how often each may in a loop
+ */
+public record Sparkle(int colour, int background, int amount, int times, int seed)
+    implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Sparkle> KIND =
+      Kind.of(
+          "sparkle",
+          "sparkle",
+          new Sparkle(0xffffff, 0x000008, 25, 6, 1),
+          Effect.colour("colour", "Colour", 0xffffff),
+          Effect.colour("background", "Background", 0x000008),
+          Field.count("amount", "Of all places", PERCENT),
+          Effect.times("Chances"),
+          Effect.seed());
+
+  public Sparkle {
+    PERCENT.require("amount", amount);
+    TIMES.require("times", times);
+    SEED.require("seed", seed);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int at = turn * times + Chance.below(Waves.TURN - 1, seed, place.index(), 0);
+    int chance = (at >>> 16) % times;
+    boolean lit = Chance.below(100, seed, place.index(), chance + 1) < amount;
+    return lit ? Tone.mix(background, colour, Waves.triangle(at)) : background;
+  }
+}

@@ -1,0 +1,45 @@
+package org.myrialith.effects;
+
+import java.util.Objects;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+
+/**
+ * A plane of light that goes through, flat or in space.
+ *
+ * @param way that it goes
+ * @param widthPercent of the way (%)
+ * @param times in a loop
+ */
+public record Sweep(int colour, int background, Way way, int widthPercent, int times)
+    implements Effect {
+  /** How it stands in the format. */
+  public static final Kind<Sweep> KIND =
+      Kind.of(
+          "sweep",
+          "sweep",
+          new Sweep(0x40ffb0, 0, Way.RIGHT, 20, 1),
+          Effect.colour("colour", "Colour", 0x40ffb0),
+          Effect.colour("background", "Background", 0),
+          Field.of("way", "Goes", Way.TYPE).or(Way.RIGHT),
+          Field.count("widthPercent", "As wide as", SOME),
+          Effect.times("Times"));
+
+  public Sweep {
+    Objects.requireNonNull(way, "way");
+    SOME.require("widthPercent", widthPercent);
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    int length = way.length(all);
+    int wide = Math.max(1, Math.max(length, 1) * widthPercent / 100);
+    int at = turn * times & Waves.TURN - 1;
+    int middle = (int) ((long) at * (length + 2 * wide) >> 16) - wide;
+    int off = Math.abs(way.along(place, all) - middle);
+    return off >= wide
+        ? background
+        : Tone.mix(background, colour, Waves.FULL - off * Waves.FULL / wide);
+  }
+}

@@ -1,0 +1,48 @@
+package org.myrialith.effects;
+
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Kind;
+import org.myrialith.finding.Bounds;
+
+/**
+ * Waves of two colours that run across.
+ *
+ * @param waves at once along the longest side
+ * @param degrees the way they run, from right and clockwise
+ * @param times how many pass in a loop
+ */
+public record Wave(int colour, int background, int waves, int degrees, int times)
+    implements Effect {
+  /** Allowed directions. */
+  public static final Bounds DEGREES = Bounds.count(0, 359, "°");
+
+  /** Returns how far along a direction a place is, in turns of waves. */
+  static int phase(Place place, int waves, int degrees) {
+    int way = Waves.degrees(degrees);
+    int along = (place.x() * Waves.cosine(way) + place.y() * Waves.sine(way)) / Waves.FULL;
+    return along * waves * (Waves.TURN / (Places.SIDE + 1));
+  }
+
+  /** How it stands in the format. */
+  public static final Kind<Wave> KIND =
+      Kind.of(
+          "wave",
+          "wave",
+          new Wave(0x00a0ff, 0x001030, 2, 0, 2),
+          Effect.colour("colour", "Colour", 0x00a0ff),
+          Effect.colour("background", "Background", 0x001030),
+          Field.count("waves", "Waves", TIMES),
+          Field.count("degrees", "Towards", DEGREES),
+          Effect.times("Pass"));
+
+  public Wave {
+    TIMES.require("waves", waves);
+    DEGREES.require("degrees", degrees);
+    TIMES.require("times", times);
+  }
+
+  @Override
+  public int at(Place place, Places all, int turn) {
+    return Tone.mix(background, colour, Waves.raised(phase(place, waves, degrees) - turn * times));
+  }
+}

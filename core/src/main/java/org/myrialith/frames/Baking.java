@@ -1,0 +1,27 @@
+package org.myrialith.frames;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.effects.Places;
+import org.myrialith.effects.Recipe;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
+
+/** Frames made of effects. */
+public final class Baking {
+  private Baking() {}
+
+  /**
+   * Returns the frames of a recipe on a fixture.
+   *
+   * @param emitters of the fixture in data order
+   */
+  public static List<Frame> frames(Recipe recipe, Fixture fixture, List<Emitter> emitters) {
+    List<Frame> frames = new ArrayList<>();
+    for (byte[] rgb : recipe.baked(Places.of(fixture, emitters))) {
+      Picture picture = Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb);
+      frames.add(new Frame(picture, recipe.holdMillis()));
+    }
+    return List.copyOf(frames);
+  }
+}

@@ -1,0 +1,211 @@
+package org.myrialith.web.frames;
+
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.myrialith.effects.Blend;
+import org.myrialith.effects.Layer;
+import org.myrialith.effects.Rainbow;
+import org.myrialith.effects.Recipe;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Step;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Programme;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.pages.FormValues;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.store.NotThereException;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Effects on a fixture: layers with their parameters, looked at while they change, then frames. */
+@Controller
+@RequestMapping("/gadgets/{id}/frames/{fixture}/effects")
+class EffectsController {
+  /** Most light of one look (bytes): of long loops every so manieth frame is looked at. */
+  private static final int MOST_BYTES = 1 << 20;
+
+  private final ProjectPages pages;
+  private final ImageBench bench;
+
+  EffectsController(ProjectPages pages, ImageBench bench) {
+    this.pages = pages;
+    this.bench = bench;
+  }
+
+  @GetMapping
+  ModelAndView show(@PathVariable UUID id, @PathVariable String fixture) {
+    return page(id, fixture, null);
+  }
+
+  private static Recipe recipe(Gadget gadget, String fixture) {
+    gadget.fixture(fixture).orElseThrow(NotThereException::new);
+    return gadget.programme().recipeOn(fixture).orElse(Recipe.usual(fixture));
+  }
+
+  private ModelAndView page(UUID id, String fixture, FormValues typed) {
+    var opened = pages.open(id);
+    Gadget gadget = opened.plan().gadget();
+    RecipeForm form = new RecipeForm(recipe(gadget, fixture));
+    ModelAndView page = pages.page(opened, Step.FRAMES);
+    page.setViewName("frames/effects");
+    page.addObject("fixture", gadget.fixture(fixture).orElseThrow());
+    page.addObject("form", form.shown().over(typed));
+    page.addObject("layers", form.parts());
+    page.addObject("kinds", RecipeForm.kinds());
+    page.addObject("blends", RecipeForm.blends());
+    page.addObject("more", form.recipe().layers().size() < Recipe.MOST_LAYERS);
+    page.addObject("existing", gadget.clipOn(fixture).map(c -> c.frames().size()).orElse(0));
+    return page;
+  }
+
+  private ModelAndView change(
+      UUID id,
+      String fixture,
+      int base,
+      String summary,
+      Map<String, String> form,
+      UnaryOperator<Recipe> then) {
+    return pages.edit(
+        id,
+        base,
+        summary,
+        gadget ->
+            gadget.with(
+                gadget
+                    .programme()
+                    .with(then.apply(new RecipeForm(recipe(gadget, fixture)).read(form)))),
+        "frames/" + fixture + "/effects",
+        form,
+        typed -> page(id, fixture, typed));
+  }
+
+  @PostMapping
+  ModelAndView save(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam Map<String, String> form) {
+    return change(id, fixture, base, "Changed effects", form, recipe -> recipe);
+  }
+
+  /** Adds a layer, or removes one. */
+  @PostMapping("/layer")
+  ModelAndView layer(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam(defaultValue = "-1") int remove,
+      @RequestParam Map<String, String> form) {
+    return change(
+        id,
+        fixture,
+        base,
+        remove < 0 ? "Added a layer" : "Removed a layer",
+        form,
+        recipe -> remove < 0 ? added(recipe) : removed(recipe, remove));
+  }
+
+  private static Recipe added(Recipe recipe) {
+    List<Layer> layers = new ArrayList<>(recipe.layers());
+    layers.add(new Layer(Rainbow.KIND.usual(), Blend.MASK, 100));
+    return new Recipe(recipe.fixture(), recipe.frames(), recipe.holdMillis(), layers);
+  }
+
+  private static Recipe removed(Recipe recipe, int at) {
+    List<Layer> layers = new ArrayList<>(recipe.layers());
+    if (at >= layers.size() || layers.size() == 1) {
+      throw new InputException("remove", at + 1, "a layer that is not the only one");
+    }
+    layers.remove(at);
+    return new Recipe(recipe.fixture(), recipe.frames(), recipe.holdMillis(), layers);
+  }
+
+  /** Makes the frames. */
+  @PostMapping("/make")
+  ModelAndView make(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam(defaultValue = "replace") String where) {
+    return pages.edit(
+        id,
+        base,
+        "Made frames of effects",
+        gadget ->
+            gadget.with(
+                bench.inTurn(() -> made(gadget, recipe(gadget, fixture), where.equals("append")))),
+        FramesController.there(fixture, 0),
+        errors -> page(id, fixture, null));
+  }
+
+  private static Clip made(Gadget gadget, Recipe recipe, boolean append) {
+    Fixture on = gadget.fixture(recipe.fixture()).orElseThrow();
+    List<Frame> made = gadget.baked(recipe);
+    Clip old = gadget.clipOn(on.id()).orElse(null);
+    if (old == null) {
+      return new Clip(gadget.freeId("k"), on.name(), on.id(), made);
+    }
+    List<Frame> frames = new ArrayList<>(append ? old.frames() : List.of());
+    frames.addAll(made);
+    return old.withFrames(frames);
+  }
+
+  /**
+   * A look at a loop.
+   *
+   * @param preview as that of a revision
+   * @param light red, green, blue of each emitter, moment after moment, in base 64
+   */
+  record Look(PreviewController.Preview preview, String light) {}
+
+  /** Shows what was typed, without keeping anything. */
+  @PostMapping("/look")
+  @ResponseBody
+  ResponseEntity<Object> look(
+      @PathVariable UUID id, @PathVariable String fixture, @RequestParam Map<String, String> form) {
+    Gadget gadget = pages.open(id).plan().gadget();
+    try {
+      Recipe typed = new RecipeForm(recipe(gadget, fixture)).read(form);
+      return ResponseEntity.ok(bench.inTurn(() -> look(gadget, typed)));
+    } catch (InputException e) {
+      return ResponseEntity.unprocessableContent().body(Map.of("errors", e.errors()));
+    }
+  }
+
+  private static Look look(Gadget gadget, Recipe recipe) {
+    int emitters = gadget.fixtures().stream().mapToInt(Fixture::count).sum();
+    int most = Math.max(8, MOST_BYTES / Math.max(1, 3 * emitters));
+    int each = (recipe.frames() + most - 1) / most;
+    Recipe seen =
+        each == 1
+            ? recipe
+            : new Recipe(
+                recipe.fixture(),
+                recipe.frames() / each,
+                Math.min((int) Recipe.HOLD.max(), recipe.holdMillis() * each),
+                recipe.layers());
+    Gadget alone =
+        gadget.with(Programme.EMPTY).with(made(gadget.with(Programme.EMPTY), seen, false));
+    GadgetPlan plan = GadgetPlan.of(alone);
+    int size = 3 * plan.layout().emitters().size();
+    byte[] light = new byte[size * plan.show().moments().size()];
+    for (int moment = 0; moment < plan.show().moments().size(); moment++) {
+      System.arraycopy(plan.seen(moment), 0, light, moment * size, size);
+    }
+    return new Look(PreviewController.preview(plan), Base64.getEncoder().encodeToString(light));
+  }
+}

@@ -1,0 +1,98 @@
+package org.myrialith.web.frames;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.effects.Ember;
+import org.myrialith.effects.Recipe;
+import org.myrialith.effects.Wave;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** Effects are chosen, looked at while they change, laid over each other, and made frames. */
+@ExtendWith(RunningApplication.Extension.class)
+class EffectsPageTest {
+  private final RunningApplication application;
+
+  EffectsPageTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private static Locator button(Page page, String text) {
+    return page.locator("button").filter(new Locator.FilterOptions().setHasText(text)).first();
+  }
+
+  @Test
+  void framesAreMadeOfLayersOfEffects() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
+    try (Screen screen = Screen.open(address)) {
+      Page page = screen.page();
+      assertThat(page.locator("lit-lamp output")).containsText("moment");
+      page.locator("#layer0-kind").selectOption("ember");
+      screen.onRevision(2);
+      // another kind begins as it usually is
+      assertThat(page.locator("#layer0-times")).hasValue("4");
+      screen.holdAccessible();
+      button(page, "Add a layer").click();
+      screen.onRevision(3);
+      page.locator("#layer1-kind").selectOption("wave");
+      screen.onRevision(4);
+      // what can't be is told beside the field and stays typed; the look keeps the last that can
+      page.locator("#layer1-waves").fill("0");
+      page.locator("#layer1-waves").blur();
+      assertThat(page.locator("#layer1-waves-why")).containsText("1 to 64");
+      assertThat(page.locator(".look-trouble")).containsText("typed last");
+      assertThat(page.locator("#layer1-waves")).hasValue("0");
+      page.locator("#layer1-waves").fill("3");
+      page.locator("#layer1-waves").blur();
+      screen.onRevision(5);
+      Recipe recipe = application.stored(id).programme().recipeOn("f1").orElseThrow();
+      assertThat(recipe.layers().get(0).effect()).isInstanceOf(Ember.class);
+      assertThat(((Wave) recipe.layers().get(1).effect()).waves()).isEqualTo(3);
+      button(page, "Make the frames").click();
+      screen.onRevision(6);
+      Gadget made = application.stored(id);
+      assertThat(made.clipOn("f1").orElseThrow().frames()).isEqualTo(made.baked(recipe));
+      assertThat(made.clipOn("f1").orElseThrow().frames())
+          .extracting(Frame::holdMillis)
+          .containsOnly(50);
+      // the frames are there on the bench, and play
+      assertThat(page.locator(".core li")).hasCount(40);
+      assertThat(page.locator("lit-lamp output")).containsText("moment");
+      page.locator("a").filter(new Locator.FilterOptions().setHasText("of effects")).click();
+      button(page, "Remove layer 2").click();
+      screen.onRevision(7);
+      assertThat(application.stored(id).programme().recipeOn("f1").orElseThrow().layers())
+          .hasSize(1);
+    }
+  }
+
+  /** A slider changes what is looked at at once, and what is kept when it is let go. */
+  @Test
+  void aSliderIsFollowed() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
+    try (Screen screen = Screen.open(address)) {
+      Page page = screen.page();
+      Locator slider = page.locator(".slot-range:has(#layer0-depth) input[type=range]");
+      page.waitForResponse(
+          answer -> answer.url().endsWith("/look") && answer.ok(),
+          () ->
+              slider.evaluate(
+                  "s => { s.value = 77; s.dispatchEvent(new Event('input', {bubbles: true})); }"));
+      assertThat(page.locator("#layer0-depth")).hasValue("77");
+      assertThat(application.stored(id).programme().recipes()).isEmpty();
+      slider.evaluate("s => s.dispatchEvent(new Event('change', {bubbles: true}))");
+      screen.onRevision(2);
+      assertThat(application.stored(id).programme().recipeOn("f1")).isPresent();
+    }
+  }
+}
