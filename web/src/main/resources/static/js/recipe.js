@@ -4,21 +4,26 @@ const QUIET_MS = 90;
 
 class LitRecipe extends HTMLElement {
   connectedCallback() {
-    this.form = this.querySelector("form");
-    this.ranges();
     this.addEventListener("input", (e) => {
       this.follow(e.target);
       clearTimeout(this.ticket);
       this.ticket = setTimeout(() => this.look(), QUIET_MS);
     });
     // a page that came may have other fields
-    this.watcher = new MutationObserver(() => {
+    this.watcher = new MutationObserver((changes) => {
+      if (changes.every((change) => change.target.closest?.("lit-lamp, .look-trouble"))) {
+        return; // what the look itself draws
+      }
       this.ranges();
       clearTimeout(this.ticket);
       this.ticket = setTimeout(() => this.look(), QUIET_MS);
     });
-    this.watcher.observe(this.form, { childList: true, subtree: true, attributes: true, attributeFilter: ["value", "data-most"] });
-    this.look();
+    this.watcher.observe(this, { childList: true, subtree: true, attributes: true, attributeFilter: ["value", "data-most"] });
+    // what is in it may come a little later than itself
+    this.ticket = setTimeout(() => {
+      this.ranges();
+      this.look();
+    });
   }
 
   disconnectedCallback() {
@@ -62,10 +67,11 @@ class LitRecipe extends HTMLElement {
     this.waiting?.abort();
     this.waiting = new AbortController();
     const told = this.querySelector(".look-trouble");
+    const form = this.querySelector("form");
     try {
-      const answer = await fetch(this.dataset.look, { method: "POST", body: new URLSearchParams(new FormData(this.form)), signal: this.waiting.signal });
+      const answer = await fetch(this.dataset.look, { method: "POST", body: new URLSearchParams(new FormData(form)), signal: this.waiting.signal });
       const seen = await answer.json();
-      if (!answer.ok) {
+      if (!answer.ok || seen.errors) {
         told.textContent = "Shown is what was typed last and can be.";
         return;
       }
