@@ -25,7 +25,7 @@ class FloorsTest {
           Set.of("parts"),
           Set.of("brief"),
           Set.of("layout"),
-          Set.of("colour", "effects"),
+          Set.of("colour", "effects", "lettering"),
           Set.of("drive"),
           Set.of("frames"),
           Set.of("rail"),

@@ -11,7 +11,7 @@ class LitRecipe extends HTMLElement {
     });
     // a page that came may have other fields
     this.watcher = new MutationObserver((changes) => {
-      if (changes.every((change) => change.target.closest?.("lit-lamp, .look-trouble"))) {
+      if (changes.every((change) => change.target.closest?.("lit-lamp, .look-trouble, .look-notes"))) {
         return; // what the look itself draws
       }
       this.ranges();
@@ -76,6 +76,14 @@ class LitRecipe extends HTMLElement {
         return;
       }
       told.textContent = "";
+      const notes = this.querySelector(".look-notes");
+      notes?.replaceChildren(
+        ...seen.notes.map((note) => {
+          const item = document.createElement("li");
+          item.textContent = note;
+          return item;
+        }),
+      );
       const light = Uint8Array.from(atob(seen.light), (c) => c.charCodeAt(0));
       this.querySelector("lit-lamp").draft(seen.preview, light);
     } catch (e) {

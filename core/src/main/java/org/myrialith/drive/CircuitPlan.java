@@ -114,6 +114,17 @@ public interface CircuitPlan {
     return shareAt(less);
   }
 
+  /**
+   * Returns how much less it draws than {@link #litAmps} says, as lights that are lit together
+   * share what lets their current through (A).
+   *
+   * @param levels of what its wire has from a channel on
+   * @param first that channel
+   */
+  default double sharedAmps(Levels levels, int first) {
+    return 0;
+  }
+
   /** Returns whether it draws more for a part of a frame than on the mean of it. */
   default boolean surges() {
     return false;

@@ -315,6 +315,15 @@ public record ScanTiming(
 
   /** Returns whether a light of a level is lit in a slot. */
   public boolean lit(int level, Slot slot) {
-    return scan.method() == ScanMethod.PLAIN ? level > slot.bit() : (level >> slot.bit() & 1) == 1;
+    return lit(level, slot.bit());
+  }
+
+  /** Returns the same of a slot of a row. */
+  boolean lit(int level, ScanMethod.Step step) {
+    return lit(level, step.bit());
+  }
+
+  private boolean lit(int level, int bit) {
+    return scan.method() == ScanMethod.PLAIN ? level > bit : (level >> bit & 1) == 1;
   }
 }

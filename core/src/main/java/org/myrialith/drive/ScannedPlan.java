@@ -214,7 +214,7 @@ public record ScannedPlan(
   /** What the row that draws most has in its turn, above the mean of all. */
   @Override
   public double surgeAmps(Levels levels) {
-    int turns = circuit.rowSwitch().turns() && !circuit.alone() ? map.chips() : 1;
+    int turns = turns();
     double[] amps = new double[turns];
     double mean = 0;
     int[] together = together(levels, turns);
@@ -229,7 +229,69 @@ public record ScannedPlan(
         most = Math.max(most, circuit.alone() ? lit : amps[turn]);
       }
     }
-    return Math.max(0, most - mean);
+    return Math.max(0, most - mean + sharedAmps(levels, 0));
+  }
+
+  private int turns() {
+    return circuit.rowSwitch().turns() && !circuit.alone() ? map.chips() : 1;
+  }
+
+  private boolean shares() {
+    return !circuit.alone()
+        && switching.loads().stream()
+            .anyMatch(load -> load.path() instanceof ByTurns turns && turns.rowOhms() > 0);
+  }
+
+  @Override
+  public double sharedAmps(Levels levels, int first) {
+    if (!shares()) {
+      return 0;
+    }
+    double less = 0;
+    int[] together = new int[turns()];
+    for (ScanMethod.Step step : timing.steps().stream().flatMap(List::stream).toList()) {
+      Arrays.fill(together, 0);
+      for (int i = 0; i < levels.size(); i++) {
+        if (timing.lit(levels.at(i), step)) {
+          together[turn(first + i)] += load(first + i).paths();
+        }
+      }
+      double whole = (double) step.weight() / fullLevel();
+      for (int i = 0; i < levels.size(); i++) {
+        if (timing.lit(levels.at(i), step)) {
+          less += whole * lost(load(first + i), together[turn(first + i)]);
+        }
+      }
+    }
+    return hookup().ownRail() ? 0 : less;
+  }
+
+  private OutputLoad load(int channel) {
+    return switching.loads().get(map.channels().get(channel).load());
+  }
+
+  private int turn(int channel) {
+    return turns() > 1 ? map.chip(channel) : 0;
+  }
+
+  /** What a light loses of its mean to those that are lit with it (A). */
+  private static double lost(OutputLoad load, int together) {
+    return load.path() instanceof ByTurns turns && turns.amps(1) > 0
+        ? load.amps() * (1 - turns.amps(together) / turns.amps(1))
+        : 0;
+  }
+
+  /** All lit, as they share what lets rows through. */
+  @Override
+  public double mostLitAmps(double share) {
+    double alone = SwitchedPlan.super.mostLitAmps(share);
+    if (!shares()) {
+      return alone;
+    }
+    int[] full = new int[map.channels().size()];
+    Arrays.fill(full, (int) Math.round(share * fullLevel()));
+    return SwitchedPlan.super.mostLitAmps((double) full[0] / fullLevel())
+        - sharedAmps(Levels.of(levelBits(), full), 0);
   }
 
   private int[] together(Levels levels, int turns) {

@@ -6,8 +6,9 @@ import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.lettering.CaptionPlan;
 
-/** Frames made of effects. */
+/** Frames made of effects, and of text. */
 public final class Baking {
   private Baking() {}
 
@@ -23,5 +24,14 @@ public final class Baking {
       frames.add(new Frame(picture, recipe.holdMillis()));
     }
     return List.copyOf(frames);
+  }
+
+  /** Returns the frames of a text on a fixture. */
+  public static List<Frame> frames(CaptionPlan plan) {
+    return plan.shots().stream()
+        .map(
+            shot ->
+                new Frame(Picture.of(plan.columns(), plan.rows(), shot.rgb()), shot.holdMillis()))
+        .toList();
   }
 }

@@ -21,6 +21,8 @@ import org.myrialith.layout.Position;
  * @param cells of the picture that each unit shows, {@link #DARK} for one that is never lit
  * @param perFrame levels of each frame; equal pictures share one value
  * @param sums of the levels of each frame, by group of the circuit
+ * @param shared how much less than by those sums each frame draws, as lights share what lets their
+ *     current through (A)
  */
 public record ClipLevels(
     Clip clip,
@@ -29,7 +31,8 @@ public record ClipLevels(
     CircuitPlan plan,
     int[] cells,
     List<Levels> perFrame,
-    List<long[]> sums) {
+    List<long[]> sums,
+    List<Double> shared) {
   /** Stands for the cell of a unit that is never lit. */
   public static final int DARK = -1;
 
@@ -53,15 +56,27 @@ public record ClipLevels(
     Map<Levels, long[]> knownSums = new HashMap<>();
     List<Levels> perFrame = new ArrayList<>();
     List<long[]> sums = new ArrayList<>();
+    Map<Levels, Double> knownShared = new HashMap<>();
+    List<Double> shared = new ArrayList<>();
     for (Frame frame : clip.frames()) {
       Levels levels =
           known.computeIfAbsent(
               frame.picture().hash(), hash -> levels(frame.picture(), cells, stretch, table));
       perFrame.add(levels);
+      shared.add(
+          knownShared.computeIfAbsent(
+              levels, l -> circuit < 0 ? 0 : plan.sharedAmps(l, stretch.firstChannel())));
       sums.add(knownSums.computeIfAbsent(levels, l -> sums(l, stretch, plan.groups())));
     }
     return new ClipLevels(
-        clip, circuit, stretch, plan, cells, List.copyOf(perFrame), List.copyOf(sums));
+        clip,
+        circuit,
+        stretch,
+        plan,
+        cells,
+        List.copyOf(perFrame),
+        List.copyOf(sums),
+        List.copyOf(shared));
   }
 
   private static long[] sums(Levels levels, Stretch stretch, int groups) {

@@ -12,6 +12,8 @@ import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.lettering.Caption;
+import org.myrialith.lettering.FontFile;
 
 /**
  * What plays. Immutable.
@@ -19,8 +21,15 @@ import org.myrialith.layout.Layout;
  * @param clips at most one a fixture, of the fixture's size
  * @param glyphs characters that the maker made
  * @param recipes effects that frames are made of, at most one a fixture
+ * @param captions texts that frames are made of, at most one a fixture
+ * @param fonts that the maker brought in
  */
-public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recipes) {
+public record Programme(
+    List<Clip> clips,
+    List<Glyph> glyphs,
+    List<Recipe> recipes,
+    List<Caption> captions,
+    List<FontFile> fonts) {
   /** Nothing plays. */
   public static final Programme EMPTY = new Programme(List.of());
 
@@ -34,11 +43,14 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
               .explained("characters as the maker wants them on segment digits"),
           Field.rows("recipes", "Effects", Recipe.DESCRIPTION, 0, Layout.MOST_FIXTURES)
               .or(List.of())
-              .explained("what frames were made of; the frames themselves stand in the clips"));
+              .explained("what frames were made of; the frames themselves stand in the clips"),
+          Field.rows("captions", "Texts", Caption.DESCRIPTION, 0, Layout.MOST_FIXTURES)
+              .or(List.of()),
+          Field.rows("fonts", "Fonts", FontFile.DESCRIPTION, 0, FontFile.MOST).or(List.of()));
 
-  /** Clips and characters without effects. */
+  /** Clips and characters without what they could be made of. */
   public Programme(List<Clip> clips, List<Glyph> glyphs) {
-    this(clips, glyphs, List.of());
+    this(clips, glyphs, List.of(), List.of(), List.of());
   }
 
   /** Clips without characters of the maker's own. */
@@ -54,6 +66,10 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
     Layout.requireUnique("glyphs", glyphs, g -> g.fixture() + " " + g.character());
     recipes = List.copyOf(recipes);
     Layout.requireUnique("recipes", recipes, Recipe::fixture);
+    captions = List.copyOf(captions);
+    Layout.requireUnique("captions", captions, Caption::fixture);
+    fonts = List.copyOf(fonts);
+    Layout.requireUnique("fonts", fonts, FontFile::name);
   }
 
   /**
@@ -70,14 +86,8 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
             "the id of a fixture of this gadget");
       }
     }
-    for (int i = 0; i < recipes.size(); i++) {
-      if (layout.fixture(recipes.get(i).fixture()).isEmpty()) {
-        throw new InputException(
-            "recipes[" + i + "].fixture",
-            recipes.get(i).fixture(),
-            "the id of a fixture of this gadget");
-      }
-    }
+    requireFixtures(layout, "recipes", recipes.stream().map(Recipe::fixture).toList());
+    requireFixtures(layout, "captions", captions.stream().map(Caption::fixture).toList());
     for (int i = 0; i < clips.size(); i++) {
       Clip clip = clips.get(i);
       Fixture fixture = layout.fixture(clip.fixture()).orElse(null);
@@ -95,16 +105,25 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
     }
   }
 
+  private static void requireFixtures(Layout layout, String list, List<String> fixtures) {
+    for (int i = 0; i < fixtures.size(); i++) {
+      if (layout.fixture(fixtures.get(i)).isEmpty()) {
+        throw new InputException(
+            list + "[" + i + "].fixture", fixtures.get(i), "the id of a fixture of this gadget");
+      }
+    }
+  }
+
   /** Returns the programme with other clips. */
   public Programme with(List<Clip> other) {
-    return new Programme(other, glyphs, recipes);
+    return new Programme(other, glyphs, recipes, captions, fonts);
   }
 
   /** Returns the programme with a character, in place of the one for the same if there is one. */
   public Programme with(Glyph glyph) {
     List<Glyph> all = new ArrayList<>(without(glyph.fixture(), glyph.character()).glyphs());
     all.add(glyph);
-    return new Programme(clips, all, recipes);
+    return new Programme(clips, all, recipes, captions, fonts);
   }
 
   /** Returns the programme with a character as it comes along. */
@@ -114,7 +133,9 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
         glyphs.stream()
             .filter(g -> !g.fixture().equals(fixture) || !g.character().equals(character))
             .toList(),
-        recipes);
+        recipes,
+        captions,
+        fonts);
   }
 
   /** Returns the programme without a fixture. */
@@ -122,7 +143,9 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
     return new Programme(
         clips.stream().filter(c -> !c.fixture().equals(fixture)).toList(),
         glyphs.stream().filter(g -> !g.fixture().equals(fixture)).toList(),
-        recipes.stream().filter(r -> !r.fixture().equals(fixture)).toList());
+        recipes.stream().filter(r -> !r.fixture().equals(fixture)).toList(),
+        captions.stream().filter(c -> !c.fixture().equals(fixture)).toList(),
+        fonts);
   }
 
   /** Returns the programme with effects on a fixture, in place of those that are there. */
@@ -130,7 +153,33 @@ public record Programme(List<Clip> clips, List<Glyph> glyphs, List<Recipe> recip
     List<Recipe> all = new ArrayList<>(recipes);
     all.removeIf(r -> r.fixture().equals(recipe.fixture()));
     all.add(recipe);
-    return new Programme(clips, glyphs, all);
+    return new Programme(clips, glyphs, all, captions, fonts);
+  }
+
+  /** Returns the programme with a text on a fixture, in place of the one that is there. */
+  public Programme with(Caption caption) {
+    List<Caption> all = new ArrayList<>(captions);
+    all.removeIf(c -> c.fixture().equals(caption.fixture()));
+    all.add(caption);
+    return new Programme(clips, glyphs, recipes, all, fonts);
+  }
+
+  /** Returns the programme with a font, in place of the one of the same name. */
+  public Programme with(FontFile font) {
+    List<FontFile> all = new ArrayList<>(withoutFont(font.name()).fonts);
+    all.add(font);
+    return new Programme(clips, glyphs, recipes, captions, all);
+  }
+
+  /** Returns the programme without a font. */
+  public Programme withoutFont(String name) {
+    List<FontFile> left = fonts.stream().filter(f -> !f.name().equals(name)).toList();
+    return new Programme(clips, glyphs, recipes, captions, left);
+  }
+
+  /** Returns the text on a fixture. */
+  public Optional<Caption> captionOn(String fixture) {
+    return captions.stream().filter(c -> c.fixture().equals(fixture)).findFirst();
   }
 
   /** Returns the effects on a fixture. */

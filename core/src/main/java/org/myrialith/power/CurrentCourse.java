@@ -63,10 +63,21 @@ public record CurrentCourse(
       long start,
       int[] frames) {
     long[][] sums = Sent.sums(load.wiring(), clips, frames);
-    return peak(load, index, start, frames, limiter.map(l -> l.sent(sums)).orElse(sums));
+    long[][] sent = limiter.map(l -> l.sent(sums)).orElse(sums);
+    return peak(load, index, start, frames, sent, shared(clips, frames));
   }
 
-  private static Peak peak(Load load, long index, long start, int[] frames, long[][] sums) {
+  /** How much less is drawn than by sums of levels, as lights share what lets rows through (A). */
+  private static double shared(List<ClipLevels> clips, int[] frames) {
+    double all = 0;
+    for (int c = 0; c < frames.length; c++) {
+      all += clips.get(c).shared().get(frames[c]);
+    }
+    return all;
+  }
+
+  private static Peak peak(
+      Load load, long index, long start, int[] frames, long[][] sums, double shared) {
     long all = 0;
     double switched = 0;
     for (int c = 0; c < sums.length; c++) {
@@ -75,7 +86,7 @@ public record CurrentCourse(
       switched += plan.limited() ? 0 : plan.litAmps(sums[c]);
     }
     List<Integer> shown = Arrays.stream(frames).boxed().toList();
-    return new Peak(index, start, load.amps(sums), all, switched, shown);
+    return new Peak(index, start, load.amps(sums) - shared, all, switched - shared, shown);
   }
 
   /** Mutable, lives within one walk. */
@@ -107,18 +118,19 @@ public record CurrentCourse(
     @Override
     public void moment(long index, long start, int hold, int[] frames) {
       long[][] sums = Sent.sums(load.wiring(), clips, frames);
-      double asks = load.amps(sums);
+      double shared = shared(clips, frames);
+      double asks = load.amps(sums) - shared;
       long[][] goes = limiter.map(l -> l.sent(sums)).orElse(sums);
-      double draws = goes == sums ? asks : load.amps(goes);
+      double draws = goes == sums ? asks : load.amps(goes) - shared;
       if (index < asked.length) {
         asked[(int) index] = asks;
         sent[(int) index] = draws;
       }
       if (asks > mostAsked.amps()) {
-        mostAsked = peak(load, index, start, frames, sums);
+        mostAsked = peak(load, index, start, frames, sums, shared);
       }
       if (draws > mostSent.amps()) {
-        mostSent = peak(load, index, start, frames, goes);
+        mostSent = peak(load, index, start, frames, goes, shared);
       }
       over += asks > budget + 1e-12 ? 1 : 0;
       charge += draws * hold;
@@ -153,14 +165,16 @@ public record CurrentCourse(
         mean += own / clip.clip().lengthMillis();
       }
       long[][] sums = Sent.sums(load.wiring(), clips, brightest);
-      Peak asks = bare(peak(load, 0, 0, brightest, sums));
-      Peak goes = bare(peak(load, 0, 0, brightest, limiter.map(l -> l.sent(sums)).orElse(sums)));
+      double shared = shared(clips, brightest);
+      long[][] limited = limiter.map(l -> l.sent(sums)).orElse(sums);
+      Peak asks = bare(peak(load, 0, 0, brightest, sums, shared));
+      Peak goes = bare(peak(load, 0, 0, brightest, limited, shared));
       return new CurrentCourse(
           asked, sent, asks, goes, asks.amps() > budget ? Math.max(1, over) : 0, mean, ofFrames);
     }
 
     private static double lit(ClipLevels clip, int frame) {
-      return clip.plan().litAmps(clip.sums().get(frame));
+      return clip.plan().litAmps(clip.sums().get(frame)) - clip.shared().get(frame);
     }
 
     private static Peak bare(Peak peak) {

@@ -87,6 +87,20 @@ class MergeTest {
     return all;
   }
 
+  /** More new pictures than errors are told of: what is read only to be named is no error. */
+  @Test
+  void aClipOfManyNewFramesHasItsDifferenceToo() {
+    List<Frame> many = new ArrayList<>();
+    for (int i = 0; i < 300; i++) {
+      byte[] rgb = new byte[16 * 8 * 3];
+      rgb[0] = (byte) i;
+      rgb[1] = (byte) (i >> 8);
+      many.add(new Frame(Picture.of(16, 8, rgb), 20));
+    }
+    Gadget changed = clip("f1", clip -> clip.withFrames(many)).apply(LANTERN);
+    assertThat(Difference.between(LANTERN, changed)).hasSizeGreaterThan(100);
+  }
+
   @Test
   void changesThatDoNotMeetGoTogether() {
     List<String> clashes = new ArrayList<>();

@@ -35,7 +35,7 @@ import org.myrialith.tool.Gadgets;
 class CoinCellTest {
   private static final Supply COIN = new Supply("Coin cell", 3, 0.005, SupplyKind.COIN, 0);
 
-  /** Four columns and three rows of reds of 1.9 V on pins, one light lit or all of them. */
+  /** Four columns and three rows of reds of 2 V on pins, one light lit or all of them. */
   private static Gadget badge(ClockRate rate, double milliamps, int lit) {
     byte[] rgb = new byte[36];
     for (int light = 0; light < lit; light++) {
@@ -112,8 +112,8 @@ class CoinCellTest {
   }
 
   /**
-   * Where feeds leave 3 V, a red of 1.9 V behind its resistor and two pins: lights of a row share
-   * its pin. While a row is on, all of its current flows; on the mean a third of that.
+   * Where feeds leave 3 V, a red of 2 V behind its resistor and two pins: lights of a row share its
+   * pin. While a row is on, all of its current flows; on the mean a third of that.
    */
   @Test
   void aRowDrawsMoreInItsTurnThanOnTheMean() {
@@ -126,12 +126,12 @@ class CoinCellTest {
             .findFirst()
             .orElseThrow()
             .value();
-    double alone = 1.1 / (ohms + 75);
-    double each = 1.1 / (ohms + 75 + 3 * 40);
+    double alone = 1.0 / (ohms + 75);
+    double each = 1.0 / (ohms + 75 + 3 * 40);
     assertThat(tree(one).surgeAmps() + tree(one).power().peakAmps() - 0.0007)
-        .isCloseTo(alone, within(0.06 * alone));
+        .isCloseTo(alone, within(0.02 * alone));
     double duty = GadgetPlan.of(full).power().peakAmps() - 0.0007;
-    assertThat(tree(full).surgeAmps() + duty).isCloseTo(4 * each, within(0.15 * 4 * each));
+    assertThat(tree(full).surgeAmps() + duty).isCloseTo(4 * each, within(0.02 * 4 * each));
   }
 
   @Test
@@ -155,7 +155,7 @@ class CoinCellTest {
 
   /**
    * What nothing regulates: with a cell at rest at v, the lights get u = v − 20 ohm · (c + l · (u −
-   * 1.9) ÷ 1.1), of which u is solved by hand.
+   * 2) ÷ 1), of which u is solved by hand.
    */
   @Test
   void lightFadesWithTheCell() {
@@ -163,10 +163,10 @@ class CoinCellTest {
     TreePlan plan = tree(badge);
     double lights = plan.power().meanAmps() - 0.0007;
     for (double v : new double[] {3.1, 2.88, 2.5, 2.1}) {
-      double u = (v - 20 * 0.0007 + 20 * lights * 1.9 / 1.1) / (1 + 20 * lights / 1.1);
+      double u = (v - 20 * 0.0007 + 20 * lights * 2) / (1 + 20 * lights);
       TreeState state = plan.showAt(v, 1);
       assertThat(state.node("supply").volts()).isCloseTo(u, within(1e-5));
-      assertThat(plan.lightAt(state)).isCloseTo(Math.max(0, (u - 1.9) / 1.1), within(1e-4));
+      assertThat(plan.lightAt(state)).isCloseTo(Math.max(0, u - 2), within(1e-4));
     }
     List<BatteryLife.Point> points = new BatteryLife(plan).fades();
     assertThat(points.get(0).light()).isGreaterThan(1);

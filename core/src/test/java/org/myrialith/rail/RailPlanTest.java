@@ -103,7 +103,7 @@ class RailPlanTest {
         new RailSettings(
             "c1",
             Conductor.WIDE_TRACK_70,
-            Optional.of(Conductor.BOARD_1),
+            Optional.of(Conductor.BOARD_0_5),
             false,
             0,
             20,

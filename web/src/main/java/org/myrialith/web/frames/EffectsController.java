@@ -1,7 +1,6 @@
 package org.myrialith.web.frames;
 
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -12,12 +11,7 @@ import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.frames.Clip;
-import org.myrialith.frames.Frame;
-import org.myrialith.frames.Programme;
 import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
@@ -35,9 +29,6 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/gadgets/{id}/frames/{fixture}/effects")
 class EffectsController {
-  /** Most light of one look (bytes): of long loops every so manieth frame is looked at. */
-  private static final int MOST_BYTES = 1 << 20;
-
   private final ProjectPages pages;
   private final ImageBench bench;
 
@@ -146,31 +137,16 @@ class EffectsController {
         base,
         "Made frames of effects",
         gadget ->
-            gadget.with(
-                bench.inTurn(() -> made(gadget, recipe(gadget, fixture), where.equals("append")))),
+            bench.inTurn(
+                () ->
+                    DraftLook.kept(
+                        gadget,
+                        fixture,
+                        gadget.baked(recipe(gadget, fixture)),
+                        where.equals("append"))),
         FramesController.there(fixture, 0),
         errors -> page(id, fixture, null));
   }
-
-  private static Clip made(Gadget gadget, Recipe recipe, boolean append) {
-    Fixture on = gadget.fixture(recipe.fixture()).orElseThrow();
-    List<Frame> made = gadget.baked(recipe);
-    Clip old = gadget.clipOn(on.id()).orElse(null);
-    if (old == null) {
-      return new Clip(gadget.freeId("k"), on.name(), on.id(), made);
-    }
-    List<Frame> frames = new ArrayList<>(append ? old.frames() : List.of());
-    frames.addAll(made);
-    return old.withFrames(frames);
-  }
-
-  /**
-   * A look at a loop.
-   *
-   * @param preview as that of a revision
-   * @param light red, green, blue of each emitter, moment after moment, in base 64
-   */
-  record Look(PreviewController.Preview preview, String light) {}
 
   /** Shows what was typed, without keeping anything. */
   @PostMapping("/look")
@@ -186,10 +162,8 @@ class EffectsController {
     }
   }
 
-  private static Look look(Gadget gadget, Recipe recipe) {
-    int emitters = gadget.fixtures().stream().mapToInt(Fixture::count).sum();
-    int most = Math.max(8, MOST_BYTES / Math.max(1, 3 * emitters));
-    int each = (recipe.frames() + most - 1) / most;
+  private static DraftLook look(Gadget gadget, Recipe recipe) {
+    int each = DraftLook.each(gadget, recipe.frames());
     Recipe seen =
         each == 1
             ? recipe
@@ -198,14 +172,6 @@ class EffectsController {
                 recipe.frames() / each,
                 Math.min((int) Recipe.HOLD.max(), recipe.holdMillis() * each),
                 recipe.layers());
-    Gadget alone =
-        gadget.with(Programme.EMPTY).with(made(gadget.with(Programme.EMPTY), seen, false));
-    GadgetPlan plan = GadgetPlan.of(alone);
-    int size = 3 * plan.layout().emitters().size();
-    byte[] light = new byte[size * plan.show().moments().size()];
-    for (int moment = 0; moment < plan.show().moments().size(); moment++) {
-      System.arraycopy(plan.seen(moment), 0, light, moment * size, size);
-    }
-    return new Look(PreviewController.preview(plan), Base64.getEncoder().encodeToString(light));
+    return DraftLook.of(gadget, recipe.fixture(), gadget.baked(seen), List.of());
   }
 }

@@ -1,0 +1,219 @@
+package org.myrialith.lettering;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.myrialith.finding.InputException;
+import org.myrialith.formats.BdfFont;
+import org.myrialith.tool.OutsideTool;
+
+/** Text in dots, against an independent renderer of the same font files. */
+class LetteringTest {
+  @TempDir static Path folder;
+
+  private static byte[] file(String key) throws IOException {
+    try (InputStream in = Fonts.class.getResourceAsStream(key + ".bdf")) {
+      return in.readAllBytes();
+    }
+  }
+
+  /** Rows of lit dots without what is dark round them. */
+  private static List<String> cropped(int columns, int rows, boolean[] lit) {
+    int left = columns;
+    int right = -1;
+    int top = rows;
+    int foot = -1;
+    for (int i = 0; i < lit.length; i++) {
+      if (lit[i]) {
+        left = Math.min(left, i % columns);
+        right = Math.max(right, i % columns);
+        top = Math.min(top, i / columns);
+        foot = Math.max(foot, i / columns);
+      }
+    }
+    List<String> all = new ArrayList<>();
+    for (int row = top; row <= foot; row++) {
+      StringBuilder text = new StringBuilder();
+      for (int column = left; column <= right; column++) {
+        text.append(lit[row * columns + column] ? '#' : '.');
+      }
+      all.add(text.toString());
+    }
+    return all;
+  }
+
+  /** The image tool draws the text with its own font library. */
+  private static List<String> drawn(Path font, int height, String text) {
+    String bitmap =
+        OutsideTool.run(
+                folder,
+                "convert",
+                "+antialias",
+                "-background",
+                "black",
+                "-fill",
+                "white",
+                "-font",
+                font.toString(),
+                "-pointsize",
+                String.valueOf(height),
+                "label:" + text.replace("\\", "\\\\").replace("%", "%%"),
+                "-threshold",
+                "50%",
+                "-compress",
+                "none",
+                "pbm:-")
+            .text();
+    String[] words = bitmap.strip().split("\\s+", 4);
+    int columns = Integer.parseInt(words[1]);
+    int rows = Integer.parseInt(words[2]);
+    String dots = words[3].replaceAll("\\s", "");
+    boolean[] lit = new boolean[columns * rows];
+    for (int i = 0; i < lit.length; i++) {
+      lit[i] = dots.charAt(i) == '0'; // 1 is black there
+    }
+    return cropped(columns, rows, lit);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"pebble-8", "pebble-8-even", "pebble-5", "pebble-16"})
+  void linesAreThoseOfAnIndependentRenderer(String key) throws IOException {
+    Path path = folder.resolve(key + ".bdf");
+    Files.write(path, file(key));
+    BdfFont font = Fonts.of(key, List.of()).orElseThrow();
+    Random random = new Random(key.hashCode());
+    List<String> texts =
+        new ArrayList<>(List.of("HELLO 12:45", "A,B;C!D?", "TIDE +3.5 M", "X<Y>Z = 100%"));
+    if (!key.equals("pebble-5")) {
+      texts.addAll(List.of("Quay jiffy g", "Ärger über größe", "façade, señor, ålesund €5"));
+    }
+    List<Integer> there = font.glyphs().keySet().stream().filter(c -> c > 32).sorted().toList();
+    for (int i = 0; i < 4; i++) {
+      StringBuilder text = new StringBuilder("A");
+      for (int letter = 0; letter < 12; letter++) {
+        int code = there.get(random.nextInt(there.size()));
+        text.appendCodePoint(code == 0xffff ? 'B' : code);
+      }
+      texts.add(text.toString());
+    }
+    for (String text : texts) {
+      Line line = Line.of(text, font);
+      assertThat(cropped(line.columns(), line.rows(), line.lit()))
+          .as(text)
+          .isEqualTo(drawn(path, font.height(), text));
+      assertThat(line.missing()).as(text).isEmpty();
+    }
+  }
+
+  @Test
+  void whatAFontLacksIsTold() {
+    Line line = Line.of("Tide 漁火 漁 A", Fonts.of("pebble-8", List.of()).orElseThrow());
+    assertThat(line.missing()).containsExactly("漁", "火");
+    CaptionPlan plan = CaptionPlan.of(Caption.usual("f1").saying("漁"), List.of(), 16, 5);
+    assertThat(plan.notes()).anyMatch(n -> n.contains("漁")).anyMatch(n -> n.contains("cut off"));
+  }
+
+  /** A text of 29 dots over 16 columns: 45 pictures, 12 a second to the millisecond. */
+  @Test
+  void whatScrollsGoesADotAPicture() {
+    Caption caption = Caption.usual("f1");
+    BdfFont font = Fonts.of(Fonts.USUAL, List.of()).orElseThrow();
+    Line line = Line.of("Hello", font);
+    CaptionPlan plan = CaptionPlan.of(caption, List.of(), 16, 8);
+    assertThat(plan.shots()).hasSize(line.columns() + 16);
+    int seconds = plan.shots().stream().mapToInt(CaptionPlan.Shot::holdMillis).sum();
+    assertThat((double) seconds).isCloseTo(plan.shots().size() / 0.012, within(1.0));
+    // it begins dark, and each picture is the one before moved by a dot
+    assertThat(plan.shots().get(0).rgb()).containsOnly(0);
+    for (int shot = 1; shot < plan.shots().size(); shot++) {
+      byte[] before = plan.shots().get(shot - 1).rgb();
+      byte[] now = plan.shots().get(shot).rgb();
+      for (int row = 0; row < 8; row++) {
+        assertThat(Arrays.copyOfRange(now, row * 48, row * 48 + 45))
+            .isEqualTo(Arrays.copyOfRange(before, row * 48 + 3, row * 48 + 48));
+      }
+    }
+    // five letters in the time of their dots
+    assertThat(plan.lettersPerSecond()).isCloseTo(5 / (line.columns() / 12.0), within(1e-9));
+  }
+
+  @Test
+  void pagesHaveWholeWordsWhereTheyFit() {
+    Caption caption = Caption.usual("f1").saying("AB CD ABCDEFGHIJ E").by(Caption.Way.PAGES);
+    CaptionPlan plan = CaptionPlan.of(caption, List.of(), 24, 8);
+    // five dots a letter and one between: two words of two letters do not fit into 24
+    BdfFont font = Fonts.of(Fonts.USUAL, List.of()).orElseThrow();
+    assertThat(Line.of("AB CD", font).columns() - 1).isGreaterThan(24);
+    assertThat(plan.shots().size()).isBetween(5, 6);
+    assertThat(plan.shots()).allMatch(shot -> shot.holdMillis() == 2000);
+    assertThat(CaptionPlan.of(caption.by(Caption.Way.STANDS), List.of(), 24, 8).shots()).hasSize(1);
+    assertThat(CaptionPlan.of(caption.saying(""), List.of(), 24, 8).shots()).hasSize(1);
+  }
+
+  @Test
+  void textsThatAreTooLongAreRefusedByName() {
+    assertThatThrownBy(
+            () -> CaptionPlan.of(Caption.usual("f1").saying("W".repeat(10_000)), List.of(), 16, 8))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("text")
+        .hasMessageContaining("2000");
+    assertThatThrownBy(() -> Caption.usual("f1").saying("W".repeat(10_001)))
+        .hasMessageContaining("at most 10000");
+    assertThatThrownBy(() -> CaptionPlan.of(Caption.usual("f1").in("none"), List.of(), 9, 9))
+        .hasMessageContaining("font");
+  }
+
+  /** What a file may not be, each with the line that says so. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        "nothing",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 0 0 0\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBITMAP\nFF\nENDCHAR\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBBX 8 9999 0 0\nBITMAP\nENDCHAR\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBBX 8 2 0 0\nBITMAP\nFF\nENDCHAR\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBBX 8 1 0 0\nBITMAP\nGG\nENDCHAR\nENDFONT",
+        "STARTFONT 2.1\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBBX 8 1 0 0\nBITMAP\nFF",
+        "STARTFONT 2.1\nFONT_ASCENT 0\nFONT_DESCENT 0\nFONTBOUNDINGBOX 8 8 0 0\nSTARTCHAR A\nENCODING 65\nBBX 8 1 0 0\nBITMAP\nFF\nENDCHAR\nENDFONT",
+      })
+  void filesThatAreNoFontsAreRefused(String text) {
+    assertThatThrownBy(() -> BdfFont.read(text))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("font");
+  }
+
+  /** Cut off anywhere, or with bytes changed, a font is read or refused, and nothing else. */
+  @Test
+  void brokenFilesNeverDoAnythingElse() throws IOException {
+    String text = new String(file("pebble-5"), StandardCharsets.US_ASCII);
+    Random random = new Random(3);
+    for (int i = 0; i < 400; i++) {
+      StringBuilder broken = new StringBuilder(text.substring(0, random.nextInt(text.length())));
+      for (int change = 0; change < 3 && !broken.isEmpty(); change++) {
+        broken.setCharAt(random.nextInt(broken.length()), (char) (32 + random.nextInt(95)));
+      }
+      try {
+        BdfFont.read(broken.toString());
+      } catch (InputException expected) {
+        assertThat(expected).hasMessageContaining("font");
+      }
+    }
+  }
+}

@@ -1,0 +1,59 @@
+package org.myrialith.web.frames;
+
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Programme;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+
+/**
+ * A look at frames that are not kept yet: as they would be emitted, all else dark.
+ *
+ * @param preview as that of a revision
+ * @param light red, green, blue of each emitter, moment after moment, in base 64
+ * @param notes what is to be said of them
+ */
+record DraftLook(PreviewController.Preview preview, String light, List<String> notes) {
+  /** Most light of one look (bytes). */
+  private static final int MOST_BYTES = 1 << 20;
+
+  private static final int LEAST_FRAMES = 8;
+
+  /** Returns every how manieth frame is looked at, so that a look is no longer than it may be. */
+  static int each(Gadget gadget, int frames) {
+    int emitters = gadget.fixtures().stream().mapToInt(Fixture::count).sum();
+    int most = Math.max(LEAST_FRAMES, MOST_BYTES / Math.max(1, 3 * emitters));
+    return (frames + most - 1) / most;
+  }
+
+  static DraftLook of(Gadget gadget, String fixture, List<Frame> frames, List<String> notes) {
+    GadgetPlan plan = GadgetPlan.of(kept(gadget.with(Programme.EMPTY), fixture, frames, false));
+    int size = 3 * plan.layout().emitters().size();
+    byte[] light = new byte[size * plan.show().moments().size()];
+    for (int moment = 0; moment < plan.show().moments().size(); moment++) {
+      System.arraycopy(plan.seen(moment), 0, light, moment * size, size);
+    }
+    return new DraftLook(
+        PreviewController.preview(plan), Base64.getEncoder().encodeToString(light), notes);
+  }
+
+  /**
+   * Returns a gadget with frames as the clip of a fixture.
+   *
+   * @param append whether they go behind those that are there
+   */
+  static Gadget kept(Gadget gadget, String fixture, List<Frame> made, boolean append) {
+    Fixture on = gadget.fixture(fixture).orElseThrow();
+    Clip old = gadget.clipOn(fixture).orElse(null);
+    if (old == null) {
+      return gadget.with(new Clip(gadget.freeId("k"), on.name(), fixture, made));
+    }
+    List<Frame> frames = new ArrayList<>(append ? old.frames() : List.of());
+    frames.addAll(made);
+    return gadget.with(old.withFrames(frames));
+  }
+}
