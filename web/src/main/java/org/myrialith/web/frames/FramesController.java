@@ -60,6 +60,7 @@ class FramesController {
     ModelAndView page = pages.page(opened, Step.FRAMES);
     FramesPage bench = FramesPage.of(opened.plan(), fixture, frame);
     page.addObject("bench", bench);
+    page.addObject("clipForm", ClipController.usual());
     bench
         .current(opened.plan())
         .ifPresent(

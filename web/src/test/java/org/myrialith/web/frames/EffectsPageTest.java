@@ -67,7 +67,7 @@ class EffectsPageTest {
       // the frames are there on the bench, and play
       assertThat(page.locator(".core li")).hasCount(40);
       assertThat(page.locator("lit-lamp output")).containsText("moment");
-      page.locator("a").filter(new Locator.FilterOptions().setHasText("of effects")).click();
+      page.locator("a").filter(new Locator.FilterOptions().setHasText("effects")).click();
       button(page, "Remove layer 2").click();
       screen.onRevision(7);
       assertThat(application.stored(id).programme().recipeOn("f1").orElseThrow().layers())

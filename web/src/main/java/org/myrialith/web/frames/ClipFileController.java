@@ -1,0 +1,66 @@
+package org.myrialith.web.frames;
+
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import org.myrialith.describe.TypedNumber;
+import org.myrialith.finding.InputException;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipFiles;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.store.NotThereException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A clip as files. */
+@Controller
+@RequestMapping("/gadgets/{id}/frames/{fixture}/file")
+class ClipFileController {
+  private final ProjectPages pages;
+  private final ImageBench bench;
+
+  ClipFileController(ProjectPages pages, ImageBench bench) {
+    this.pages = pages;
+    this.bench = bench;
+  }
+
+  @GetMapping
+  ResponseEntity<byte[]> file(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam String as,
+      @RequestParam(defaultValue = "8") String scale) {
+    Clip clip = pages.open(id).plan().gadget().clipOn(fixture).orElseThrow(NotThereException::new);
+    ClipFiles files =
+        new ClipFiles(
+            clip,
+            as.equals("csv") ? 1 : (int) TypedNumber.require("scale", scale, ClipFiles.SCALE));
+    byte[] bytes = bench.inTurn(() -> bytes(files, as));
+    String end = as.equals("apng") || as.equals("sheet") ? "png" : as;
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(clip.name() + "." + end, StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .body(bytes);
+  }
+
+  private static byte[] bytes(ClipFiles files, String as) {
+    return switch (as) {
+      case "gif" -> files.gif().file();
+      case "apng" -> files.apng();
+      case "sheet" -> files.sheet();
+      case "csv" -> files.csv().getBytes(StandardCharsets.UTF_8);
+      default -> throw new InputException("as", as, "gif, apng, sheet or csv");
+    };
+  }
+}

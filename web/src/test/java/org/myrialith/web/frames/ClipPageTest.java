@@ -1,0 +1,76 @@
+package org.myrialith.web.frames;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.InputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipEdits;
+import org.myrialith.frames.ClipFiles;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** Whole clips are played faster, made darker, eased, and downloaded. */
+@ExtendWith(RunningApplication.Extension.class)
+class ClipPageTest {
+  private final RunningApplication application;
+
+  ClipPageTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private static Locator button(Page page, String text) {
+    return page.locator("button").filter(new Locator.FilterOptions().setHasText(text)).first();
+  }
+
+  private Clip clip(String id) {
+    return application.stored(id).clipOn("f1").orElseThrow();
+  }
+
+  private static void openEdits(Page page) {
+    page.locator("details.clip-edits").evaluate("d => { d.open = true; }");
+  }
+
+  @Test
+  void aClipIsChangedAsAWhole() throws IOException {
+    String id = application.bring(DemoGadgets.tideLantern());
+    Clip was = clip(id);
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      openEdits(page);
+      screen.holdAccessible();
+      page.locator("#tempo").fill("0");
+      button(page, "Play it so").click();
+      assertThat(page.locator("#tempo-why")).containsText("1 to 10");
+      assertThat(page.locator("#tempo")).hasValue("0");
+      page.locator("#tempo").fill("200");
+      button(page, "Play it so").click();
+      screen.onRevision(2);
+      assertThat(clip(id)).isEqualTo(new ClipEdits(was).tempo(200));
+      openEdits(page);
+      page.locator("#light").fill("60");
+      button(page, "Darken all").click();
+      screen.onRevision(3);
+      openEdits(page);
+      page.locator("#between").fill("3");
+      button(page, "Ease frame 1").click();
+      screen.onRevision(4);
+      assertThat(clip(id))
+          .isEqualTo(
+              new ClipEdits(new ClipEdits(new ClipEdits(was).tempo(200)).darker(-1, 60))
+                  .easedFrom(0, 3));
+      Download gif = page.waitForDownload(() -> page.locator("button[value=gif]").click());
+      assertThat(gif.suggestedFilename()).endsWith(".gif");
+      try (InputStream file = gif.createReadStream()) {
+        assertThat(file.readAllBytes()).isEqualTo(new ClipFiles(clip(id), 8).gif().file());
+      }
+    }
+  }
+}
