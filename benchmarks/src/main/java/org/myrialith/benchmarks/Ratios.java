@@ -37,13 +37,14 @@ public final class Ratios {
 
   private Ratios() {}
 
-  /** Runs them; takes three to four minutes. */
+  /** Runs them; takes some eight minutes. */
   public static void main(String[] args) {
     Ratios ratios = new Ratios();
     ratios.growthOfLayout();
     ratios.growthOfFrames();
     ratios.growthOfWays();
     ratios.growthOfScans();
+    new Making(ratios::time).all();
     ratios.rails();
     ratios.currents();
     ratios.besideReading("lantern", DemoGadgets.tideLantern());

@@ -180,6 +180,16 @@ public final class DemoGadgets {
     return DemoTurns.pierWand();
   }
 
+  /** Returns a badge on a coin cell whose frames are made of an effect. */
+  public static Gadget duneBadge() {
+    return DemoMade.duneBadge();
+  }
+
+  /** Returns a sign whose frames are made of a text. */
+  public static Gadget gullSign() {
+    return DemoMade.gullSign();
+  }
+
   /** Returns a desk with a clock, lamps and a chart, each driven another way. */
   public static Gadget pilotDesk() {
     return DemoBoards.pilotDesk();

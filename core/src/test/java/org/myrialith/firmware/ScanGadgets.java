@@ -260,6 +260,7 @@ final class ScanGadgets {
   /** The same at clocks that coin cells carry. */
   static Stream<Named<GadgetPlan>> slower() {
     return Stream.of(
+        Named.of("dune badge at 1 MHz", GadgetPlan.of(DemoGadgets.duneBadge())),
         Named.of(
             "three by four at 1 MHz",
             slow(

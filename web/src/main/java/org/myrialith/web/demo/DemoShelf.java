@@ -29,6 +29,8 @@ class DemoShelf implements ApplicationRunner {
       projects.create(DemoGadgets.fogBell(), "Demo gadget");
       projects.create(DemoGadgets.berthLamps(), "Demo gadget");
       projects.create(DemoGadgets.pierWand(), "Demo gadget");
+      projects.create(DemoGadgets.duneBadge(), "Demo gadget");
+      projects.create(DemoGadgets.gullSign(), "Demo gadget");
       projects.create(DemoGadgets.pilotDesk(), "Demo gadget");
       projects.create(DemoGadgets.tideLantern(), "Demo gadget");
     }

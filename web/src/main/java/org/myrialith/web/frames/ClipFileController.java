@@ -1,11 +1,17 @@
 package org.myrialith.web.frames;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
+import org.myrialith.formats.ApngWriter;
+import org.myrialith.formats.GifWriter;
+import org.myrialith.formats.Raster24;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipFiles;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.SeenPictures;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.http.ContentDisposition;
@@ -20,7 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** A clip as files. */
 @Controller
-@RequestMapping("/gadgets/{id}/frames/{fixture}/file")
+@RequestMapping("/gadgets/{id}/frames")
 class ClipFileController {
   private final ProjectPages pages;
   private final ImageBench bench;
@@ -30,7 +36,7 @@ class ClipFileController {
     this.bench = bench;
   }
 
-  @GetMapping
+  @GetMapping("/{fixture}/file")
   ResponseEntity<byte[]> file(
       @PathVariable UUID id,
       @PathVariable String fixture,
@@ -42,12 +48,30 @@ class ClipFileController {
             clip,
             as.equals("csv") ? 1 : (int) TypedNumber.require("scale", scale, ClipFiles.SCALE));
     byte[] bytes = bench.inTurn(() -> bytes(files, as));
+    return answer(clip.name(), as, bytes);
+  }
+
+  /** The whole show as it is emitted. */
+  @GetMapping("/seen")
+  ResponseEntity<byte[]> seen(
+      @PathVariable UUID id,
+      @RequestParam String as,
+      @RequestParam(defaultValue = "480") String width) {
+    GadgetPlan plan = pages.open(id).plan();
+    int wide = (int) TypedNumber.require("width", width, SeenPictures.WIDTH);
+    List<Raster24> pictures = bench.inTurn(() -> new SeenPictures(plan, wide).all());
+    byte[] bytes =
+        as.equals("apng") ? ApngWriter.write(pictures) : GifWriter.write(pictures).file();
+    return answer(plan.gadget().title(), as.equals("apng") ? as : "gif", bytes);
+  }
+
+  private static ResponseEntity<byte[]> answer(String name, String as, byte[] bytes) {
     String end = as.equals("apng") || as.equals("sheet") ? "png" : as;
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment()
-                .filename(clip.name() + "." + end, StandardCharsets.UTF_8)
+                .filename(name + "." + end, StandardCharsets.UTF_8)
                 .build()
                 .toString())
         .contentType(MediaType.APPLICATION_OCTET_STREAM)

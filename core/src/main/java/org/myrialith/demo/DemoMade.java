@@ -1,0 +1,107 @@
+package org.myrialith.demo;
+
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.brief.Brief;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.drive.Circuits;
+import org.myrialith.drive.Hookup;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.Scan;
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.Side;
+import org.myrialith.effects.Blend;
+import org.myrialith.effects.Layer;
+import org.myrialith.effects.Recipe;
+import org.myrialith.effects.Sparkle;
+import org.myrialith.frames.Baking;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Programme;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.layout.Panel;
+import org.myrialith.lettering.Caption;
+import org.myrialith.lettering.CaptionPlan;
+import org.myrialith.lettering.Fonts;
+import org.myrialith.parts.ClockRate;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
+import org.myrialith.power.Day;
+import org.myrialith.power.PlanningBasis;
+import org.myrialith.power.PowerSettings;
+
+/** Gadgets whose frames are made: of effects, of text. */
+final class DemoMade {
+  private DemoMade() {}
+
+  /** A badge of 35 reds on a coin cell, its bare chip at 1 MHz: grains that glitter. */
+  static Gadget duneBadge() {
+    Fixture badge =
+        DemoShapes.fixture(
+            "f1",
+            "Dune",
+            new Panel(5, 7, 6, 6, Corner.TOP_LEFT, true, false, 0),
+            0,
+            0,
+            "single-red");
+    ScannedPins circuit =
+        ScannedPins.usual("c1", List.of("f1"))
+            .on(
+                List.of("D0", "D1", "D2", "D3", "D4", "D5", "D6"),
+                List.of("B0", "B1", "B2", "B3", "B4"))
+            .scanned(Scan.of(100, 3, 10))
+            .with(Hookup.of(4, Side.TO_SUPPLY));
+    Recipe glitter =
+        new Recipe(
+            "f1", 40, 100, List.of(new Layer(new Sparkle(0xff0000, 0, 9, 5, 7), Blend.OVER, 100)));
+    Gadget gadget =
+        new Gadget(
+            new Brief(
+                    "Dune badge",
+                    "Worn for an evening, or a weekend: a few grains glitter at a time.",
+                    Controller.AVR8_32K,
+                    Optional.of(new Supply("Coin cell", 3, 0.005, SupplyKind.COIN, 0)))
+                .at(ClockRate.MHZ_1),
+            Layout.EMPTY.withFixtures(List.of(badge)),
+            new Circuits(List.of(circuit.called("Grains"))),
+            ColourSettings.USUAL,
+            new PowerSettings(0, PlanningBasis.THESE_FRAMES, 0.68).with(new Day(6, 0, 0.01, 0)),
+            Programme.EMPTY);
+    return gadget
+        .with(gadget.programme().with(glitter))
+        .with(new Clip("k1", "Glitter", "f1", gadget.baked(glitter)));
+  }
+
+  /** A sign of 32 by 8 pixels that tells when the ferry goes. */
+  static Gadget gullSign() {
+    Fixture sign =
+        Fixture.of("f1", "Sign", new Panel(32, 8, 10, 10, Corner.TOP_LEFT, true, true, 0), 0, 0);
+    Caption caption =
+        new Caption(
+            "f1",
+            "Next ferry 12:45, quay 2. Mind the gulls!",
+            Fonts.USUAL,
+            Caption.Way.SCROLLS,
+            0xffc050,
+            0x000008,
+            0,
+            20,
+            2000);
+    CaptionPlan plan = CaptionPlan.of(caption, List.of(), 32, 8);
+    return new Gadget(
+        new Brief(
+            "Gull sign",
+            "Hangs over the ticket office and is read from the whole pier.",
+            Controller.AVR8_256K,
+            Optional.of(Supply.CLASSES.get(4))),
+        Layout.EMPTY.withFixtures(List.of(sign)),
+        new Circuits(List.of(OneWirePixels.usual("c1", List.of("f1")))),
+        ColourSettings.USUAL.withBrightness(60),
+        new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+        new Programme(List.of(new Clip("k1", "Timetable", "f1", Baking.frames(plan))))
+            .with(caption));
+  }
+}
