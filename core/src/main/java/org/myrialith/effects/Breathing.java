@@ -27,6 +27,17 @@ public record Breathing(int colour, int lowPercent, int times) implements Effect
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return tone(turn);
+  }
+
+  /** All places have one colour. */
+  @Override
+  public Frame frame(Places all, int turn) {
+    int tone = tone(turn);
+    return place -> tone;
+  }
+
+  private int tone(int turn) {
     int low = Effect.share(lowPercent);
     int level = low + (Waves.FULL - low) * Waves.raised(turn * times) / Waves.FULL;
     return Tone.mix(0, colour, level);

@@ -38,16 +38,27 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return frame(all, turn).at(place);
+  }
+
+  @Override
+  public Frame frame(Places all, int turn) {
     int reach = Math.max(1, Places.SIDE * sizePercent / 100);
-    int most = 0;
+    int[] x = new int[amount];
+    int[] y = new int[amount];
     for (int bubble = 0; bubble < amount; bubble++) {
       int rises = times + (Chance.bits(seed, bubble, 2) & 1);
       int at = turn * rises + Chance.below(Waves.TURN - 1, seed, bubble, 1) & Waves.TURN - 1;
-      int y = all.height() + reach - (int) ((long) at * (all.height() + 2 * reach) >> 16);
+      y[bubble] = all.height() + reach - (int) ((long) at * (all.height() + 2 * reach) >> 16);
       int sway = Waves.sine(at * 2) * reach >> 10;
-      int x = Chance.below(all.width() + 1, seed, bubble, 0) + sway;
-      most = Math.max(most, Nearness.of(place.x() - x, place.y() - y, 0, reach));
+      x[bubble] = Chance.below(all.width() + 1, seed, bubble, 0) + sway;
     }
-    return Tone.mix(background, colour, most);
+    return place -> {
+      int most = 0;
+      for (int bubble = 0; bubble < amount; bubble++) {
+        most = Math.max(most, Nearness.of(place.x() - x[bubble], place.y() - y[bubble], 0, reach));
+      }
+      return Tone.mix(background, colour, most);
+    };
   }
 }

@@ -43,6 +43,17 @@ public sealed interface Effect
    */
   int at(Place place, Places all, int turn);
 
+  /** The colours of a frame (0xRRGGBB). */
+  interface Frame {
+    /** Returns that of a place. */
+    int at(Place place);
+  }
+
+  /** Returns a frame; what is the same for all of its places is worked out once. */
+  default Frame frame(Places all, int turn) {
+    return place -> at(place, all, turn);
+  }
+
   /** Returns whether what comes follows from what was, so that it is worked out from the start. */
   default boolean grows() {
     return false;

@@ -38,20 +38,36 @@ public record Fireflies(
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return frame(all, turn).at(place);
+  }
+
+  @Override
+  public Frame frame(Places all, int turn) {
     int reach = Math.max(1, Places.SIDE * sizePercent / 100);
-    int most = 0;
+    int[] glow = new int[amount];
+    int[][] at = new int[amount][];
+    int way = (turn >> 8) * STOPS;
     for (int fly = 0; fly < amount; fly++) {
-      int glow = Waves.raised(turn * times + Chance.below(Waves.TURN - 1, seed, fly, 0));
-      glow = glow * glow / Waves.FULL;
-      if (glow > 0) {
-        int way = (turn >> 8) * STOPS;
-        int x = Chance.course(seed, 3 * fly, way, STOPS) * all.width() / Waves.FULL;
-        int y = Chance.course(seed, 3 * fly + 1, way, STOPS) * all.height() / Waves.FULL;
-        int z = Chance.course(seed, 3 * fly + 2, way, STOPS) * all.depth() / Waves.FULL;
-        int near = Nearness.of(place.x() - x, place.y() - y, place.z() - z, reach);
-        most = Math.max(most, near * glow / Waves.FULL);
-      }
+      int light = Waves.raised(turn * times + Chance.below(Waves.TURN - 1, seed, fly, 0));
+      glow[fly] = light * light / Waves.FULL;
+      at[fly] =
+          new int[] {
+            Chance.course(seed, 3 * fly, way, STOPS) * all.width() / Waves.FULL,
+            Chance.course(seed, 3 * fly + 1, way, STOPS) * all.height() / Waves.FULL,
+            Chance.course(seed, 3 * fly + 2, way, STOPS) * all.depth() / Waves.FULL
+          };
     }
-    return Tone.mix(background, colour, most);
+    return place -> {
+      int most = 0;
+      for (int fly = 0; fly < amount; fly++) {
+        if (glow[fly] > most) {
+          int[] there = at[fly];
+          int near =
+              Nearness.of(place.x() - there[0], place.y() - there[1], place.z() - there[2], reach);
+          most = Math.max(most, near * glow[fly] / Waves.FULL);
+        }
+      }
+      return Tone.mix(background, colour, most);
+    };
   }
 }

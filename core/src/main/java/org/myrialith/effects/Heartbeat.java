@@ -37,6 +37,17 @@ public record Heartbeat(int colour, int lowPercent, int times) implements Effect
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return tone(turn);
+  }
+
+  /** All places have one colour. */
+  @Override
+  public Frame frame(Places all, int turn) {
+    int tone = tone(turn);
+    return place -> tone;
+  }
+
+  private int tone(int turn) {
     int at = turn * times & Waves.TURN - 1;
     int beat = Math.max(beat(at), beat(at - SECOND & Waves.TURN - 1) * 5 / 8);
     int low = Effect.share(lowPercent);

@@ -29,6 +29,17 @@ public record Lightning(int colour, int background, int times, int seed) impleme
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return tone(turn);
+  }
+
+  /** All places have one colour. */
+  @Override
+  public Frame frame(Places all, int turn) {
+    int tone = tone(turn);
+    return place -> tone;
+  }
+
+  private int tone(int turn) {
     int most = 0;
     for (int strike = 0; strike < times; strike++) {
       int start = Chance.below(Waves.TURN - 1, seed, strike, 0);

@@ -37,19 +37,31 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
 
   @Override
   public int at(Place place, Places all, int turn) {
+    return frame(all, turn).at(place);
+  }
+
+  @Override
+  public Frame frame(Places all, int turn) {
     int tail = Math.max(1, Math.max(all.height(), WIDE) * tailPercent / 100);
-    int most = 0;
+    int[] x = new int[amount];
+    int[] y = new int[amount];
     for (int drop = 0; drop < amount; drop++) {
       int falls = times + (Chance.bits(seed, drop, 2) & 1);
       int at = turn * falls + Chance.below(Waves.TURN - 1, seed, drop, 1) & Waves.TURN - 1;
-      int y = (int) ((long) at * (all.height() + tail) >> 16);
-      int behind = y - place.y();
-      int beside = Math.abs(place.x() - Chance.below(all.width() + 1, seed, drop, 0));
-      if (behind >= 0 && behind < tail && beside < WIDE) {
-        int level = Waves.FULL - behind * Waves.FULL / tail;
-        most = Math.max(most, level * (WIDE - beside) / WIDE);
-      }
+      y[drop] = (int) ((long) at * (all.height() + tail) >> 16);
+      x[drop] = Chance.below(all.width() + 1, seed, drop, 0);
     }
-    return Tone.mix(background, colour, most);
+    return place -> {
+      int most = 0;
+      for (int drop = 0; drop < amount; drop++) {
+        int behind = y[drop] - place.y();
+        int beside = Math.abs(place.x() - x[drop]);
+        if (behind >= 0 && behind < tail && beside < WIDE) {
+          int level = Waves.FULL - behind * Waves.FULL / tail;
+          most = Math.max(most, level * (WIDE - beside) / WIDE);
+        }
+      }
+      return Tone.mix(background, colour, most);
+    };
   }
 }

@@ -72,12 +72,12 @@ public record Recipe(String fixture, int frames, int holdMillis, List<Layer> lay
       return;
     }
     for (int frame = 0; frame < frames; frame++) {
-      int turn = (int) ((long) frame * Waves.TURN / frames);
+      Effect.Frame colours =
+          layer.effect().frame(places, (int) ((long) frame * Waves.TURN / frames));
       for (int cell = 0; cell < pictures[frame].length; cell++) {
         Place place = places.places().get(cell);
         if (place != null) {
-          int own = layer.effect().at(place, places, turn);
-          pictures[frame][cell] = layer.over(pictures[frame][cell], own);
+          pictures[frame][cell] = layer.over(pictures[frame][cell], colours.at(place));
         }
       }
     }

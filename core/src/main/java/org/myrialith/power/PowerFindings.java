@@ -125,7 +125,10 @@ record PowerFindings(PowerPlan plan) {
 
   private Finding worstFinding() {
     boolean limited = plan.limiter().isPresent();
-    Verdict verdict = plan.judge(limited ? plan.load().undimmedAmps() : plan.worstAmps());
+    Verdict most = plan.judge(limited ? plan.load().undimmedAmps() : plan.worstAmps());
+    // what is not among these frames is not played
+    boolean played = plan.framesOnly() && !limited && most == Verdict.BREAKS;
+    Verdict verdict = played ? Verdict.TIGHT : most;
     String says =
         phrase(
             "%s would draw %s. %s",
@@ -138,6 +141,9 @@ record PowerFindings(PowerPlan plan) {
                   " The limiter can't: %s, the gadget draws %s already.",
                   plan.load().switches() ? "with all lit that can't be dimmed" : "dark",
                   Quantity.text(plan.load().undimmedAmps(), "A"));
+    }
+    if (played) {
+      says += " Planned for these frames, which are all that is played; nothing limits others.";
     }
     Finding finding =
         Finding.of(Step.POWER, "worst-case-current", verdict, says)

@@ -100,6 +100,15 @@ public record PowerPlan(
     return limiter(load, supply, settings, levels);
   }
 
+  /**
+   * Returns whether nothing but these frames is planned for: they are all that is played, and a
+   * limiter keeps within the budget what it can dim.
+   */
+  public boolean framesOnly() {
+    return limiter().isPresent()
+        || settings.basis() == PlanningBasis.THESE_FRAMES && !load.dims() && show.count() > 0;
+  }
+
   /** Returns the current with everything that may light white under the brightness limit (A). */
   public double worstAmps() {
     return worstAmps(colour.brightnessPercent());

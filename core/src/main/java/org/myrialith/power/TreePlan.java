@@ -74,7 +74,7 @@ public record TreePlan(
    */
   public Map<String, Double> loadsOn(String node) {
     Map<String, Double> all = new LinkedHashMap<>();
-    double lights = power.limiter().isPresent() ? power.peakAmps() : power.worstAmps();
+    double lights = power.framesOnly() ? power.peakAmps() : power.worstAmps();
     if (tree().lights().equals(node)) {
       all.put(together() ? "Lights and controller" : "Lights", lights);
     }
@@ -173,7 +173,7 @@ public record TreePlan(
 
   /** Returns the tree with everything at its most. */
   public TreeState worst() {
-    double lights = power.limiter().isPresent() ? power.peakAmps() : power.worstAmps();
+    double lights = power.framesOnly() ? power.peakAmps() : power.worstAmps();
     return state(loads(lights, controllerAmps(), true));
   }
 

@@ -12,6 +12,7 @@ import org.myrialith.frames.Baking;
 import org.myrialith.lettering.Caption;
 import org.myrialith.lettering.CaptionPlan;
 import org.myrialith.power.BatteryLife;
+import org.myrialith.power.PlanningBasis;
 
 /** Demos whose frames are made hold what they promise. */
 class MadeDemosTest {
@@ -29,6 +30,12 @@ class MadeDemosTest {
     BatteryLife life = new BatteryLife(plan.tree().orElseThrow());
     assertThat(life.showHours()).isBetween(20.0, 300.0);
     assertThat(plan.firmware()).isPresent();
+    // all lit at once would be too much, and is not played
+    assertThat(plan.findings(Step.POWER))
+        .extracting(Finding::verdict)
+        .doesNotContain(Verdict.BREAKS);
+    Gadget worst = badge.with(badge.power().plannedFor(PlanningBasis.WORST_CASE));
+    assertThat(GadgetPlan.of(worst).verdict(Step.POWER)).isEqualTo(Verdict.BREAKS);
   }
 
   @Test
