@@ -4,6 +4,10 @@ import { layPieces } from "./page.js";
 import { change, underWay } from "./queue.js";
 
 const LONGEST_ROW = 64;
+// tools with a beginning and an end
+const TWO = ["line", "rectangle", "frame", "ellipse", "blend"];
+// tools that act at a place
+const ONE = ["fill", "replace"];
 
 // where the maker was, for an easel that comes in the place of another while keys are pressed
 let whereabouts = [0, 0];
@@ -140,10 +144,10 @@ class LitEasel extends HTMLElement {
         if (this.tool === "pencil") {
           this.dab(cell);
         }
-        this.draw(this.tool === "line" ? [start, cell] : undefined);
+        this.draw(TWO.includes(this.tool) ? [start, cell] : undefined);
       }
     };
-    const send = () => this.send(this.tool === "line" ? [start, cells.at(-1)] : this.tool === "fill" ? [start] : cells);
+    const send = () => this.send(TWO.includes(this.tool) ? [start, cells.at(-1)] : ONE.includes(this.tool) ? [start] : cells);
     // a pencil has painted already; a line that was taken away is not drawn
     follow({ move: drag, drop: send, cancel: () => (this.tool === "pencil" ? send() : this.draw()) });
   }
@@ -176,14 +180,16 @@ class LitEasel extends HTMLElement {
   act() {
     if (this.tool === "pick") {
       this.pick(this.cursor);
-    } else if (this.tool === "line" && !this.from) {
+    } else if (TWO.includes(this.tool) && !this.from) {
       this.from = this.cursor;
       this.draw([this.from, this.cursor]);
-    } else if (this.tool === "line") {
+    } else if (TWO.includes(this.tool)) {
       this.send([this.from, this.cursor]);
       this.from = undefined;
     } else {
-      this.dab(this.cursor);
+      if (this.tool === "pencil") {
+        this.dab(this.cursor);
+      }
       this.send([this.cursor]);
     }
   }
@@ -191,9 +197,11 @@ class LitEasel extends HTMLElement {
   send(cells) {
     const { tool } = this;
     const colour = this.form.elements.colour.value;
+    const size = this.form.elements.size.value;
+    const mirror = this.form.elements.mirror.value;
     change({
       action: this.form.getAttribute("action"),
-      fields: Object.entries({ tool, points: cells.map((c) => c.join(",")).join(" "), colour }),
+      fields: Object.entries({ tool, points: cells.map((c) => c.join(",")).join(" "), colour, size, mirror }),
       about: `a stroke on ${this.getAttribute("aria-label").split(",")[0].toLowerCase()}`,
       again: true,
       // the first stroke of all brings a page of its own
@@ -247,8 +255,16 @@ class LitEasel extends HTMLElement {
       pen.strokeStyle = "#ffffff";
       pen.lineWidth = 2;
       pen.beginPath();
-      pen.moveTo((ax + 0.5) * side, (ay + 0.5) * high);
-      pen.lineTo((bx + 0.5) * side, (by + 0.5) * high);
+      const [left, right] = [Math.min(ax, bx) * side, (Math.max(ax, bx) + 1) * side];
+      const [top, foot] = [Math.min(ay, by) * high, (Math.max(ay, by) + 1) * high];
+      if (this.tool === "ellipse") {
+        pen.ellipse((left + right) / 2, (top + foot) / 2, (right - left) / 2, (foot - top) / 2, 0, 0, 7);
+      } else if (this.tool === "rectangle" || this.tool === "frame") {
+        pen.rect(left, top, right - left, foot - top);
+      } else {
+        pen.moveTo((ax + 0.5) * side, (ay + 0.5) * high);
+        pen.lineTo((bx + 0.5) * side, (by + 0.5) * high);
+      }
       pen.stroke();
     }
     if (document.activeElement === this.canvas) {

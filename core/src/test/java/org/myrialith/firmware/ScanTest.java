@@ -78,6 +78,17 @@ class ScanTest {
     return Wired.of(folder, plan).levels(counts, plan.map().width(), plan.levelBits());
   }
 
+  /** Those that are other than the one before: on wires nothing else can be told apart. */
+  private static List<Levels> changing(List<Levels> all) {
+    List<Levels> changing = new ArrayList<>();
+    for (Levels one : all) {
+      if (changing.isEmpty() || !changing.get(changing.size() - 1).equals(one)) {
+        changing.add(one);
+      }
+    }
+    return changing;
+  }
+
   private static List<Levels> shown(ScannedPlan plan, Path folder, List<Turns.Turn> turns)
       throws IOException {
     List<Levels> all = new ArrayList<>();
@@ -98,7 +109,7 @@ class ScanTest {
     SimulatedController played =
         SimulatedController.play(folder, Turns.wires(scan), plan.show().lengthMillis() + 60);
     List<Turns.Turn> turns = Turns.played(scan, played.dump(), first(plan));
-    List<Levels> expected = Exported.ofLine(Exported.sent(plan), 0);
+    List<Levels> expected = changing(Exported.ofLine(Exported.sent(plan), 0));
     List<Levels> shown = shown(scan, folder, turns);
     assertThat(shown).hasSizeGreaterThan(expected.size());
     assertThat(shown.subList(0, expected.size())).isEqualTo(expected);

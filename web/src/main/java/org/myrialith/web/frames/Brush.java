@@ -1,19 +1,20 @@
 package org.myrialith.web.frames;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
+import org.myrialith.frames.Stroke;
 
-/**
- * One act on the easel as a request tells it.
- *
- * @param tool pencil (through all points), line (first to last) or fill (at the first)
- * @param points at least one
- * @param colour 0xRRGGBB
- */
-record Brush(String tool, List<Picture.Cell> points, int colour) {
+/** What a request tells of an act on the easel. */
+final class Brush {
   private static final int MOST_POINTS = 4000;
+
+  private Brush() {}
 
   /**
    * Returns a colour as 0xRRGGBB.
@@ -27,16 +28,34 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
     return Integer.parseInt(colour.substring(1), 16);
   }
 
+  private static String keys(Stream<String> keys) {
+    return keys.collect(Collectors.joining(", "));
+  }
+
   /**
    * Reads an act.
    *
    * @param points column,row pairs with blanks between, from 0
    * @throws InputException if anything is not as it should be
    */
-  static Brush read(String tool, String points, String colour, Picture picture) {
-    if (!List.of("pencil", "line", "fill").contains(tool)) {
-      throw new InputException("tool", tool, "pencil, line or fill");
-    }
+  static Stroke read(
+      String tool, String points, String colour, String size, String mirror, Picture picture) {
+    Stroke.Tool with =
+        Stroke.Tool.of(tool)
+            .orElseThrow(
+                () ->
+                    new InputException(
+                        "tool",
+                        tool,
+                        keys(Arrays.stream(Stroke.Tool.values()).map(Stroke.Tool::key))));
+    Stroke.Mirror mirrored =
+        Stroke.Mirror.of(mirror)
+            .orElseThrow(
+                () ->
+                    new InputException(
+                        "mirror",
+                        mirror,
+                        keys(Arrays.stream(Stroke.Mirror.values()).map(Stroke.Mirror::key))));
     List<Picture.Cell> cells = new ArrayList<>();
     for (String pair : points.strip().split("\\s+")) {
       cells.add(cell(pair, picture));
@@ -47,7 +66,8 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
             "at most " + MOST_POINTS + " points in one stroke");
       }
     }
-    return new Brush(tool, cells, colour(colour));
+    int wide = (int) TypedNumber.require("size", size, Stroke.SIZE);
+    return new Stroke(with, cells, colour(colour), wide, mirrored);
   }
 
   private static Picture.Cell cell(String pair, Picture picture) {
@@ -63,20 +83,5 @@ record Brush(String tool, List<Picture.Cell> points, int colour) {
         "points",
         pair,
         "column,row from 0,0 to " + (picture.columns() - 1) + "," + (picture.rows() - 1));
-  }
-
-  /** Returns the picture after the act. */
-  Picture on(Picture picture) {
-    if (tool.equals("fill")) {
-      return picture.withFill(points.get(0), colour);
-    }
-    if (tool.equals("line")) {
-      return picture.withLine(points.get(0), points.get(points.size() - 1), colour);
-    }
-    Picture painted = picture.withLine(points.get(0), points.get(0), colour);
-    for (int i = 1; i < points.size(); i++) {
-      painted = painted.withLine(points.get(i - 1), points.get(i), colour);
-    }
-    return painted;
   }
 }

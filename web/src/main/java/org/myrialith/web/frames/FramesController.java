@@ -12,6 +12,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.DigitText;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
+import org.myrialith.frames.Stroke;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.SegmentDigits;
@@ -60,6 +61,8 @@ class FramesController {
     ModelAndView page = pages.page(opened, Step.FRAMES);
     FramesPage bench = FramesPage.of(opened.plan(), fixture, frame);
     page.addObject("bench", bench);
+    page.addObject("tools", Stroke.Tool.values());
+    page.addObject("mirrors", Stroke.Mirror.values());
     page.addObject("clipForm", ClipController.usual());
     bench
         .current(opened.plan())
@@ -256,6 +259,8 @@ class FramesController {
       @RequestParam String tool,
       @RequestParam String points,
       @RequestParam String colour,
+      @RequestParam(defaultValue = "1") String size,
+      @RequestParam(defaultValue = "none") String mirror,
       @RequestHeader(name = "X-Easel", required = false) String easel) {
     ModelAndView onward =
         pages.edit(
@@ -265,12 +270,15 @@ class FramesController {
             gadget -> {
               Clip clip = clipOn(gadget, fixture);
               Frame old = frame(clip, frame);
-              Picture painted = Brush.read(tool, points, colour, old.picture()).on(old.picture());
+              Picture painted =
+                  Brush.read(tool, points, colour, size, mirror, old.picture()).on(old.picture());
               return gadget.with(clip.withFrame(frame, new Frame(painted, old.holdMillis())));
             },
             there(fixture, frame),
             errors -> page(id, fixture, frame));
-    onward.addObject("typed", Map.of("points", points, "colour", colour, "tool", tool));
+    onward.addObject(
+        "typed",
+        Map.of("points", points, "colour", colour, "tool", tool, "size", size, "mirror", mirror));
     boolean moved = onward.getView() instanceof RedirectView;
     boolean saved = moved && !((RedirectView) onward.getView()).getUrl().contains("/late/");
     if (easel != null && saved) {

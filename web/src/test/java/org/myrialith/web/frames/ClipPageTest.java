@@ -6,14 +6,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipEdits;
 import org.myrialith.frames.ClipFiles;
+import org.myrialith.frames.Picture;
+import org.myrialith.frames.Stroke;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 
@@ -36,6 +40,52 @@ class ClipPageTest {
 
   private static void openEdits(Page page) {
     page.locator("details.clip-edits").evaluate("d => { d.open = true; }");
+  }
+
+  /** An ellipse on both sides by the mouse, a frame by keys. */
+  @Test
+  void toolsPaintByMouseAndByKeys() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    Picture was = clip(id).frames().get(0).picture();
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      page.locator("input[value=ellipse]").check();
+      page.locator("select[name=mirror]").selectOption("across");
+      Locator easel = page.locator("#easel");
+      BoundingBox box = easel.boundingBox();
+      double cell = box.width / was.columns();
+      page.mouse().move(box.x + cell / 2, box.y + cell / 2);
+      page.mouse().down();
+      page.mouse().move(box.x + 4.5 * cell, box.y + 3.5 * cell);
+      page.mouse().up();
+      screen.onRevision(2);
+      int colour = Brush.colour(page.locator("input[name=colour]").first().inputValue());
+      Picture oval =
+          new Stroke(
+                  Stroke.Tool.ELLIPSE,
+                  List.of(new Picture.Cell(0, 0), new Picture.Cell(4, 3)),
+                  colour,
+                  1,
+                  Stroke.Mirror.ACROSS)
+              .on(was);
+      assertThat(clip(id).frames().get(0).picture()).isEqualTo(oval);
+      page.locator("input[value=frame]").check();
+      easel.focus();
+      for (String key : List.of("Enter", "ArrowRight", "ArrowRight", "ArrowDown", "Enter")) {
+        page.keyboard().press(key);
+      }
+      screen.onRevision(3);
+      Picture framed =
+          new Stroke(
+                  Stroke.Tool.FRAME,
+                  List.of(new Picture.Cell(4, 3), new Picture.Cell(6, 4)),
+                  colour,
+                  1,
+                  Stroke.Mirror.ACROSS)
+              .on(oval);
+      assertThat(clip(id).frames().get(0).picture()).isEqualTo(framed);
+      screen.holdAccessible();
+    }
   }
 
   @Test
@@ -66,7 +116,7 @@ class ClipPageTest {
           .isEqualTo(
               new ClipEdits(new ClipEdits(new ClipEdits(was).tempo(200)).darker(-1, 60))
                   .easedFrom(0, 3));
-      Download gif = page.waitForDownload(() -> page.locator("button[value=gif]").click());
+      Download gif = page.waitForDownload(() -> page.locator("button[value=gif]").first().click());
       assertThat(gif.suggestedFilename()).endsWith(".gif");
       try (InputStream file = gif.createReadStream()) {
         assertThat(file.readAllBytes()).isEqualTo(new ClipFiles(clip(id), 8).gif().file());
