@@ -211,103 +211,28 @@ public record ScannedPlan(
     return !hookup().ownRail();
   }
 
-  /** What the row that draws most has in its turn, above the mean of all. */
   @Override
   public double surgeAmps(Levels levels) {
-    int turns = turns();
-    double[] amps = new double[turns];
-    double mean = 0;
-    int[] together = together(levels, turns);
-    double most = 0;
-    for (int c = 0; c < levels.size(); c++) {
-      OutputLoad load = switching.loads().get(map.channels().get(c).load());
-      mean += (double) levels.at(c) / fullLevel() * load.amps();
-      if (levels.at(c) > 0) {
-        int turn = turns > 1 ? map.chip(c) : 0;
-        double lit = inTurn(load, circuit.alone() ? load.paths() : together[turn]);
-        amps[turn] += lit;
-        most = Math.max(most, circuit.alone() ? lit : amps[turn]);
-      }
-    }
-    return Math.max(0, most - mean + sharedAmps(levels, 0));
-  }
-
-  private int turns() {
-    return circuit.rowSwitch().turns() && !circuit.alone() ? map.chips() : 1;
-  }
-
-  private boolean shares() {
-    return !circuit.alone()
-        && switching.loads().stream()
-            .anyMatch(load -> load.path() instanceof ByTurns turns && turns.rowOhms() > 0);
+    return new TurnCurrents(this).surgeAmps(levels);
   }
 
   @Override
   public double sharedAmps(Levels levels, int first) {
-    if (!shares()) {
-      return 0;
-    }
-    double less = 0;
-    int[] together = new int[turns()];
-    for (ScanMethod.Step step : timing.steps().stream().flatMap(List::stream).toList()) {
-      Arrays.fill(together, 0);
-      for (int i = 0; i < levels.size(); i++) {
-        if (timing.lit(levels.at(i), step)) {
-          together[turn(first + i)] += load(first + i).paths();
-        }
-      }
-      double whole = (double) step.weight() / fullLevel();
-      for (int i = 0; i < levels.size(); i++) {
-        if (timing.lit(levels.at(i), step)) {
-          less += whole * lost(load(first + i), together[turn(first + i)]);
-        }
-      }
-    }
-    return hookup().ownRail() ? 0 : less;
-  }
-
-  private OutputLoad load(int channel) {
-    return switching.loads().get(map.channels().get(channel).load());
-  }
-
-  private int turn(int channel) {
-    return turns() > 1 ? map.chip(channel) : 0;
-  }
-
-  /** What a light loses of its mean to those that are lit with it (A). */
-  private static double lost(OutputLoad load, int together) {
-    return load.path() instanceof ByTurns turns && turns.amps(1) > 0
-        ? load.amps() * (1 - turns.amps(together) / turns.amps(1))
-        : 0;
+    return new TurnCurrents(this).sharedAmps(levels, first);
   }
 
   /** All lit, as they share what lets rows through. */
   @Override
   public double mostLitAmps(double share) {
-    double alone = SwitchedPlan.super.mostLitAmps(share);
-    if (!shares()) {
-      return alone;
+    TurnCurrents currents = new TurnCurrents(this);
+    if (!currents.shares()) {
+      return SwitchedPlan.super.mostLitAmps(share);
     }
     int[] full = new int[map.channels().size()];
     Arrays.fill(full, (int) Math.round(share * fullLevel()));
+    Levels all = Levels.of(levelBits(), full);
     return SwitchedPlan.super.mostLitAmps((double) full[0] / fullLevel())
-        - sharedAmps(Levels.of(levelBits(), full), 0);
-  }
-
-  private int[] together(Levels levels, int turns) {
-    int[] together = new int[turns];
-    for (int c = 0; c < levels.size(); c++) {
-      int paths = switching.loads().get(map.channels().get(c).load()).paths();
-      together[turns > 1 ? map.chip(c) : 0] += levels.at(c) > 0 ? paths : 0;
-    }
-    return together;
-  }
-
-  /** What a light draws in its turn with so many beside it (A), typical. */
-  private static double inTurn(OutputLoad load, int together) {
-    return load.path() instanceof ByTurns turns
-        ? load.paths() * turns.amps(together)
-        : load.path() instanceof KeptByTurns kept ? load.paths() * kept.kept().amps() : load.amps();
+        - currents.sharedAmps(all, 0);
   }
 
   /** Returns the resistor before the base of a row's transistor (ohm). */

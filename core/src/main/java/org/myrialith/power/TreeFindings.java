@@ -14,13 +14,10 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Connector;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
-import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.rail.Plug;
 
 /** What is judged of the nodes of a supply tree. */
 record TreeFindings(TreePlan plan) {
@@ -31,12 +28,6 @@ record TreeFindings(TreePlan plan) {
 
   private static final double HOT_CELSIUS = 85;
 
-  /** A port of a computer, USB 2.0 (A). */
-  private static final double PORT_AMPS = 0.5;
-
-  /** So many times what is drawn is a danger, not a reserve (common practice). */
-  private static final double OVERSIZE = 10;
-
   private SupplyTree tree() {
     return plan.tree();
   }
@@ -46,28 +37,29 @@ record TreeFindings(TreePlan plan) {
   }
 
   /** Nodes whose names come out alike in plain letters are told apart by their places. */
-  private String key(String name, String node) {
+  String key(String name, String node) {
     List<String> nodes = tree().nodes();
     boolean alone = nodes.stream().filter(n -> plain(n).equals(plain(node))).count() <= 1;
     return name + "-" + (alone ? plain(node) : String.valueOf(nodes.indexOf(node)));
   }
 
-  private static Finding of(String key, Verdict verdict, String says) {
+  static Finding of(String key, Verdict verdict, String says) {
     return Finding.of(Step.POWER, key, verdict, says);
   }
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
-    plug().ifPresent(all::add);
-    surge().ifPresent(all::add);
+    SourceFindings sources = new SourceFindings(this);
+    sources.plug().ifPresent(all::add);
+    sources.surge().ifPresent(all::add);
     boolean plain = plan.supply().kind() == SupplyKind.PLAIN && plan.settings().cableMm() == 0;
     if (plain && !tree().there()) {
       return all;
     }
-    programming().ifPresent(all::add);
+    sources.programming().ifPresent(all::add);
     TreeState worst = plan.worst();
-    all.add(source(SupplyTree.SUPPLY, plan.supply(), worst));
-    tree().sources().forEach(s -> all.add(source(s.name(), s, worst)));
+    all.add(sources.judged(SupplyTree.SUPPLY, plan.supply(), worst));
+    tree().sources().forEach(s -> all.add(sources.judged(s.name(), s, worst)));
     for (Converter converter : tree().converters()) {
       TreeState.Node node = worst.node(converter.name());
       if (node.inVolts() <= 0) {
@@ -79,107 +71,11 @@ record TreeFindings(TreePlan plan) {
       }
     }
     rails().forEach(all::add);
-    oversize(worst).ifPresent(all::add);
+    sources.oversize(worst).ifPresent(all::add);
     if (plan.supply().kind().runsEmpty()) {
       all.addAll(new CellFindings(plan).all());
     }
     return all;
-  }
-
-  private Optional<Finding> plug() {
-    Connector plug = plan.settings().connector();
-    return plug == Connector.NONE
-        ? Optional.empty()
-        : Optional.of(
-            Plug.judged(
-                "supply-plug",
-                "the supply",
-                plug,
-                plan.worst().node(SupplyTree.SUPPLY).amps(),
-                "Use a plug that carries it, two of them, or ask for less light."));
-  }
-
-  /** What is drawn for a part of a frame is beyond what a supply is rated for. */
-  private Optional<Finding> surge() {
-    double amps = plan.surge().node(SupplyTree.SUPPLY).amps();
-    boolean within = plan.surgeAmps() <= 0 || amps <= plan.supply().amps();
-    return within || plan.supply().kind().runsEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            of(
-                    "surge",
-                    Verdict.TIGHT,
-                    phrase(
-                        "For a part of a frame %s flows, while a row has its turn or filaments are cold; %s is rated %s.",
-                        Quantity.text(amps, "A"),
-                        plan.supply().name(),
-                        Quantity.text(plan.supply().amps(), "A")))
-                .advising(
-                    "A capacitor where the lights are fed carries turns of rows; light lamps one after the other."));
-  }
-
-  /** A computer's port feeds whatever hangs where the controller does. */
-  private Optional<Finding> programming() {
-    double amps = plan.worst().node(tree().controller()).amps();
-    return !tree().lights().equals(tree().controller()) || amps <= PORT_AMPS
-        ? Optional.empty()
-        : Optional.of(
-            of(
-                    "programming",
-                    Verdict.HOLDS,
-                    phrase(
-                        "A computer's port that programs the controller would feed all that hangs with it, up to %s; it gives %s.",
-                        Quantity.text(amps, "A"), Quantity.text(PORT_AMPS, "A")))
-                .advising(
-                    "Before programming, unplug the supply, then the plus of the lights; leave ground and data joined."));
-  }
-
-  private Finding source(String name, Supply supply, TreeState state) {
-    TreeState.Node node = state.node(name);
-    if (node.volts() <= 0) {
-      return of(
-              key("source", name),
-              Verdict.BREAKS,
-              phrase(
-                  "%s cannot carry what hangs on it: what it has inside and its cable leave nothing.",
-                  supply.name()))
-          .advising("Use a stronger supply, a thicker cable, or ask for less light.");
-    }
-    double plan80 = supply.amps() * (100 - plan.settings().marginPercent()) / 100;
-    Verdict verdict =
-        node.amps() <= plan80 + 1e-12
-            ? Verdict.HOLDS
-            : node.amps() <= supply.amps() ? Verdict.TIGHT : Verdict.BREAKS;
-    Reckoning working =
-        new Reckoning(
-            key("source-amps", name),
-            phrase("Drawn from %s", supply.name()),
-            node.amps(),
-            "A",
-            "sum of the currents behind it; through what converts, watts ÷ volts where the cable ends",
-            List.of(
-                given("rating", supply.amps(), "A"),
-                given("volts inside", node.inVolts(), "V"),
-                given("volts at the end of the cable", node.volts(), "V"),
-                given(
-                    "inside and cable",
-                    (node.inVolts() - node.volts()) / Math.max(1e-12, node.amps()),
-                    "ohm")),
-            Source.ARITHMETIC);
-    Finding finding =
-        of(
-                key("source", name),
-                verdict,
-                phrase(
-                    "%s gives up to %s, %s where its cable ends; it is rated %s.",
-                    supply.name(),
-                    Quantity.text(node.amps(), "A"),
-                    Quantity.text(node.volts(), "V"),
-                    Quantity.text(supply.amps(), "A")))
-            .restingOn(working);
-    return verdict == Verdict.HOLDS
-        ? finding
-        : finding.advising("Use a stronger supply, or ask for less light.");
   }
 
   private Finding converter(Converter converter, TreeState.Node node) {
@@ -315,26 +211,5 @@ record TreeFindings(TreePlan plan) {
       }
     }
     return all;
-  }
-
-  private Optional<Finding> oversize(TreeState worst) {
-    double draws = worst.node(SupplyTree.SUPPLY).amps();
-    boolean large =
-        plan.supply().kind() == SupplyKind.COMPUTER && plan.supply().amps() > OVERSIZE * draws;
-    return large
-        ? Optional.of(
-            of(
-                    "oversize",
-                    Verdict.TIGHT,
-                    phrase(
-                        "%s gives %s, %s is drawn: a short burns wires before it gives up.",
-                        plan.supply().name(),
-                        Quantity.text(plan.supply().amps(), "A"),
-                        Quantity.text(draws, "A")))
-                .advising(
-                    phrase(
-                        "Put a fuse of some %s near it.",
-                        Quantity.text(Math.ceil(1.5 * draws), "A"))))
-        : Optional.empty();
   }
 }
