@@ -25,6 +25,7 @@ import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.firmware.DriverCode;
 import org.myrialith.layout.Layout;
@@ -120,6 +121,10 @@ public record WayTable(List<Way> ways) {
         return Optional.of(
             phrase(
                 "a frame of %d bytes; the controller has %d", ram, brief.controller().ramBytes()));
+      }
+      if (brief.controller().slow() && !plan.anyClock()) {
+        return Optional.of(
+            phrase("is not timed for %s", Quantity.text(brief.controller().clockHz(), "Hz")));
       }
       return plan.findings().stream()
           .filter(f -> f.verdict() == Verdict.BREAKS)

@@ -20,6 +20,7 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.SegmentStyle;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PartSort;
 import org.myrialith.parts.PriceList;
@@ -59,6 +60,21 @@ class WayTableTest {
     // one light of twelve at a time, less the dark between
     assertThat(charlieplex.numbers().brightness()).isBetween(0.95 / 12, 1.0 / 12);
     assertThat(charlieplex.buildable()).isTrue();
+  }
+
+  /** At a slower clock only what has turns can be built. */
+  @Test
+  void slowerClocksLeaveTheWaysWithTurns() {
+    Brief slow = brief(Controller.AVR8_32K).at(ClockRate.MHZ_1);
+    WayTable table =
+        WayTable.of(
+            Layout.EMPTY.withFixtures(List.of(bar(12, "single-red"))),
+            new Circuits(List.of()),
+            slow,
+            List.of("f1"));
+    assertThat(way(table, "rows and columns on pins").buildable()).isTrue();
+    assertThat(way(table, "8-bit shift registers").buildable()).isFalse();
+    assertThat(way(table, "8-bit shift registers").whyNot().orElseThrow()).contains("1\u00a0MHz");
   }
 
   /** Sixty-four lights as eight by eight: a register for the rows, one for the columns. */
