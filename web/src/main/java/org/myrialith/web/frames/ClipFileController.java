@@ -59,10 +59,13 @@ class ClipFileController {
       @RequestParam(defaultValue = "480") String width) {
     GadgetPlan plan = pages.open(id).plan();
     int wide = (int) TypedNumber.require("width", width, SeenPictures.WIDTH);
+    if (!as.equals("gif") && !as.equals("apng")) {
+      throw new InputException("as", as, "gif or apng");
+    }
     List<Raster24> pictures = bench.inTurn(() -> new SeenPictures(plan, wide).all());
     byte[] bytes =
         as.equals("apng") ? ApngWriter.write(pictures) : GifWriter.write(pictures).file();
-    return answer(plan.gadget().title(), as.equals("apng") ? as : "gif", bytes);
+    return answer(plan.gadget().title(), as, bytes);
   }
 
   private static ResponseEntity<byte[]> answer(String name, String as, byte[] bytes) {
