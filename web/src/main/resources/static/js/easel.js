@@ -4,6 +4,7 @@ import { layPieces } from "./page.js";
 import { change, underWay } from "./queue.js";
 
 const LONGEST_ROW = 64;
+const SHAPE_HIGH = 300; // of a fixture drawn as it looks (px)
 // tools with a beginning and an end
 const TWO = ["line", "rectangle", "frame", "ellipse", "blend"];
 // tools that act at a place
@@ -53,6 +54,16 @@ class LitEasel extends HTMLElement {
     this.across = this.rows === 1 ? Math.min(this.columns, LONGEST_ROW) : this.columns;
     this.down = Math.ceil((this.columns * this.rows) / this.across);
     this.rgb = Uint8Array.from(atob(this.dataset.rgb), (c) => c.charCodeAt(0));
+    this.before = this.dataset.before ? Uint8Array.from(atob(this.dataset.before), (c) => c.charCodeAt(0)) : undefined;
+    this.spots = this.dataset.spots ? this.dataset.spots.trim().split(" ").map((spot) => spot.split(",").map(Number)) : undefined;
+  }
+
+  get shaped() {
+    return this.spots && this.form.querySelector(".as-it-looks")?.checked;
+  }
+
+  get ghost() {
+    return this.before && this.form.querySelector(".frame-before")?.checked;
   }
 
   name() {
@@ -71,6 +82,11 @@ class LitEasel extends HTMLElement {
     this.canvas.addEventListener("keydown", (e) => this.press(e));
     this.canvas.addEventListener("focus", () => this.draw());
     this.canvas.addEventListener("blur", () => this.draw());
+    this.form.addEventListener("change", (e) => {
+      if (e.target.matches(".as-it-looks, .frame-before")) {
+        this.draw();
+      }
+    });
     this.form.addEventListener("click", (e) => {
       const swatch = e.target.closest(".swatch");
       if (swatch) {
@@ -92,9 +108,51 @@ class LitEasel extends HTMLElement {
 
   cellAt(event) {
     const box = this.canvas.getBoundingClientRect();
+    if (this.shaped) {
+      return this.nearest(event.clientX - box.left, event.clientY - box.top);
+    }
     const x = Math.floor(((event.clientX - box.left) / box.width) * this.across);
     const y = Math.floor(((event.clientY - box.top) / box.height) * this.down);
     return this.unfold(Math.max(0, Math.min(this.across - 1, x)), Math.max(0, Math.min(this.down - 1, y)));
+  }
+
+  cellOf(number) {
+    return [number % this.columns, Math.floor(number / this.columns)];
+  }
+
+  /** Places of the emitters on the canvas: cell, x, y. */
+  seen() {
+    const { scale, left, top, edge } = this.view;
+    return this.spots.map(([cell, x, y]) => [cell, (x - left) * scale + edge, (y - top) * scale + edge]);
+  }
+
+  /** The cell whose emitter is nearest to a place. */
+  nearest(x, y) {
+    let best = [Infinity, 0];
+    for (const [cell, sx, sy] of this.seen()) {
+      const away = Math.hypot(sx - x, sy - y);
+      if (away < best[0]) {
+        best = [away, cell];
+      }
+    }
+    return this.cellOf(best[1]);
+  }
+
+  /** The cell that lies that way from where the maker is: near, and not far off the way. */
+  beside([right, down]) {
+    const here = this.cursor[1] * this.columns + this.cursor[0];
+    const seen = this.seen();
+    const [, x, y] = seen.find(([cell]) => cell === here) ?? seen[0];
+    let best = [Infinity, here];
+    for (const [cell, sx, sy] of seen) {
+      const along = (sx - x) * right + (sy - y) * down;
+      const across = Math.abs((sx - x) * down) + Math.abs((sy - y) * right);
+      const worth = along + 2.5 * across;
+      if (cell !== here && along > 0.5 && worth < best[0]) {
+        best = [worth, cell];
+      }
+    }
+    return this.cellOf(best[1]);
   }
 
   unfold(x, y) {
@@ -105,9 +163,9 @@ class LitEasel extends HTMLElement {
     return this.rows === 1 ? [column % this.across, Math.floor(column / this.across)] : [column, row];
   }
 
-  colourOf([column, row]) {
+  colourOf([column, row], rgb = this.rgb) {
     const at = (row * this.columns + column) * 3;
-    return "#" + [0, 1, 2].map((c) => this.rgb[at + c].toString(16).padStart(2, "0")).join("");
+    return "#" + [0, 1, 2].map((c) => rgb[at + c].toString(16).padStart(2, "0")).join("");
   }
 
   dab([column, row], hex = this.form.elements.colour.value) {
@@ -163,10 +221,9 @@ class LitEasel extends HTMLElement {
     if (way && !event.altKey && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
       const [x, y] = this.fold(this.cursor);
-      this.cursor = this.unfold(
-        Math.max(0, Math.min(this.across - 1, x + way[0])),
-        Math.max(0, Math.min(this.down - 1, y + way[1])),
-      );
+      this.cursor = this.shaped
+        ? this.beside(way)
+        : this.unfold(Math.max(0, Math.min(this.across - 1, x + way[0])), Math.max(0, Math.min(this.down - 1, y + way[1])));
       this.draw(this.from && [this.from, this.cursor]);
     } else if (event.key === " " || event.key === "Enter") {
       event.preventDefault();
@@ -229,9 +286,79 @@ class LitEasel extends HTMLElement {
     return true;
   }
 
+  /** Draws the fixture as it looks. */
+  drawShape(width, line) {
+    const xs = this.spots.map((s) => s[1]);
+    const ys = this.spots.map((s) => s[2]);
+    const [left, top] = [Math.min(...xs), Math.min(...ys)];
+    const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - top];
+    const edge = 16;
+    const scale = Math.min((width - 2 * edge) / Math.max(wide, 1), (SHAPE_HIGH - 2 * edge) / Math.max(high, 1));
+    this.view = { scale, left, top, edge };
+    const fine = window.devicePixelRatio || 1;
+    const [w, h] = [wide * scale + 2 * edge, high * scale + 2 * edge];
+    Object.assign(this.canvas.style, { width: `${w}px`, height: `${h}px` });
+    this.canvas.width = Math.round(w * fine);
+    this.canvas.height = Math.round(h * fine);
+    const pen = this.canvas.getContext("2d");
+    pen.scale(fine, fine);
+    const seen = this.seen();
+    let room = 2 * edge;
+    for (let i = 1; i < seen.length; i++) {
+      room = Math.min(room, Math.hypot(seen[i][1] - seen[i - 1][1], seen[i][2] - seen[i - 1][2]) || room);
+    }
+    const radius = Math.max(2, Math.min(edge - 3, 0.42 * room));
+    const disc = (x, y, r) => {
+      pen.beginPath();
+      pen.arc(x, y, r, 0, 7);
+    };
+    for (const [number, x, y] of seen) {
+      const cell = this.cellOf(number);
+      disc(x, y, radius);
+      pen.fillStyle = this.colourOf(cell);
+      pen.fill();
+      pen.strokeStyle = "#3a464d";
+      pen.lineWidth = 1;
+      pen.stroke();
+      if (this.ghost) {
+        disc(x, y, radius * 0.4);
+        pen.fillStyle = this.colourOf(cell, this.before);
+        pen.fill();
+      }
+    }
+    const places = new Map(seen.map(([cell, x, y]) => [cell, [x, y]]));
+    const placeOf = ([column, row]) => places.get(row * this.columns + column) ?? [edge, edge];
+    if (line) {
+      pen.strokeStyle = "#ffffff";
+      pen.lineWidth = 2;
+      pen.beginPath();
+      pen.moveTo(...placeOf(line[0]));
+      pen.lineTo(...placeOf(line[1]));
+      pen.stroke();
+    }
+    if (document.activeElement === this.canvas) {
+      const here = this.cursor[1] * this.columns + this.cursor[0];
+      pen.strokeStyle = "#ffffff";
+      pen.lineWidth = 2;
+      for (const [, x, y] of seen.filter(([cell]) => cell === here)) {
+        disc(x, y, radius + 2);
+        pen.stroke();
+      }
+      this.tell();
+    }
+  }
+
+  tell() {
+    this.word.textContent = `column ${this.cursor[0]}, row ${this.cursor[1]}: ${this.colourOf(this.cursor)}`;
+  }
+
   draw(line) {
     const width = this.clientWidth;
     if (!width) {
+      return;
+    }
+    if (this.shaped) {
+      this.drawShape(width, line);
       return;
     }
     const side = Math.min(width / this.across, 230 / Math.min(this.down, 16));
@@ -249,6 +376,10 @@ class LitEasel extends HTMLElement {
       const [x, y] = this.fold(cell);
       pen.fillStyle = this.colourOf(cell);
       pen.fillRect(x * side, y * high, side - seam, high - seam);
+      if (this.ghost) {
+        pen.fillStyle = this.colourOf(cell, this.before);
+        pen.fillRect((x + 0.32) * side, (y + 0.32) * high, 0.36 * side, 0.36 * high);
+      }
     }
     if (line) {
       const [[ax, ay], [bx, by]] = line.map((c) => this.fold(c));
@@ -275,7 +406,7 @@ class LitEasel extends HTMLElement {
       pen.strokeStyle = "#ffffff";
       pen.lineWidth = 1.5;
       pen.strokeRect(x * side, y * high, side - seam, high - seam);
-      this.word.textContent = `column ${this.cursor[0]}, row ${this.cursor[1]}: ${this.colourOf(this.cursor)}`;
+      this.tell();
     }
   }
 }

@@ -3,6 +3,7 @@ package org.myrialith.web.frames;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Comparator;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
@@ -19,6 +21,8 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.Position;
 import org.myrialith.layout.SegmentDigits;
 
 /**
@@ -53,6 +57,9 @@ public record FramesPage(
 
   private static final Comparator<Count> RAREST_FIRST =
       Comparator.comparingInt(Count::cells).thenComparing(Count::colour, Comparator.reverseOrder());
+
+  /** What is narrower for its length is drawn as a row. */
+  private static final double LEAST_SHARE = 0.08;
 
   /** A value from which a colour is seen on a dark frame. */
   private static final int SEEN = 64;
@@ -144,6 +151,49 @@ public record FramesPage(
 
   private static String rgb(Picture picture) {
     return Base64.getEncoder().encodeToString(picture.rgb());
+  }
+
+  /**
+   * Returns where each emitter of the fixture is, as it looks: cell of the picture, x and y in
+   * tenths of a millimetre; empty for a panel, which looks as its picture does, and for what is
+   * straight, which would be drawn too small.
+   */
+  public String spots() {
+    if (fixture == null || fixture.shape() instanceof Panel) {
+      return "";
+    }
+    if (straight()) {
+      return "";
+    }
+    StringBuilder spots = new StringBuilder();
+    for (int i = 0; i < fixture.count(); i++) {
+      Position at = fixture.position(i);
+      int cell = at.row() * fixture.seenColumns() + at.column();
+      spots.append(cell).append(',');
+      spots.append(Math.round(10 * at.xMm())).append(',').append(Math.round(10 * at.yMm()));
+      spots.append(' ');
+    }
+    return spots.toString();
+  }
+
+  /** Whether it is so long that it is better folded. */
+  private boolean straight() {
+    double[] x =
+        IntStream.range(0, fixture.count()).mapToDouble(i -> fixture.position(i).xMm()).toArray();
+    double[] y =
+        IntStream.range(0, fixture.count()).mapToDouble(i -> fixture.position(i).yMm()).toArray();
+    double wide = Arrays.stream(x).max().orElse(0) - Arrays.stream(x).min().orElse(0);
+    double high = Arrays.stream(y).max().orElse(0) - Arrays.stream(y).min().orElse(0);
+    return Math.min(wide, high) < LEAST_SHARE * Math.max(wide, high);
+  }
+
+  /** Returns the colours of the frame before, the last before the first; empty for none. */
+  public String before() {
+    if (clip == null || clip.frames().size() < 2) {
+      return "";
+    }
+    int at = (frame + clip.frames().size() - 1) % clip.frames().size();
+    return rgb(clip.frames().get(at).picture());
   }
 
   /** Returns the colour that is in hand at first: one of the clip that is seen, else white. */

@@ -34,11 +34,14 @@ class ImportController {
   private static final int SIDE = 160;
 
   private final ProjectPages pages;
+  private final FramesController frames;
   private final Uploads uploads;
   private final ImageBench images;
 
-  ImportController(ProjectPages pages, Uploads uploads, ImageBench images) {
+  ImportController(
+      ProjectPages pages, FramesController frames, Uploads uploads, ImageBench images) {
     this.pages = pages;
+    this.frames = frames;
     this.uploads = uploads;
     this.images = images;
   }
@@ -50,14 +53,12 @@ class ImportController {
   ModelAndView send(
       @PathVariable UUID id, @PathVariable String fixture, @RequestParam MultipartFile file)
       throws IOException {
-    var opened = pages.open(id);
     byte[] bytes = file.getBytes();
     try {
       // refused files are not kept
       images.inTurn(() -> ImageFile.read(bytes, ImageBounds.USUAL, (raster, delay) -> false));
     } catch (InputException e) {
-      ModelAndView page = pages.page(opened, Step.FRAMES);
-      page.addObject("bench", FramesPage.of(opened.plan(), fixture, 0));
+      ModelAndView page = frames.page(id, fixture, 0);
       page.addObject("refused", e.errors());
       page.setStatus(org.springframework.http.HttpStatus.UNPROCESSABLE_CONTENT);
       return page;

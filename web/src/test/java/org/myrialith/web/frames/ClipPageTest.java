@@ -88,6 +88,39 @@ class ClipPageTest {
     }
   }
 
+  /**
+   * A strip lies as it was laid: a click paints the pixel that it meets, arrows go on beside it.
+   */
+  @Test
+  void whatIsNoPanelIsPaintedAsItLooks() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    try (Screen screen =
+        Screen.open(application.address() + "/gadgets/" + id + "/frames?fixture=f2")) {
+      Page page = screen.page();
+      page.locator("input[name=colour]").first().fill("#ff0000");
+      Locator easel = page.locator("#easel");
+      BoundingBox box = easel.boundingBox();
+      // a pixel of the side that goes up
+      List<?> spot =
+          (List<?>)
+              page.locator("lit-easel").evaluate("e => e.seen().find(([cell]) => cell === 20)");
+      page.mouse()
+          .click(
+              box.x + ((Number) spot.get(1)).doubleValue(),
+              box.y + ((Number) spot.get(2)).doubleValue());
+      screen.onRevision(2);
+      page.keyboard().press("ArrowUp");
+      page.keyboard().press(" ");
+      screen.onRevision(3);
+      Picture picture = application.stored(id).clipOn("f2").orElseThrow().frames().get(0).picture();
+      assertThat(picture.colour(20, 0)).isEqualTo(0xff0000);
+      assertThat(picture.colour(21, 0)).isEqualTo(0xff0000);
+      page.locator(".as-it-looks").uncheck();
+      page.locator(".frame-before").check();
+      screen.holdAccessible();
+    }
+  }
+
   @Test
   void aClipIsChangedAsAWhole() throws IOException {
     String id = application.bring(DemoGadgets.tideLantern());
