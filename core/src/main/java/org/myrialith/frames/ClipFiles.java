@@ -1,6 +1,11 @@
 package org.myrialith.frames;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.finding.Bounds;
 import org.myrialith.formats.ApngWriter;
 import org.myrialith.formats.GifWriter;
@@ -60,6 +65,20 @@ public record ClipFiles(Clip clip, int scale) {
     }
     return ApngWriter.write(
         List.of(new Raster24(first.columns(), first.rows() * all.size(), rgb, 1)));
+  }
+
+  /** Returns a PNG of each frame by its number, and how long each is held, by their names. */
+  public Map<String, byte[]> series() {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    StringBuilder holds = new StringBuilder("file,hold_ms\n");
+    int number = 1;
+    for (Raster24 picture : pictures()) {
+      String name = phrase("frame-%04d.png", number++);
+      files.put(name, ApngWriter.write(List.of(picture)));
+      holds.append(name).append(',').append(picture.holdMillis()).append('\n');
+    }
+    files.put("holds.csv", holds.toString().getBytes(StandardCharsets.UTF_8));
+    return files;
   }
 
   /** Returns a line for each cell of each frame: frame, hold, column, row, red, green, blue. */

@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.apache.commons.csv.CSVFormat;
@@ -163,6 +164,21 @@ class ClipFilesTest {
         Picture picture = clip.frames().get(y / 12).picture();
         assertThat(image.getRGB(x, y) & 0xffffff).isEqualTo(picture.colour(x / 3, y % 12 / 3));
       }
+    }
+  }
+
+  @Test
+  void aSeriesHasAPictureForEachFrameAndTheirHolds() throws IOException {
+    Clip clip = clip(7, 3, 11, 40);
+    Map<String, byte[]> files = new ClipFiles(clip, 2).series();
+    assertThat(files).hasSize(12);
+    String holds = new String(files.get("holds.csv"), StandardCharsets.UTF_8);
+    for (int f = 0; f < 11; f++) {
+      String name = "frame-00" + (f < 9 ? "0" : "") + (f + 1) + ".png";
+      BufferedImage image = ImageIO.read(new ByteArrayInputStream(files.get(name)));
+      assertThat(image.getRGB(13, 5) & 0xffffff)
+          .isEqualTo(clip.frames().get(f).picture().colour(6, 2));
+      assertThat(holds).contains(name + "," + clip.frames().get(f).holdMillis() + "\n");
     }
   }
 

@@ -1,12 +1,17 @@
 package org.myrialith.web.frames;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipEdits;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
@@ -126,6 +131,37 @@ class ClipController {
         there ? "Put a clip there and back" : "Turned a clip round",
         Map.of(),
         clip -> there ? new ClipEdits(clip).thereAndBack() : new ClipEdits(clip).backwards());
+  }
+
+  /**
+   * Puts a frame at the end of the clip of another fixture, cut to its size or with dark round it.
+   */
+  @PostMapping("/to")
+  ModelAndView to(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @PathVariable int frame,
+      @RequestParam int base,
+      @RequestParam String other) {
+    return pages.edit(
+        id,
+        base,
+        "Copied frame " + (frame + 1) + " to another fixture",
+        gadget -> copied(gadget, fixture, frame, other),
+        "frames?fixture=" + other + "&frame=" + Clip.MOST_FRAMES,
+        errors -> frames.page(id, fixture, frame));
+  }
+
+  private static Gadget copied(Gadget gadget, String fixture, int frame, String other) {
+    Clip clip = gadget.clipOn(fixture).orElseThrow(NotThereException::new);
+    Fixture on = gadget.fixture(other).orElseThrow(NotThereException::new);
+    if (frame < 0 || frame >= clip.frames().size()) {
+      throw new InputException("frame", frame + 1, "1 to " + clip.frames().size());
+    }
+    Frame from = clip.frames().get(frame);
+    Frame cut =
+        new Frame(from.picture().resized(on.seenColumns(), on.seenRows()), from.holdMillis());
+    return DraftLook.kept(gadget, other, List.of(cut), true);
   }
 
   /** What its forms show at first. */

@@ -8,6 +8,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.formats.ApngWriter;
 import org.myrialith.formats.GifWriter;
 import org.myrialith.formats.Raster24;
+import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipFiles;
 import org.myrialith.gadget.GadgetPlan;
@@ -86,8 +87,9 @@ class ClipFileController {
       case "gif" -> files.gif().file();
       case "apng" -> files.apng();
       case "sheet" -> files.sheet();
+      case "zip" -> ZipWriter.zip(files.series());
       case "csv" -> files.csv().getBytes(StandardCharsets.UTF_8);
-      default -> throw new InputException("as", as, "gif, apng, sheet or csv");
+      default -> throw new InputException("as", as, "gif, apng, sheet, zip or csv");
     };
   }
 }

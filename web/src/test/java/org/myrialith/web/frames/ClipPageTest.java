@@ -16,6 +16,7 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipEdits;
 import org.myrialith.frames.ClipFiles;
+import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Stroke;
 import org.myrialith.web.RunningApplication;
@@ -154,6 +155,13 @@ class ClipPageTest {
       try (InputStream file = gif.createReadStream()) {
         assertThat(file.readAllBytes()).isEqualTo(new ClipFiles(clip(id), 8).gif().file());
       }
+      openEdits(page);
+      button(page, "Copy frame 1 there").click();
+      screen.onRevision(5);
+      Clip other = application.stored(id).clipOn("f2").orElseThrow();
+      Frame last = other.frames().get(other.frames().size() - 1);
+      assertThat(last.picture()).isEqualTo(clip(id).frames().get(0).picture().resized(40, 1));
+      assertThat(page.locator(".band-here")).containsText(Integer.toString(other.frames().size()));
     }
   }
 }
