@@ -187,8 +187,8 @@ class TextController {
       @PathVariable UUID id, @PathVariable String fixture, @RequestParam Map<String, String> form) {
     Gadget gadget = pages.open(id).plan().gadget();
     try {
-      CaptionPlan plan = plan(gadget, typed(gadget, fixture, form));
-      return ResponseEntity.ok(bench.inTurn(() -> look(gadget, plan)));
+      return ResponseEntity.ok(
+          bench.inTurn(() -> look(gadget, plan(gadget, typed(gadget, fixture, form)))));
     } catch (InputException e) {
       return ResponseEntity.ok(Map.of("errors", e.errors())); // while it is being typed
     }
