@@ -66,7 +66,7 @@ public record Caption(
           Field.id("fixture"),
           Field.words("text", "Text", Types.Words.Rule.ANY),
           Field.words("font", "Font", Types.Words.Rule.ANY).or(Fonts.USUAL),
-          Field.of("way", "It", Types.Choice.of(Way.values(), Way::key, Way::title))
+          Field.of("way", "Shown", Types.Choice.of(Way.values(), Way::key, Way::title))
               .or(Way.SCROLLS),
           Field.of("colour", "Colour", Types.Colour.ANY).or(0xffffff),
           Field.of("background", "Background", Types.Colour.ANY).or(0),
