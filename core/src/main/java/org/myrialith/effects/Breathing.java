@@ -9,7 +9,7 @@ import org.myrialith.describe.Kind;
  * @param lowPercent what is left between breaths (%)
  * @param times breaths in a loop
  */
-public record Breathing(int colour, int lowPercent, int times) implements Effect {
+public record Breathing(int colour, int lowPercent, int times) implements OneTone {
   /** How it stands in the format. */
   public static final Kind<Breathing> KIND =
       Kind.of(
@@ -26,18 +26,7 @@ public record Breathing(int colour, int lowPercent, int times) implements Effect
   }
 
   @Override
-  public int at(Place place, Places all, int turn) {
-    return tone(turn);
-  }
-
-  /** All places have one colour. */
-  @Override
-  public Frame frame(Places all, int turn) {
-    int tone = tone(turn);
-    return place -> tone;
-  }
-
-  private int tone(int turn) {
+  public int tone(int turn) {
     int low = Effect.share(lowPercent);
     int level = low + (Waves.FULL - low) * Waves.raised(turn * times) / Waves.FULL;
     return Tone.mix(0, colour, level);

@@ -12,7 +12,7 @@ import org.myrialith.finding.Bounds;
  * @param times how often each rises in a loop
  */
 public record Bubbles(int colour, int background, int amount, int sizePercent, int times, int seed)
-    implements Effect {
+    implements Moving {
   /** Allowed bubbles. */
   public static final Bounds AMOUNT = Bounds.count(1, 32);
 
@@ -34,11 +34,6 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
     SOME.require("sizePercent", sizePercent);
     TIMES.require("times", times);
     SEED.require("seed", seed);
-  }
-
-  @Override
-  public int at(Place place, Places all, int turn) {
-    return frame(all, turn).at(place);
   }
 
   @Override

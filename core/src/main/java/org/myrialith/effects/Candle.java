@@ -9,7 +9,7 @@ import org.myrialith.describe.Kind;
  * @param depth of the flicker (%)
  * @param times flickers in a loop
  */
-public record Candle(int colour, int depth, int times, int seed) implements Effect {
+public record Candle(int colour, int depth, int times, int seed) implements OneTone {
   /** How it stands in the format. */
   public static final Kind<Candle> KIND =
       Kind.of(
@@ -28,18 +28,7 @@ public record Candle(int colour, int depth, int times, int seed) implements Effe
   }
 
   @Override
-  public int at(Place place, Places all, int turn) {
-    return tone(turn);
-  }
-
-  /** All places have one colour. */
-  @Override
-  public Frame frame(Places all, int turn) {
-    int tone = tone(turn);
-    return place -> tone;
-  }
-
-  private int tone(int turn) {
+  public int tone(int turn) {
     int slow = Chance.course(seed, 0, (turn >> 8) * times, times);
     int quick = Chance.course(seed, 1, (turn >> 8) * times * 3, times * 3);
     int down = (slow * 2 + quick) / 3 * Effect.share(depth) / Waves.FULL;

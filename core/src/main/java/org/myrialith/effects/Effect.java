@@ -6,15 +6,10 @@ import org.myrialith.finding.Bounds;
 
 /** A program that says which colour a place has at a time. Whole numbers only. */
 public sealed interface Effect
-    permits Candle,
+    permits OneTone,
+        Moving,
         Ember,
-        Lightning,
-        Breathing,
-        Heartbeat,
-        Bubbles,
-        Rain,
         Sparkle,
-        Fireflies,
         Chase,
         Wave,
         Sweep,

@@ -12,7 +12,7 @@ import org.myrialith.describe.Kind;
  */
 public record Fireflies(
     int colour, int background, int amount, int sizePercent, int times, int seed)
-    implements Effect {
+    implements Moving {
   /** Places that each passes by in a loop. */
   private static final int STOPS = 5;
 
@@ -34,11 +34,6 @@ public record Fireflies(
     SOME.require("sizePercent", sizePercent);
     TIMES.require("times", times);
     SEED.require("seed", seed);
-  }
-
-  @Override
-  public int at(Place place, Places all, int turn) {
-    return frame(all, turn).at(place);
   }
 
   @Override

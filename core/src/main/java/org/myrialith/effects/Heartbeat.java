@@ -9,7 +9,7 @@ import org.myrialith.describe.Kind;
  * @param lowPercent what is left between beats (%)
  * @param times heartbeats in a loop
  */
-public record Heartbeat(int colour, int lowPercent, int times) implements Effect {
+public record Heartbeat(int colour, int lowPercent, int times) implements OneTone {
   private static final int SECOND = Waves.TURN / 4;
   private static final int RISE = Waves.TURN / 16;
   private static final int FALL = Waves.TURN / 5;
@@ -36,18 +36,7 @@ public record Heartbeat(int colour, int lowPercent, int times) implements Effect
   }
 
   @Override
-  public int at(Place place, Places all, int turn) {
-    return tone(turn);
-  }
-
-  /** All places have one colour. */
-  @Override
-  public Frame frame(Places all, int turn) {
-    int tone = tone(turn);
-    return place -> tone;
-  }
-
-  private int tone(int turn) {
+  public int tone(int turn) {
     int at = turn * times & Waves.TURN - 1;
     int beat = Math.max(beat(at), beat(at - SECOND & Waves.TURN - 1) * 5 / 8);
     int low = Effect.share(lowPercent);

@@ -7,7 +7,7 @@ import org.myrialith.describe.Kind;
  *
  * @param times strikes in a loop
  */
-public record Lightning(int colour, int background, int times, int seed) implements Effect {
+public record Lightning(int colour, int background, int times, int seed) implements OneTone {
   /** Each for a 128th of the loop. */
   private static final int[] FLASHES = {255, 120, 20, 220, 90, 40, 15};
 
@@ -28,18 +28,7 @@ public record Lightning(int colour, int background, int times, int seed) impleme
   }
 
   @Override
-  public int at(Place place, Places all, int turn) {
-    return tone(turn);
-  }
-
-  /** All places have one colour. */
-  @Override
-  public Frame frame(Places all, int turn) {
-    int tone = tone(turn);
-    return place -> tone;
-  }
-
-  private int tone(int turn) {
+  public int tone(int turn) {
     int most = 0;
     for (int strike = 0; strike < times; strike++) {
       int start = Chance.below(Waves.TURN - 1, seed, strike, 0);

@@ -11,7 +11,7 @@ import org.myrialith.describe.Kind;
  * @param times how often each falls in a loop
  */
 public record Rain(int colour, int background, int amount, int tailPercent, int times, int seed)
-    implements Effect {
+    implements Moving {
   /** Parts to either side that a drop reaches. */
   private static final int WIDE = 64;
 
@@ -33,11 +33,6 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
     SOME.require("tailPercent", tailPercent);
     TIMES.require("times", times);
     SEED.require("seed", seed);
-  }
-
-  @Override
-  public int at(Place place, Places all, int turn) {
-    return frame(all, turn).at(place);
   }
 
   @Override
