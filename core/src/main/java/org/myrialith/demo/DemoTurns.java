@@ -132,12 +132,12 @@ final class DemoTurns {
       List<Frame> frames,
       ScanSettings scan) {
     return new Gadget(
-        new Brief(title, notes, Controller.AVR8_32K, Optional.of(Supply.CLASSES.get(3))),
-        Layout.EMPTY.withFixtures(List.of(fixture)),
-        circuits,
-        ColourSettings.USUAL,
-        PowerSettings.USUAL,
-        scan,
-        new Programme(List.of(new Clip("k1", "In turn", fixture.id(), frames))));
+            new Brief(title, notes, Controller.AVR8_32K, Optional.of(Supply.CLASSES.get(3))),
+            Layout.EMPTY.withFixtures(List.of(fixture)),
+            circuits,
+            ColourSettings.USUAL,
+            PowerSettings.USUAL,
+            new Programme(List.of(new Clip("k1", "In turn", fixture.id(), frames))))
+        .with(scan);
   }
 }

@@ -9,6 +9,7 @@ public enum Step {
   POWER("Power"),
   COLOUR("Colour"),
   FRAMES("Frames"),
+  CUES("Cues"),
   FIRMWARE("Firmware");
 
   private final String title;

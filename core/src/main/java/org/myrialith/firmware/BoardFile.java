@@ -91,9 +91,12 @@ record BoardFile(FirmwareWork work) {
     }
     String titles = String.join(", ", drivers.stream().map(LineDriver::title).toList());
     Dialect dialect = Dialect.of(work.controller());
+    InputPins inputs = new InputPins(work);
     return SourceText.read(dialect.file("board.c"))
         .replace("@TITLES@", titles)
         .replace("@LINES@\n", turns.isEmpty() ? pieces : TURN_STATES + pieces + turn(turns))
+        .replace("@INPUTS@\n", inputs.source())
+        .replace("@LISTENS@\n", inputs.start())
         .replace("@INCLUDES@\n", work.scans() ? "#include <avr/wdt.h>\n" : "")
         .replace("@TURNS@\n", turns.isEmpty() ? work.scans() ? "  sei();\n" : "" : START_TURNS)
         .replace("@BEGIN@", begin)

@@ -55,7 +55,7 @@ public record FirmwarePlan(
    */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
     List<Packing.Frame> frames =
-        work.sent().clips().stream().flatMap(FirmwareWork::frames).distinct().toList();
+        work.clips().stream().flatMap(FirmwareWork::frames).distinct().toList();
     if (frames.isEmpty() || work.lines().isEmpty() || !work.timed()) {
       return Optional.empty();
     }
@@ -288,9 +288,8 @@ public record FirmwarePlan(
   public Map<String, byte[]> files(String title, String wiring) {
     Map<String, byte[]> files = new LinkedHashMap<>();
     put(files, "README.txt", wiring);
-    put(files, "frames.h", new FramesHeader(work, packed).text());
     put(files, "player.h", SourceText.read("player.h"));
-    put(files, "player.c", SourceText.read("player.c"));
+    new PlayerFiles(work, packed).files().forEach((name, text) -> put(files, name, text));
     put(files, "bringup.c", new BringUp(work).text());
     Dialect dialect = Dialect.of(work.controller());
     put(files, "board.c", new BoardFile(work).text());
@@ -300,7 +299,7 @@ public record FirmwarePlan(
     put(
         files,
         "Makefile",
-        SourceText.read(dialect.file("Makefile.txt"))
+        PlayerFiles.named(work, SourceText.read(dialect.file("Makefile.txt")))
             .replace("@CORE@", work.target().core())
             .replace("@HZ@", Integer.toString(work.controller().clockHz())));
     put(files, "waveform.vcd", new Waveform(work).text());

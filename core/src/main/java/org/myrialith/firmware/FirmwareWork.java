@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -8,13 +9,33 @@ import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Sent;
 import org.myrialith.parts.Controller;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.Target;
 
 /**
  * What firmware is made from.
  *
- * @param sent what goes down the wires
+ * @param sent what goes down the wires: of the show, or of the scene that is on the easel
+ * @param cues what is shown when, in place of the show
  */
-public record FirmwareWork(Controller controller, Sent sent) {
+public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> cues) {
+  /** A show that plays over and over. */
+  public FirmwareWork(Controller controller, Sent sent) {
+    this(controller, sent, Optional.empty());
+  }
+
+  /** Returns the clips that are packed: those of the show, or of all scenes. */
+  List<ClipLevels> clips() {
+    return cues.map(CueTable::clips).orElseGet(sent::clips);
+  }
+
+  /** Returns what of the wires is ever lit by frames or values. */
+  private Stream<Target> lit() {
+    return cues.map(table -> table.targets().stream())
+        .orElseGet(
+            () -> sent.clips().stream().map(c -> new Target(c.circuit(), c.plan(), c.stretch())));
+  }
+
   /** Returns the circuits that have something to send, in their order. */
   List<CircuitPlan> lines() {
     return sent.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
@@ -22,7 +43,12 @@ public record FirmwareWork(Controller controller, Sent sent) {
 
   /** Returns the bytes of what lights up as one in a clip of levels: one or two a channel. */
   static int unitBytes(ClipLevels clip) {
-    return clip.stretch().channelsPerUnit() * (clip.plan().levelBits() > 8 ? 2 : 1);
+    return unitBytes(new Target(clip.circuit(), clip.plan(), clip.stretch()));
+  }
+
+  /** Returns the same of what is painted by itself. */
+  static int unitBytes(Target target) {
+    return target.stretch().channelsPerUnit() * (target.plan().levelBits() > 8 ? 2 : 1);
   }
 
   /** Returns the frames of a clip as they are packed. */
@@ -73,16 +99,16 @@ public record FirmwareWork(Controller controller, Sent sent) {
 
   /** Returns whether anything that plays has levels. */
   boolean dims() {
-    return sent.clips().stream().anyMatch(c -> c.plan().dims());
+    return lit().anyMatch(target -> target.plan().dims());
   }
 
   /** Returns whether anything that plays is only on or off. */
   boolean switches() {
-    return sent.clips().stream().anyMatch(c -> !c.plan().dims());
+    return lit().anyMatch(target -> !target.plan().dims());
   }
 
   private IntStream unitBytes() {
-    return sent.clips().stream().filter(c -> c.plan().dims()).mapToInt(FirmwareWork::unitBytes);
+    return lit().filter(target -> target.plan().dims()).mapToInt(FirmwareWork::unitBytes);
   }
 
   /** Returns whether all clips of levels have as many bytes a unit. */

@@ -68,8 +68,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   int tableBytes() {
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
     int offset = banked() ? 3 : 2;
-    int ofLine = work.deep() ? 5 : 4;
-    int limiter = limiter().isPresent() ? frames * 4 + work.lines().size() * ofLine : 0;
+    if (work.cues().isPresent()) {
+      return packed.bytes() + frames * (2 + offset) + clips().size() * 4 + limiterLines();
+    }
+    int limiter = limiter().isPresent() ? frames * 4 + limiterLines() : 0;
     int channels = work.alike() ? 0 : clips().size();
     int places = work.switches() ? 2 * (clips().size() + places().size()) : 0;
     return packed.bytes()
@@ -78,6 +80,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         + channels
         + limiter
         + places;
+  }
+
+  private int limiterLines() {
+    return limiter().isPresent() ? work.lines().size() * (work.deep() ? 5 : 4) : 0;
   }
 
   /** Where each channel that is only on or off stands in what its line sends, clip after clip. */
@@ -105,7 +111,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   }
 
   private List<ClipLevels> clips() {
-    return work.sent().clips();
+    return work.clips();
   }
 
   private Optional<Limiter> limiter() {
@@ -149,7 +155,9 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     define(out, "PACKING", "PACKED_" + packed.packing().name());
     define(out, "CHAIN_BYTES", work.sent().wiring().bufferBytes() + "u");
     define(out, "CLIPS", String.valueOf(clips().size()));
-    define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
+    if (work.cues().isEmpty()) {
+      define(out, "SHOW_MS", work.sent().show().lengthMillis() + "UL");
+    }
     define(out, "LINES", String.valueOf(work.lines().size()));
     String most = Integer.toString(work.mostBytes());
     if (work.switches()) {
@@ -204,14 +212,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       counts.add(clip.perFrame().size());
       next += clip.perFrame().size();
     }
-    words(out, "clip_first_byte", clips().stream().map(this::firstByte).toList());
-    words(out, "clip_pixels", clips().stream().map(FramesHeader::steps).toList());
-    if (work.switches()) {
-      words(out, "clip_first_place", firstPlaces());
-      words(out, "places", places());
-    }
-    if (!work.alike()) {
-      table(out, "uint8_t", "clip_channels", clips().stream().map(FirmwareWork::unitBytes));
+    if (work.cues().isEmpty()) {
+      ofClips(out);
     }
     words(out, "clip_first_frame", first);
     words(out, "clip_frames", counts);
@@ -226,6 +228,19 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       table(out, "uint8_t", "palette", bytes(packed.palette()));
     }
     data(out, banks);
+  }
+
+  /** Where each clip is laid; with cues that is told of what they paint. */
+  private void ofClips(StringBuilder out) {
+    words(out, "clip_first_byte", clips().stream().map(this::firstByte).toList());
+    words(out, "clip_pixels", clips().stream().map(FramesHeader::steps).toList());
+    if (work.switches()) {
+      words(out, "clip_first_place", firstPlaces());
+      words(out, "places", places());
+    }
+    if (!work.alike()) {
+      table(out, "uint8_t", "clip_channels", clips().stream().map(FirmwareWork::unitBytes));
+    }
   }
 
   /** The frames, and how the player comes to each. */
@@ -288,12 +303,14 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** What the limiter adds up: the weighted sum of each frame, and the lines that it scales. */
   private void weights(StringBuilder out, Limiter limiter) {
-    table(
-        out,
-        "uint32_t",
-        "frame_sum",
-        clips().stream()
-            .flatMap(c -> c.sums().stream().map(s -> limiter.weighted(c.circuit(), s))));
+    if (work.cues().isEmpty()) {
+      table(
+          out,
+          "uint32_t",
+          "frame_sum",
+          clips().stream()
+              .flatMap(c -> c.sums().stream().map(s -> limiter.weighted(c.circuit(), s))));
+    }
     words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
     if (work.deep()) {
       table(

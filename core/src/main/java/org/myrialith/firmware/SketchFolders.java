@@ -22,12 +22,18 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
 
       """;
 
+  /** Boards read 10 bits unless they are asked for more. */
+  private static final String MEASURE =
+      """
+      uint8_t pin_measure(uint8_t pin) { return (uint8_t)(analogRead(pin) >> 2); }
+
+      """;
+
   /** Returns the files by their names with folders; a sketch is called as its folder is. */
   Map<String, String> files() {
     Map<String, String> files = new LinkedHashMap<>();
     files.put("show/show.ino", sketch("the show"));
-    files.put("show/frames.h", new FramesHeader(work, packed).text());
-    files.put("show/player.c", SourceText.read("player.c"));
+    new PlayerFiles(work, packed).files().forEach((name, text) -> files.put("show/" + name, text));
     board(files, "show/");
     files.put("bringup/bringup.ino", sketch("one channel after the other, to check the wiring"));
     files.put("bringup/bringup.c", new BringUp(work).text());
@@ -55,6 +61,7 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
     return SourceText.read(dialect().file("sketch.ino"))
         .replace("@INCLUDE@\n", spi() ? "#include <SPI.h>\n\n" : "")
         .replace("@SPI@\n", spi() ? SPI : "")
+        .replace("@MEASURE@\n", InputPins.measures(work) ? MEASURE : "")
         .replace("@TITLE@", title)
         .replace("@WHAT@", what)
         .replace("@CLOCK@", BoardFile.clock(work.controller()))

@@ -78,38 +78,28 @@ public record Programme(
    * @throws InputException for the first that does not
    */
   public void requireFixtures(Layout layout) {
-    for (int i = 0; i < glyphs.size(); i++) {
-      if (layout.fixture(glyphs.get(i).fixture()).isEmpty()) {
-        throw new InputException(
-            "glyphs[" + i + "].fixture",
-            glyphs.get(i).fixture(),
-            "the id of a fixture of this gadget");
-      }
-    }
-    requireFixtures(layout, "recipes", recipes.stream().map(Recipe::fixture).toList());
-    requireFixtures(layout, "captions", captions.stream().map(Caption::fixture).toList());
-    for (int i = 0; i < clips.size(); i++) {
-      Clip clip = clips.get(i);
-      Fixture fixture = layout.fixture(clip.fixture()).orElse(null);
-      if (fixture == null) {
-        throw new InputException(
-            "clips[" + i + "].fixture", clip.fixture(), "the id of a fixture of this gadget");
-      }
-      Picture picture = clip.frames().get(0).picture();
-      if (picture.columns() != fixture.seenColumns() || picture.rows() != fixture.seenRows()) {
-        throw new InputException(
-            "clips[" + i + "].frames",
-            picture.columns() + " × " + picture.rows(),
-            "the size of its fixture, " + fixture.seenColumns() + " × " + fixture.seenRows());
-      }
-    }
+    layout.requireFixtures("glyphs", glyphs.stream().map(Glyph::fixture).toList());
+    layout.requireFixtures("recipes", recipes.stream().map(Recipe::fixture).toList());
+    layout.requireFixtures("captions", captions.stream().map(Caption::fixture).toList());
+    requireClips("", clips, layout);
   }
 
-  private static void requireFixtures(Layout layout, String list, List<String> fixtures) {
-    for (int i = 0; i < fixtures.size(); i++) {
-      if (layout.fixture(fixtures.get(i)).isEmpty()) {
+  /**
+   * Checks that clips play on fixtures of their size.
+   *
+   * @param at where they stand, with a point behind it; may be empty
+   * @throws InputException for the first that does not
+   */
+  public static void requireClips(String at, List<Clip> clips, Layout layout) {
+    layout.requireFixtures(at + "clips", clips.stream().map(Clip::fixture).toList());
+    for (int i = 0; i < clips.size(); i++) {
+      Fixture fixture = layout.fixture(clips.get(i).fixture()).orElseThrow();
+      Picture picture = clips.get(i).frames().get(0).picture();
+      if (picture.columns() != fixture.seenColumns() || picture.rows() != fixture.seenRows()) {
         throw new InputException(
-            list + "[" + i + "].fixture", fixtures.get(i), "the id of a fixture of this gadget");
+            at + "clips[" + i + "].frames",
+            picture.columns() + " × " + picture.rows(),
+            "the size of its fixture, " + fixture.seenColumns() + " × " + fixture.seenRows());
       }
     }
   }
@@ -117,6 +107,11 @@ public record Programme(
   /** Returns the programme with other clips. */
   public Programme with(List<Clip> other) {
     return new Programme(other, glyphs, recipes, captions, fonts);
+  }
+
+  /** Returns the programme with other clips, and what they were made of. */
+  public Programme playing(List<Clip> played, List<Recipe> effects, List<Caption> texts) {
+    return new Programme(played, glyphs, effects, texts, fonts);
   }
 
   /** Returns the programme with a character, in place of the one for the same if there is one. */

@@ -7,8 +7,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.Scene;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Part;
@@ -21,6 +24,7 @@ import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.effects.Recipe;
+import org.myrialith.finding.InputException;
 import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -45,6 +49,7 @@ import org.myrialith.scan.ScanSettings;
  * @param colour how asked colours are corrected
  * @param power how the current is planned
  * @param programme what plays
+ * @param cues when it plays
  */
 public record Gadget(
     Brief brief,
@@ -53,7 +58,8 @@ public record Gadget(
     ColourSettings colour,
     PowerSettings power,
     ScanSettings scan,
-    Programme programme) {
+    Programme programme,
+    CueSheet cues) {
 
   /** Identifier of the data line that a new gadget gets. */
   public static final String FIRST_CIRCUIT = "c1";
@@ -68,7 +74,8 @@ public record Gadget(
           Field.of("colour", "Colour", ColourSettings.DESCRIPTION).or(ColourSettings.USUAL),
           Field.of("power", "Power", PowerSettings.DESCRIPTION).or(PowerSettings.USUAL),
           Field.of("scan", "Scan", ScanSettings.DESCRIPTION).or(ScanSettings.USUAL),
-          Part.of("programme", Programme.DESCRIPTION));
+          Part.of("programme", Programme.DESCRIPTION),
+          Field.of("cues", "Cues", CueSheet.DESCRIPTION).or(CueSheet.NONE));
 
   public Gadget {
     Objects.requireNonNull(brief, "brief");
@@ -78,8 +85,10 @@ public record Gadget(
     Objects.requireNonNull(power, "power");
     Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(programme, "programme");
+    Objects.requireNonNull(cues, "cues");
     circuits.requireFixtures(layout);
     programme.requireFixtures(layout);
+    cues.requireFixtures(layout);
   }
 
   /** A gadget that is looked at as usual, and of which nothing moves. */
@@ -90,12 +99,12 @@ public record Gadget(
       ColourSettings colour,
       PowerSettings power,
       Programme programme) {
-    this(brief, layout, circuits, colour, power, ScanSettings.USUAL, programme);
+    this(brief, layout, circuits, colour, power, ScanSettings.USUAL, programme, CueSheet.NONE);
   }
 
   /** Returns the gadget looked at otherwise, or moved. */
   public Gadget with(ScanSettings other) {
-    return new Gadget(brief, layout, circuits, colour, power, other, programme);
+    return new Gadget(brief, layout, circuits, colour, power, other, programme, cues);
   }
 
   /** Returns a gadget with nothing in it but an empty data line. */
@@ -143,6 +152,7 @@ public record Gadget(
     layout.groups().forEach(g -> taken.add(g.id()));
     layout.emitters().forEach(e -> taken.add(e.id()));
     programme.clips().forEach(c -> taken.add(c.id()));
+    cues.scenes().forEach(s -> s.clips().forEach(c -> taken.add(c.id())));
     circuits.circuits().forEach(c -> taken.add(c.id()));
     int number = 1;
     while (taken.contains(prefix + number)) {
@@ -153,18 +163,18 @@ public record Gadget(
 
   /** Returns the gadget with another brief. */
   public Gadget with(Brief other) {
-    return new Gadget(other, layout, circuits, colour, power, scan, programme);
+    return new Gadget(other, layout, circuits, colour, power, scan, programme, cues);
   }
 
   /** Returns the gadget with another layout, whose fixtures are those of this one. */
   public Gadget with(Layout other) {
-    return new Gadget(brief, other, circuits, colour, power, scan, programme);
+    return new Gadget(brief, other, circuits, colour, power, scan, programme, cues);
   }
 
   /** Returns the gadget with other circuits; how a chain is fed goes with it. */
   public Gadget with(Circuits other) {
     PowerSettings fed = power.of(other.circuits().stream().map(Circuit::id).toList());
-    return new Gadget(brief, layout, other, colour, fed, scan, programme);
+    return new Gadget(brief, layout, other, colour, fed, scan, programme, cues);
   }
 
   /** Returns the gadget with a circuit, in place of the one of the same identifier. */
@@ -174,17 +184,61 @@ public record Gadget(
 
   /** Returns the gadget with other colour settings. */
   public Gadget with(ColourSettings other) {
-    return new Gadget(brief, layout, circuits, other, power, scan, programme);
+    return new Gadget(brief, layout, circuits, other, power, scan, programme, cues);
   }
 
   /** Returns the gadget with other power settings. */
   public Gadget with(PowerSettings other) {
-    return new Gadget(brief, layout, circuits, colour, other, scan, programme);
+    return new Gadget(brief, layout, circuits, colour, other, scan, programme, cues);
   }
 
   /** Returns the gadget with another programme. */
   public Gadget with(Programme other) {
-    return new Gadget(brief, layout, circuits, colour, power, scan, other);
+    return new Gadget(brief, layout, circuits, colour, power, scan, other, cues);
+  }
+
+  /** Returns the gadget with other cues. */
+  public Gadget with(CueSheet other) {
+    return new Gadget(brief, layout, circuits, colour, power, scan, programme, other);
+  }
+
+  /** Returns a scene with its frames, wherever they stand. */
+  public Optional<Scene> scene(String id) {
+    return cues.scene(id)
+        .map(
+            scene ->
+                id.equals(cues.open())
+                    ? scene.with(programme.clips(), programme.recipes(), programme.captions())
+                    : scene);
+  }
+
+  /** Returns all scenes with their frames. */
+  public List<Scene> scenes() {
+    return cues.scenes().stream().map(s -> scene(s.id()).orElseThrow()).toList();
+  }
+
+  /**
+   * Returns the gadget with a scene on the easel: its frames in the programme, those of the one
+   * that was there in its scene.
+   *
+   * @throws InputException if there is no such scene
+   */
+  public Gadget opened(String id) {
+    Scene wanted =
+        scene(id)
+            .orElseThrow(() -> new InputException("scene", id, "the id of a scene of this gadget"));
+    List<Scene> all =
+        scenes().stream()
+            .map(s -> s.id().equals(id) ? s.with(List.of(), List.of(), List.of()) : s)
+            .toList();
+    return with(programme.playing(wanted.clips(), wanted.recipes(), wanted.captions()))
+        .with(cues.withScenes(all, id));
+  }
+
+  /** Returns the gadget as if nothing but a scene played, over and over. */
+  public Gadget playing(Scene scene) {
+    return with(CueSheet.NONE)
+        .with(programme.playing(scene.clips(), scene.recipes(), scene.captions()));
   }
 
   /** Returns the gadget with another site. */
@@ -243,11 +297,11 @@ public record Gadget(
                 .fitting(grown.emitterOf(fixture).kind())
                 .map(c -> circuits.withAtEnd(Run.all(fixture.id()), c.id(), grown))
                 .orElse(circuits);
-    List<Clip> fitted =
-        programme.clips().stream()
-            .map(c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c)
-            .toList();
-    Gadget placed = new Gadget(brief, grown, driven, colour, power, scan, programme.with(fitted));
+    UnaryOperator<Clip> fit = c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c;
+    List<Clip> fitted = programme.clips().stream().map(fit).toList();
+    CueSheet fittedCues = cues.withClips(fit);
+    Gadget placed =
+        new Gadget(brief, grown, driven, colour, power, scan, programme.with(fitted), fittedCues);
     return there ? placed : placed.driving(fixture);
   }
 
@@ -281,7 +335,8 @@ public record Gadget(
         colour,
         power,
         scan,
-        programme.without(id));
+        programme.without(id),
+        cues.without(id));
   }
 
   /** Returns the gadget with a circuit to begin with; its identifier is {@code freeId("c")}. */

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Reading;
@@ -203,7 +204,9 @@ public final class GadgetJson {
   /** Returns the different pictures of a gadget in the order of their first use. */
   public static Collection<Picture> pictures(Gadget gadget) {
     Map<String, Picture> all = new LinkedHashMap<>();
-    gadget.clips().stream()
+    Stream.concat(
+            gadget.clips().stream(),
+            gadget.cues().scenes().stream().flatMap(s -> s.clips().stream()))
         .flatMap(c -> c.frames().stream())
         .forEach(f -> all.putIfAbsent(f.picture().hash(), f.picture()));
     return all.values();

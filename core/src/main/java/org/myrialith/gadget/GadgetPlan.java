@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
@@ -41,6 +42,9 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.play.CuePlan;
+import org.myrialith.play.CuesStep;
+import org.myrialith.play.Ticks;
 import org.myrialith.power.ChainVolts;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
@@ -55,6 +59,9 @@ import org.myrialith.scan.ScanStep;
  * threads.
  */
 public final class GadgetPlan {
+  /** At most, to unpack a channel and to lay another one over it. */
+  private static final int MIXED_CYCLES = 100;
+
   private final Gadget gadget;
   private final Lazy<LayoutPlan> layout;
   private final Lazy<Wiring> wiring;
@@ -63,6 +70,7 @@ public final class GadgetPlan {
   private final Lazy<Show> show;
   private final Lazy<Sent> sent;
   private final Lazy<PowerPlan> power;
+  private final Lazy<Optional<CuePlan>> cues;
   private final Lazy<Optional<FirmwarePlan>> firmware;
   private final Lazy<List<RailPlan>> rails;
   private final Lazy<Double> surge;
@@ -80,8 +88,8 @@ public final class GadgetPlan {
     this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
     this.power = new Lazy<>(this::workPower);
     this.sent = new Lazy<>(() -> new Sent(wiring(), show(), levels(), power().limiter()));
-    this.firmware =
-        new Lazy<>(() -> FirmwarePlan.of(new FirmwareWork(gadget.brief().controller(), sent())));
+    this.cues = new Lazy<>(this::workCues);
+    this.firmware = new Lazy<>(this::workFirmware);
     this.frames = new Lazy<>(this::workFrames);
     steps.put(Step.BRIEF, new Lazy<>(() -> new BriefStep(gadget.brief())));
     steps.put(
@@ -91,6 +99,7 @@ public final class GadgetPlan {
     steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
+    steps.put(Step.CUES, new Lazy<>(() -> new CuesStep(cues())));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
     this.surge = new Lazy<>(() -> volts().surgeAmps());
     this.rails = new Lazy<>(() -> volts().all());
@@ -108,11 +117,21 @@ public final class GadgetPlan {
   }
 
   private List<ClipLevels> workLevels() {
+    return levels(gadget::clipOn);
+  }
+
+  /** A clip on each wire that its fixture is on. */
+  private List<ClipLevels> levels(Clip clip) {
+    return levels(id -> clip.fixture().equals(id) ? Optional.of(clip) : Optional.empty());
+  }
+
+  /** Clips by their fixtures, in the order of the wires. */
+  private List<ClipLevels> levels(Function<String, Optional<Clip>> clipOn) {
     List<ClipLevels> all = new ArrayList<>();
     for (int c = 0; c < wiring().plans().size(); c++) {
       CircuitPlan circuit = wiring().plans().get(c);
       for (Stretch stretch : circuit.stretches()) {
-        Optional<Clip> clip = gadget.clipOn(stretch.fixture().id());
+        Optional<Clip> clip = clipOn.apply(stretch.fixture().id());
         if (clip.isPresent() && stretch.units() > 0) {
           all.add(levels(clip.get(), stretch, c, circuit));
         }
@@ -142,7 +161,57 @@ public final class GadgetPlan {
         gadget.colour(),
         show(),
         levels(),
-        !tree.lights().equals(SupplyTree.SUPPLY));
+        !tree.lights().equals(SupplyTree.SUPPLY),
+        played());
+  }
+
+  /** All that is ever played: the show, or all scenes of the cues. */
+  private List<ClipLevels> played() {
+    return cues().map(CuePlan::lit).orElseGet(this::levels);
+  }
+
+  private Optional<CuePlan> workCues() {
+    if (!gadget.cues().used()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        CuePlan.of(
+            gadget.cues(),
+            gadget.scenes(),
+            gadget.layout(),
+            gadget.circuits().inputs(),
+            gadget.programme(),
+            wiring(),
+            ticks(),
+            this::levels));
+  }
+
+  /** How often cues are asked: a whole frame is composed and sent in between. */
+  private Ticks ticks() {
+    int hertz = gadget.brief().controller().clockHz();
+    double frame =
+        wiring().plans().stream()
+            .mapToDouble(p -> p.frameSeconds() + (double) p.channels() * MIXED_CYCLES / hertz)
+            .sum();
+    return Ticks.of(hertz, frame);
+  }
+
+  private Optional<FirmwarePlan> workFirmware() {
+    Controller controller = gadget.brief().controller();
+    if (cues().isEmpty()) {
+      return FirmwarePlan.of(new FirmwareWork(controller, sent()));
+    }
+    return cues()
+        .get()
+        .obeyed()
+        .map(table -> table.limited(sent().limiter()))
+        .flatMap(
+            table -> FirmwarePlan.of(new FirmwareWork(controller, sent(), Optional.of(table))));
+  }
+
+  /** Returns the cues; empty where all clips play over and over. */
+  public Optional<CuePlan> cues() {
+    return cues.get();
   }
 
   private ChainVolts volts() {

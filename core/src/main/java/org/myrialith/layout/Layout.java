@@ -123,6 +123,21 @@ public record Layout(
     }
   }
 
+  /**
+   * Checks that fixtures are there.
+   *
+   * @param list where their identifiers stand
+   * @throws InputException for the first that is not
+   */
+  public void requireFixtures(String list, List<String> ids) {
+    for (int i = 0; i < ids.size(); i++) {
+      if (fixture(ids.get(i)).isEmpty()) {
+        throw new InputException(
+            list + "[" + i + "].fixture", ids.get(i), "the id of a fixture of this gadget");
+      }
+    }
+  }
+
   /** Returns the fixture of that identifier. */
   public Optional<Fixture> fixture(String id) {
     return fixtures.stream().filter(f -> f.id().equals(id)).findFirst();

@@ -1,6 +1,7 @@
 package org.myrialith.power;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -137,12 +138,25 @@ public record Load(Wiring wiring, double controllerMilliamps) {
         + plans().stream().filter(p -> !p.limited()).mapToDouble(p -> p.mostLitAmps(1)).sum();
   }
 
-  /** Returns the most that is drawn by what can't be dimmed, all its clips at their most (A). */
+  /**
+   * Returns the most that is drawn by what can't be dimmed, all of it at its most (A); of clips on
+   * the same lights the one that draws most counts.
+   */
   public static double switchedAmps(List<ClipLevels> clips) {
     return clips.stream()
         .filter(c -> !c.plan().limited())
-        .mapToDouble(c -> c.sums().stream().mapToDouble(c.plan()::litAmps).max().orElse(0))
+        .collect(
+            Collectors.groupingBy(
+                c -> List.of(c.circuit(), c.stretch().firstChannel()),
+                Collectors.mapping(Load::mostAmps, Collectors.reducing(0.0, Math::max))))
+        .values()
+        .stream()
+        .mapToDouble(Double::doubleValue)
         .sum();
+  }
+
+  private static double mostAmps(ClipLevels clip) {
+    return clip.sums().stream().mapToDouble(clip.plan()::litAmps).max().orElse(0);
   }
 
   /**

@@ -33,6 +33,8 @@ import org.myrialith.rail.RailPlan;
  * @param levels of its clips
  * @param course the current over the show
  * @param behind whether it is a converter that gives
+ * @param limiter that the firmware carries: when it is planned for these frames and there is a
+ *     supply
  */
 public record PowerPlan(
     Load load,
@@ -42,12 +44,17 @@ public record PowerPlan(
     Show show,
     List<ClipLevels> levels,
     CurrentCourse course,
-    boolean behind)
+    boolean behind,
+    Optional<Limiter> limiter)
     implements StepPlan {
 
   private static final int WHITE = 255;
 
-  /** Works the plan out. */
+  /**
+   * Works the plan out.
+   *
+   * @param played what the limiter has to reckon with: all that is ever played
+   */
   public static PowerPlan of(
       Load load,
       Optional<Supply> supply,
@@ -55,11 +62,12 @@ public record PowerPlan(
       ColourSettings colour,
       Show show,
       List<ClipLevels> levels,
-      boolean behind) {
-    Optional<Limiter> limiter = limiter(load, supply, settings, levels);
+      boolean behind,
+      List<ClipLevels> played) {
+    Optional<Limiter> limiter = limiter(load, supply, settings, played);
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
     CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
-    return new PowerPlan(load, supply, settings, colour, show, levels, course, behind);
+    return new PowerPlan(load, supply, settings, colour, show, levels, course, behind, limiter);
   }
 
   private static Optional<Double> budget(Optional<Supply> supply, PowerSettings settings) {
@@ -90,14 +98,6 @@ public record PowerPlan(
   /** Returns the current that may be planned with (A): rating less margin. */
   public Optional<Double> budgetAmps() {
     return budget(supply, settings);
-  }
-
-  /**
-   * Returns the limiter that the firmware carries: when it is planned for these frames and there is
-   * a supply.
-   */
-  public Optional<Limiter> limiter() {
-    return limiter(load, supply, settings, levels);
   }
 
   /**

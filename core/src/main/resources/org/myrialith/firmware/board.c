@@ -27,6 +27,7 @@ typedef uint16_t ticks_t; /* 16-bit timer 1 at 1/64 of the clock: wraps after 65
 
 #define MOST_SPARE_US 1000000ul
 
+@INPUTS@
 static ticks_t seen;
 static uint32_t passed_us;   /* since the wait ended that was due last */
 static uint16_t gap_left_us; /* until the pixels have taken the last frame */
@@ -64,6 +65,7 @@ void board_wait_ms(uint16_t ms) {
 
 @BEGIN@
 @STARTS@
+@LISTENS@
 @TURNS@
   player_start();
   _delay_us(LATCH_US);

@@ -20,159 +20,24 @@ static uint16_t frame_of(uint8_t clip) {
 }
 
 #ifdef SWITCHED
-
-static const uint8_t masks[8] TABLE = {1, 2, 4, 8, 16, 32, 64, 128};
-
-/* on or off: a bit a channel, the first in the highest bit of a byte; each goes to its place among what its line sends */
-static void place_bits(data_at_t from, uint8_t *to, uint16_t bits, const uint16_t *place) {
-  uint8_t left = 0;
-  uint8_t byte = 0;
-  while (bits--) {
-    uint16_t at = READ_WORD(place++);
-    uint8_t mask = READ_BYTE(&masks[at & 7u]);
-    uint8_t *into = to + (at >> 3);
-    if (left == 0) {
-      byte = READ_DATA(from++);
-      left = 8;
-    }
-    left--;
-    if (byte & 0x80u) {
-      *into = (uint8_t)(*into | mask);
-    } else {
-      *into = (uint8_t)(*into & (uint8_t)~mask);
-    }
-    byte = (uint8_t)(byte << 1);
-  }
-}
-
+#include "places.h"
 #endif
 
 #if !defined(SWITCHED) || defined(LEVELS)
 
-#ifdef THREES /* three channels a pixel everywhere: written out, as it is the most common and the fastest */
+#define UNPACK_AS unpack
+#define PUT(level) *to++ = (level)
+#include "unpack.h"
 
-#if PACKING == PACKED_RAW
-
-/* raw: three levels a pixel */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
-  while (pixels--) {
-    *to++ = READ_DATA(from++);
-    *to++ = READ_DATA(from++);
-    *to++ = READ_DATA(from++);
-  }
-}
-
-#elif PACKING == PACKED_PALETTE
-
-/* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
-  uint8_t left = 0;
-  uint8_t byte = 0;
-  while (pixels--) {
-    const uint8_t *colour = palette;
-    uint8_t index;
-    if (left == 0) {
-      byte = READ_DATA(from++);
-      left = 8u / INDEX_BITS;
-    }
-    left--;
-    index = (uint8_t)(byte >> (8u - INDEX_BITS));
-    colour += index; /* three times, as not every core can multiply */
-    colour += index;
-    colour += index;
-    byte = (uint8_t)(byte << INDEX_BITS);
-    *to++ = READ_BYTE(colour++);
-    *to++ = READ_BYTE(colour++);
-    *to++ = READ_BYTE(colour);
-  }
-}
-
-#else
-
-/* runs: count, then the three levels that so many pixels share */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels) {
-  while (pixels) {
-    uint8_t run = READ_DATA(from++);
-    uint8_t one = READ_DATA(from++);
-    uint8_t two = READ_DATA(from++);
-    uint8_t three = READ_DATA(from++);
-    pixels = (uint16_t)(pixels - run);
-    while (run--) {
-      *to++ = one;
-      *to++ = two;
-      *to++ = three;
-    }
-  }
-}
-
-#endif
-
+#ifdef THREES
 #define UNPACK(from, to, pixels, clip) unpack(from, to, pixels)
-
 #else
-
 #ifdef CHANNELS
 #define CLIP_CHANNELS(clip) CHANNELS
 #else
 #define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
 #endif
-
-#if PACKING == PACKED_RAW
-
-/* raw: as many levels a pixel as it has channels */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
-  while (pixels--) {
-    uint8_t left = channels;
-    while (left--) {
-      *to++ = READ_DATA(from++);
-    }
-  }
-}
-
-#elif PACKING == PACKED_PALETTE
-
-/* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
-  uint8_t free = 0;
-  uint8_t byte = 0;
-  while (pixels--) {
-    const uint8_t *colour = palette;
-    uint8_t left = channels;
-    if (free == 0) {
-      byte = READ_DATA(from++);
-      free = 8u / INDEX_BITS;
-    }
-    free--;
-    colour += (uint16_t)((uint16_t)(byte >> (8u - INDEX_BITS)) * PALETTE_WIDTH);
-    byte = (uint8_t)(byte << INDEX_BITS);
-    while (left--) {
-      *to++ = READ_BYTE(colour++);
-    }
-  }
-}
-
-#else
-
-/* runs: count, then the levels that so many pixels share */
-static void unpack(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
-  while (pixels) {
-    uint8_t run = READ_DATA(from++);
-    pixels = (uint16_t)(pixels - run);
-    while (run--) {
-      uint8_t left = channels;
-      data_at_t level = from;
-      while (left--) {
-        *to++ = READ_DATA(level++);
-      }
-    }
-    from += channels;
-  }
-}
-
-#endif
-
 #define UNPACK(from, to, pixels, clip) unpack(from, to, pixels, CLIP_CHANNELS(clip))
-
 #endif
 
 #endif
@@ -200,42 +65,7 @@ static void compose(uint8_t clip) {
 static uint8_t changed[CLIPS];
 static uint8_t dimmed;
 
-/* Scales all levels by factor / 65536; what is left over goes to the same channel of the next pixel, so that nothing is lost. */
-static void scale(uint16_t factor) {
-  uint8_t *at = chain;
-  uint8_t line;
-  for (line = 0; line < LINES; line++) {
-    uint16_t carry[MOST_CHANNELS] = {0};
-    uint16_t left = READ_WORD(&line_bytes[line]);
-    uint8_t channels = (uint8_t)READ_WORD(&line_channels[line]);
-    uint8_t channel = 0;
-#ifdef DEEP
-    if (channels && READ_BYTE(&line_deep[line])) { /* two bytes a level, the high one first; all share what is left over */
-      uint16_t over = 0;
-      for (; left; left = (uint16_t)(left - 2u)) {
-        uint32_t all = (uint32_t)(uint16_t)((uint16_t)(at[0] << 8) | at[1]) * factor + over;
-        *at++ = (uint8_t)(all >> 24);
-        *at++ = (uint8_t)(all >> 16);
-        over = (uint16_t)all;
-      }
-    }
-#endif
-#ifdef PASSED_OVER
-    if (channels == 0) { /* can't be dimmed, or has a supply of its own */
-      at += left;
-      left = 0;
-    }
-#endif
-    while (left--) {
-      uint32_t all = (uint32_t)*at * factor + carry[channel];
-      *at++ = (uint8_t)(all >> 16);
-      carry[channel] = (uint16_t)all;
-      if (++channel == channels) {
-        channel = 0;
-      }
-    }
-  }
-}
+#include "limit.h"
 
 static void compose_all(void) {
   uint8_t clip;

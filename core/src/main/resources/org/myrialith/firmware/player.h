@@ -11,6 +11,9 @@ void board_show(const uint8_t *levels);
  * sending and composing is part of the wait. Too late: returns at once and makes the next wait shorter. */
 void board_wait_ms(uint16_t ms);
 
+/* With cues only: what an input tells. 1 for on and 0 for off, 0 to 255 of a sensor, of a rotary knob one pin and twice the other. */
+uint8_t board_input(uint8_t number);
+
 /* Goes to the start of the show and composes its first frame. Call once. */
 void player_start(void);
 

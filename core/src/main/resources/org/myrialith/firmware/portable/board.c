@@ -8,6 +8,7 @@
 void board_start(void);
 
 @LINES@
+@INPUTS@
 static uint32_t shown_us; /* when the pixels had the last frame */
 static uint32_t due_us;   /* when the last wait was due to end */
 
@@ -35,6 +36,7 @@ void board_wait_ms(uint16_t ms) {
 
 void board_start(void) {
 @STARTS@
+@LISTENS@
   player_start();
   wait_us(LATCH_US);
   due_us = now_us();

@@ -17,6 +17,15 @@ void pin_low(uint8_t pin);
 /* Makes a pin an input, so that a resistor takes it up. */
 void pin_free(uint8_t pin);
 
+/* Of inputs only. Makes a pin an input, with a pull-up inside or without. */
+void pin_listen(uint8_t pin, uint8_t pull_up);
+
+/* Of inputs only. 1 while it is high. */
+uint8_t pin_get(uint8_t pin);
+
+/* Of sensors only. 0 to 255 of the supply. */
+uint8_t pin_measure(uint8_t pin);
+
 /* Waits at least so many microseconds. */
 void wait_us(uint16_t us);
 

@@ -1,0 +1,86 @@
+package org.myrialith.cues;
+
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.TextRules;
+import org.myrialith.lettering.Fonts;
+
+/**
+ * Values shown on a fixture, over its frames.
+ *
+ * @param fixture its identifier
+ * @param text with values in it, as the maker wrote it
+ * @param font of characters on a picture; digits have their own
+ * @param column and {@code row} of the picture at which it begins; may be beyond it
+ * @param colour 0xRRGGBB
+ * @param ticks whether colons blink, once a second
+ * @param blinks conditions under which all of it blinks, as the maker wrote them; empty for never
+ */
+public record Readout(
+    String id,
+    String fixture,
+    ReadoutForm form,
+    String text,
+    String font,
+    int column,
+    int row,
+    int colour,
+    boolean ticks,
+    String blinks) {
+  /** Most of a scene. */
+  public static final int MOST = 8;
+
+  /** From light to dark and back as it blinks (ms); slow enough for anybody. */
+  public static final int BLINK_MILLIS = 1000;
+
+  private static final Bounds PLACE = Bounds.count(-200, 200);
+
+  /** How it stands in the format. */
+  public static final Description<Readout> DESCRIPTION =
+      Description.of(
+          Readout.class,
+          Field.id("id"),
+          Field.id("fixture"),
+          Field.of("form", "As", ReadoutForm.TYPE).or(ReadoutForm.TEXT),
+          Field.words("text", "Shows", Types.Words.Rule.ANY)
+              .explained("text with values, such as {hour:2}:{minute:02}"),
+          Field.words("font", "Font", Types.Words.Rule.ANY).or(Fonts.USUAL),
+          Field.count("column", "From column", PLACE).or(0),
+          Field.count("row", "From row", PLACE).or(0),
+          Field.of("colour", "Colour", Types.Colour.ANY).or(0xffffff),
+          Field.flag("ticks", "Colons", "stand still", "blink once a second").or(false),
+          Field.words("blinks", "Blinks if", Types.Words.Rule.ANY)
+              .or("")
+              .explained("conditions, such as set = 1"));
+
+  public Readout {
+    TextRules.id("id", id);
+    TextRules.id("fixture", fixture);
+    Objects.requireNonNull(form, "form");
+    ShownText.read("text", text);
+    font = TextRules.name("font", font);
+    PLACE.require("column", column);
+    PLACE.require("row", row);
+    blinks = blinks.strip();
+    Condition.read("blinks", blinks);
+  }
+
+  /** Returns a readout of characters at the left top, white. */
+  public static Readout of(String id, String fixture, String text) {
+    return new Readout(id, fixture, ReadoutForm.TEXT, text, Fonts.USUAL, 0, 0, 0xffffff, false, "");
+  }
+
+  /** Returns its text read. */
+  public ShownText shown() {
+    return ShownText.read("text", text);
+  }
+
+  /** Returns under which conditions it blinks. */
+  public List<Condition> blinking() {
+    return Condition.read("blinks", blinks);
+  }
+}

@@ -1,0 +1,87 @@
+package org.myrialith.cues;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.myrialith.finding.InputException;
+
+/**
+ * A text with values in it, such as {@code {hour:2}:{minute:02}}.
+ *
+ * @param pieces in their order
+ */
+public record ShownText(List<Piece> pieces) {
+  /** Most characters that it shows. */
+  public static final int MOST_CELLS = 32;
+
+  private static final int MOST_DIGITS = 4;
+
+  private static final Pattern ONE =
+      Pattern.compile("\\{([a-z][a-z0-9]{0,19})(?::(0?)([1-4]))?\\}");
+
+  private static final String ALLOWED =
+      "text with values such as {score}, {score:3} for three places, {minute:02} with leading"
+          + " zeros; 1 to 4 places";
+
+  /** A piece of it. */
+  public sealed interface Piece {}
+
+  /** A character that stands as it is. */
+  public record Letter(char character) implements Piece {}
+
+  /**
+   * A value.
+   *
+   * @param places digits; 0 for as many as its values need
+   * @param zeros whether with leading zeros
+   */
+  public record Value(String name, int places, boolean zeros) implements Piece {}
+
+  public ShownText {
+    pieces = List.copyOf(pieces);
+  }
+
+  /**
+   * Reads a pattern.
+   *
+   * @param field named in an error
+   * @throws InputException if it can't be read
+   */
+  public static ShownText read(String field, String text) {
+    List<Piece> pieces = new ArrayList<>();
+    Matcher values = ONE.matcher(text);
+    int at = 0;
+    int cells = 0;
+    while (at < text.length()) {
+      if (text.charAt(at) == '{') {
+        if (!values.find(at) || values.start() != at) {
+          throw new InputException(field, text, ALLOWED);
+        }
+        int places = values.group(3) == null ? 0 : Integer.parseInt(values.group(3));
+        pieces.add(new Value(values.group(1), places, "0".equals(values.group(2))));
+        cells += places == 0 ? MOST_DIGITS + 1 : places;
+        at = values.end();
+      } else if (text.charAt(at) == '}' || Character.isSurrogate(text.charAt(at))) {
+        throw new InputException(field, text, ALLOWED);
+      } else {
+        pieces.add(new Letter(text.charAt(at)));
+        cells++;
+        at++;
+      }
+    }
+    if (pieces.isEmpty() || cells > MOST_CELLS) {
+      throw new InputException(field, text, "1 to " + MOST_CELLS + " characters, as it is shown");
+    }
+    return new ShownText(pieces);
+  }
+
+  /** Returns the names of the values in it. */
+  public List<String> names() {
+    return pieces.stream()
+        .filter(Value.class::isInstance)
+        .map(piece -> ((Value) piece).name())
+        .distinct()
+        .toList();
+  }
+}

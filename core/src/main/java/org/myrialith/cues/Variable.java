@@ -1,0 +1,59 @@
+package org.myrialith.cues;
+
+import java.util.Set;
+import org.myrialith.describe.Description;
+import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+
+/**
+ * A value that cues set, compare and show.
+ *
+ * @param name by which it is called
+ * @param least and {@code most}: it never leaves them
+ * @param start its value when power comes on
+ * @param wraps whether beyond the one end it goes on at the other; else it stays there
+ */
+public record Variable(String name, int least, int most, int start, boolean wraps) {
+  /** Most of them in a gadget. */
+  public static final int MOST = 24;
+
+  /** Allowed values: 16 bits on the controller. */
+  public static final Bounds VALUE = Bounds.count(-9999, 9999);
+
+  private static final String PATTERN = "[a-z][a-z0-9]{0,19}";
+
+  /** Words that mean something in a condition. */
+  private static final Set<String> TAKEN = Set.of("and", "any");
+
+  /** How it stands in the format. */
+  public static final Description<Variable> DESCRIPTION =
+      Description.of(
+          Variable.class,
+          Field.words("name", "Name", Types.Words.Rule.ANY),
+          Field.count("least", "Least", VALUE).or(0),
+          Field.count("most", "Most", VALUE).or(99),
+          Field.count("start", "Begins at", VALUE).or(0),
+          Field.flag("wraps", "Beyond its ends", "it stays there", "it goes on at the other end")
+              .or(false));
+
+  public Variable {
+    name = name.strip();
+    if (!name.matches(PATTERN) || TAKEN.contains(name) || ClockValue.of(name).isPresent()) {
+      throw new InputException(
+          "name",
+          name,
+          "a lower-case letter, then letters and digits, 20 at most; not and, any, hour, minute,"
+              + " second, weekday, day, month, year");
+    }
+    VALUE.require("least", least);
+    Bounds.count(least, (int) VALUE.max()).require("most", most);
+    Bounds.count(least, most).require("start", start);
+  }
+
+  /** Returns how many values it can have. */
+  public int span() {
+    return most - least + 1;
+  }
+}

@@ -1,0 +1,75 @@
+package org.myrialith.play;
+
+import java.util.List;
+
+/**
+ * A place of a readout, and what it can show.
+ *
+ * @param sort where what it shows comes from
+ * @param value which value; -1 for a letter
+ * @param divisor of a digit: 1, 10, 100, 1000; of a bar or pointer: the least value
+ * @param limit from which on a value does not fit; of a bar or pointer: how many values there are
+ * @param zeros whether leading zeros are shown
+ * @param units of the target that it lights, in the order of the glyphs' bits
+ * @param glyphs by what is shown: one of a letter; 0 to 9, blank and minus of a digit; blank and
+ *     minus of a sign; none of bars and pointers
+ */
+public record Cell(
+    Sort sort,
+    int value,
+    int divisor,
+    int limit,
+    boolean zeros,
+    int[] units,
+    List<boolean[]> glyphs) {
+  /** Position of the blank among the glyphs of a digit. */
+  public static final int BLANK = 10;
+
+  /** Position of the minus there. */
+  public static final int MINUS = 11;
+
+  /** Where what it shows comes from. */
+  public enum Sort {
+    LETTER,
+    COLON,
+    DIGIT,
+    SIGN,
+    BAR,
+    POINTER
+  }
+
+  public Cell {
+    glyphs = List.copyOf(glyphs);
+  }
+
+  /** Returns which glyph shows a value. */
+  int glyph(int shown) {
+    int size = Math.abs(shown);
+    return switch (sort) {
+      case DIGIT -> {
+        if (size >= limit) {
+          yield MINUS;
+        }
+        int left = size / divisor;
+        yield left == 0 && divisor > 1 && !zeros ? BLANK : left % 10;
+      }
+      case SIGN -> shown < 0 ? 1 : 0;
+      default -> 0;
+    };
+  }
+
+  /** Returns how many lights of a bar a value is; of a pointer, which one. */
+  int reach(int shown) {
+    int more = sort == Sort.BAR ? 1 : 0;
+    return (shown - divisor) * (units.length + more) / limit;
+  }
+
+  /** Returns whether a light is on. */
+  boolean lit(int dot, int shown) {
+    return switch (sort) {
+      case BAR -> dot < reach(shown);
+      case POINTER -> dot == reach(shown);
+      default -> glyphs.get(glyph(shown))[dot];
+    };
+  }
+}

@@ -1,0 +1,346 @@
+package org.myrialith.play;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.myrialith.cues.Becomes;
+import org.myrialith.cues.ClockValue;
+import org.myrialith.cues.Condition;
+import org.myrialith.cues.Crossing;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.Ended;
+import org.myrialith.cues.Every;
+import org.myrialith.cues.Idle;
+import org.myrialith.cues.Operand;
+import org.myrialith.cues.PowerOn;
+import org.myrialith.cues.Press;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.Scene;
+import org.myrialith.cues.Setting;
+import org.myrialith.cues.Stay;
+import org.myrialith.cues.Turned;
+import org.myrialith.drive.Input;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.Wiring;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Programme;
+import org.myrialith.layout.Layout;
+
+/** Makes numbers of a sheet of cues. Mutable, lives for one sheet. */
+final class CueCompiler {
+  private final CueSheet sheet;
+  private final List<Scene> scenes;
+  private final InputList inputs;
+  private final Function<Clip, List<ClipLevels>> levels;
+  private final List<Problem> problems = new ArrayList<>();
+  private final List<Value> values = new ArrayList<>();
+  private final List<Sense> senses = new ArrayList<>();
+  private final List<Term> terms = new ArrayList<>();
+  private final List<Target> targets = new ArrayList<>();
+  private final ReadoutCompiler readouts;
+  private final List<ClipLevels> solids = new ArrayList<>();
+  private int clock = -1;
+  private Optional<ClipLevels> standIn = Optional.empty();
+
+  /**
+   * Takes what is made numbers of.
+   *
+   * @param scenes of the sheet with their frames
+   * @param levels of a clip on each wire that its fixture is on
+   */
+  CueCompiler(
+      CueSheet sheet,
+      List<Scene> scenes,
+      Layout layout,
+      InputList inputs,
+      Programme programme,
+      Function<Clip, List<ClipLevels>> levels) {
+    this.sheet = sheet;
+    this.scenes = scenes;
+    this.inputs = inputs;
+    this.levels = levels;
+    this.readouts = new ReadoutCompiler(layout, programme.fonts(), programme::glyphsOn, this);
+  }
+
+  List<Problem> problems() {
+    return problems;
+  }
+
+  void problem(String about, String sentence) {
+    problems.add(new Problem(about, sentence));
+  }
+
+  /** Notes the lights of a readout, all of them lit. */
+  void solid(ClipLevels lit) {
+    solids.add(lit);
+  }
+
+  List<ClipLevels> solids() {
+    return solids;
+  }
+
+  /** Something dark for the tables of frames. */
+  void standIn(ClipLevels dark) {
+    standIn = Optional.of(dark);
+  }
+
+  List<ClipLevels> levels(Clip clip) {
+    return levels.apply(clip);
+  }
+
+  /** The number of what is painted by itself; a new one where there is none yet. */
+  int target(ClipLevels clip) {
+    for (int t = 0; t < targets.size(); t++) {
+      if (targets.get(t).is(clip.circuit(), clip.stretch())) {
+        return t;
+      }
+    }
+    targets.add(new Target(clip.circuit(), clip.plan(), clip.stretch()));
+    return targets.size() - 1;
+  }
+
+  Value value(int number) {
+    return values.get(number);
+  }
+
+  CueTable table(Wiring wiring, Ticks ticks) {
+    sheet
+        .variables()
+        .forEach(v -> values.add(new Value(v.name(), v.least(), v.most(), v.start(), v.wraps())));
+    if (names().anyMatch(name -> ClockValue.of(name).isPresent())) {
+      clock = values.size();
+      for (ClockValue value : ClockValue.values()) {
+        values.add(new Value(value.key(), value.least(), value.most(), value.start(), true));
+      }
+    }
+    if (values.isEmpty() && scenes.stream().anyMatch(scene -> !scene.readouts().isEmpty())) {
+      values.add(new Value("", 0, 0, 0, false)); // nothing but letters is shown
+    }
+    List<SceneTable> made = scenes();
+    List<Row> rows = new ArrayList<>();
+    sheet.cues().forEach(cue -> rows.add(row(cue, made)));
+    boolean chance =
+        rows.stream().anyMatch(row -> row.kind() == Row.Kind.EVERY && row.a() != row.b())
+            || sheet.cues().stream()
+                .flatMap(cue -> cue.settings().stream())
+                .anyMatch(setting -> setting.how() == Setting.How.ANY);
+    return new CueTable(
+        wiring,
+        Optional.empty(),
+        targets,
+        made,
+        values,
+        clock,
+        senses,
+        rows,
+        terms,
+        chance,
+        sheet.seed(),
+        ticks.tickMillis(),
+        ticks.fadeMillis(),
+        standIn);
+  }
+
+  /** Names of all values that anything is about. */
+  private Stream<String> names() {
+    Set<String> names = new LinkedHashSet<>();
+    for (Cue cue : sheet.cues()) {
+      List<Condition> conditions = new ArrayList<>(cue.conditions());
+      if (cue.when() instanceof Becomes becomes) {
+        conditions.addAll(becomes.conditions());
+      }
+      conditions.forEach(c -> add(names, c.name(), c.operand()));
+      cue.settings().forEach(s -> add(names, s.name(), s.operand()));
+    }
+    for (Scene scene : scenes) {
+      for (Readout readout : scene.readouts()) {
+        names.addAll(readout.shown().names());
+        readout.blinking().forEach(c -> add(names, c.name(), c.operand()));
+      }
+    }
+    return names.stream();
+  }
+
+  private static void add(Set<String> names, String name, Operand operand) {
+    names.add(name);
+    operand.named().ifPresent(names::add);
+  }
+
+  private List<SceneTable> scenes() {
+    List<List<ClipLevels>> all = new ArrayList<>();
+    for (Scene scene : scenes) {
+      all.add(scene.clips().stream().flatMap(clip -> levels.apply(clip).stream()).toList());
+    }
+    all.forEach(clips -> clips.forEach(this::target));
+    List<List<ReadoutTable>> shown = new ArrayList<>();
+    for (Scene scene : scenes) {
+      List<ReadoutTable> own = new ArrayList<>();
+      scene.readouts().forEach(readout -> own.addAll(readouts.tables(readout)));
+      shown.add(own);
+    }
+    List<SceneTable> made = new ArrayList<>();
+    for (int s = 0; s < scenes.size(); s++) {
+      ClipLevels[] clips = new ClipLevels[targets.size()];
+      long longest = 0;
+      for (ClipLevels clip : all.get(s)) {
+        clips[target(clip)] = clip;
+        longest = Math.max(longest, clip.clip().lengthMillis());
+      }
+      made.add(new SceneTable(scenes.get(s), clips, (int) longest, shown.get(s)));
+    }
+    return made;
+  }
+
+  private Row row(Cue cue, List<SceneTable> made) {
+    int scene = -1;
+    if (!cue.scene().isEmpty()) {
+      scene = scenes.stream().map(Scene::id).toList().indexOf(cue.scene());
+      if (scene < 0) {
+        problem(cue.id(), "shows a scene that is not there any more");
+      } else if (cue.stay() == Stay.ONCE && made.get(scene).lengthMillis() == 0) {
+        problem(cue.id(), "shows once what has no frames: it would leave at once");
+      }
+    }
+    Row.Terms onlys = conditions(cue.id(), cue.conditions());
+    Row.Terms thens = settings(cue);
+    Row.Terms none = new Row.Terms(0, 0);
+    Row plain = new Row(cue, Row.Kind.POWER_ON, -1, 0, 0, none, onlys, thens, scene);
+    return triggered(cue, plain);
+  }
+
+  private static Row of(Row row, Row.Kind kind, int sense, int a, int b) {
+    return new Row(
+        row.cue(), kind, sense, a, b, row.whens(), row.onlys(), row.thens(), row.scene());
+  }
+
+  private Row triggered(Cue cue, Row row) {
+    if (cue.when() instanceof PowerOn) {
+      return row;
+    } else if (cue.when() instanceof Press press) {
+      int sense = sense(cue, press.number(), Sense.Sort.ON_OFF);
+      return of(row, Row.Kind.PRESS, sense, press.how().ordinal(), 0);
+    } else if (cue.when() instanceof Turned turned) {
+      int sense = sense(cue, turned.number(), Sense.Sort.ROTARY);
+      return of(row, Row.Kind.TURNED, sense, turned.right() ? 1 : 0, turned.edges());
+    } else if (cue.when() instanceof Crossing crossing) {
+      int sense = sense(cue, crossing.number(), Sense.Sort.ANALOGUE);
+      Row.Kind kind = crossing.above() ? Row.Kind.ABOVE : Row.Kind.BELOW;
+      return of(row, kind, sense, crossing.mark(), crossing.release());
+    } else if (cue.when() instanceof Becomes becomes) {
+      Row.Terms whens = conditions(cue.id(), becomes.conditions());
+      return new Row(cue, Row.Kind.BECOMES, -1, 0, 0, whens, row.onlys(), row.thens(), row.scene());
+    } else if (cue.when() instanceof Ended ended) {
+      int other = sheet.cues().stream().map(Cue::id).toList().indexOf(ended.cue());
+      if (other < 0) {
+        problem(cue.id(), "waits for the end of a cue that is not there any more");
+      }
+      return of(row, Row.Kind.ENDED, -1, other, 0);
+    } else if (cue.when() instanceof Idle idle) {
+      return of(row, Row.Kind.IDLE, -1, idle.seconds() * 1000, 0);
+    } else {
+      Every every = (Every) cue.when();
+      return of(row, Row.Kind.EVERY, -1, every.least(), every.most());
+    }
+  }
+
+  private Row.Terms conditions(String about, List<Condition> conditions) {
+    int first = terms.size();
+    for (Condition condition : conditions) {
+      terms.add(
+          term(about, condition.name(), condition.comparison().ordinal(), condition.operand()));
+    }
+    return new Row.Terms(first, terms.size() - first);
+  }
+
+  Row.Terms blinking(Readout readout) {
+    return conditions(readout.id(), readout.blinking());
+  }
+
+  private Row.Terms settings(Cue cue) {
+    int first = terms.size();
+    for (Setting setting : cue.settings()) {
+      if (setting.name().equals(ClockValue.WEEKDAY.key())) {
+        problem(cue.id(), "sets the weekday, which follows from the date");
+      }
+      terms.add(term(cue.id(), setting.name(), setting.how().ordinal(), setting.operand()));
+    }
+    return new Row.Terms(first, terms.size() - first);
+  }
+
+  private Term term(String about, String name, int how, Operand operand) {
+    int other = operand.named().map(named -> number(about, named)).orElse(operand.number());
+    return new Term(number(about, name), how, other, operand.named().isPresent());
+  }
+
+  /** Which value has a name; the first, and a problem, for none. */
+  int number(String about, String name) {
+    for (int v = 0; v < values.size(); v++) {
+      if (values.get(v).name().equals(name)) {
+        return v;
+      }
+    }
+    problem(about, phrase("is about a value “%s” that is not there", name));
+    return 0;
+  }
+
+  private int sense(Cue cue, int number, Sense.Sort sort) {
+    for (int s = 0; s < senses.size(); s++) {
+      if (senses.get(s).is(cue.when(), number)) {
+        return s;
+      }
+    }
+    Input input =
+        inputs.inputs().stream()
+            .filter(i -> i.name().equals(cue.when().input()))
+            .findFirst()
+            .orElse(null);
+    String why = whyNot(cue, input, number);
+    if (why.isEmpty()) {
+      Sense sense = Sense.of(input, number, doubles(cue, number));
+      if (sense.sort() == sort) {
+        senses.add(sense);
+        return senses.size() - 1;
+      }
+      why = phrase("can't listen so to %s: it has %s", input.name(), input.sort().title());
+    }
+    problem(cue.id(), why);
+    return -1;
+  }
+
+  private static String whyNot(Cue cue, Input input, int number) {
+    if (input == null) {
+      return phrase("listens to an input “%s” that is not there", cue.when().input());
+    }
+    if (!Sense.reads(input.sort())) {
+      return phrase("can't listen to %s: cues read no %s yet", input.name(), input.sort().title());
+    }
+    int each = input.sort().pins(1);
+    if (number > input.count() || input.pinNames().size() < each * number) {
+      return phrase("listens to number %d of %s, which has no pin", number, input.name());
+    }
+    if (input.samples() > Sense.MOST_LOOKS) {
+      return phrase(
+          "listens to %s, of which at most %d looks are remembered, not %d",
+          input.name(), Sense.MOST_LOOKS, input.samples());
+    }
+    return "";
+  }
+
+  private boolean doubles(Cue one, int number) {
+    return sheet.cues().stream()
+        .filter(cue -> cue.when().input().equals(one.when().input()))
+        .anyMatch(
+            cue ->
+                cue.when() instanceof Press press
+                    && press.number() == number
+                    && press.how() == Press.How.DOUBLE);
+  }
+}

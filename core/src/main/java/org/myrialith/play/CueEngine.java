@@ -1,0 +1,380 @@
+package org.myrialith.play;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.myrialith.colour.Levels;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.Stay;
+
+/**
+ * Obeys a table of cues, tick by tick: what the firmware does, step for step in whole numbers.
+ * Mutable.
+ */
+public final class CueEngine {
+  /** A cue that is off, on, or on its way out. */
+  private static final int OFF = 0;
+
+  private static final int ON = 1;
+  private static final int OUT = 2;
+
+  /** A weight at which nothing below is seen. */
+  static final int WHOLE = 256;
+
+  private final CueTable table;
+  private final Senses senses;
+  private final Numbers numbers;
+  private final Painter painter;
+  private final Running running;
+
+  /** Of each cue. */
+  private final int[] state;
+
+  private final int[] weight;
+  private final boolean[] was;
+  private final boolean[] leaves;
+  private final boolean[] ended;
+  private final boolean[] seen;
+  private final int[] inAt;
+  private final int[] leaveAt;
+  private final int[] outAt;
+
+  /** Of cues that come again and again, milliseconds that are left; of knobs, edges. */
+  private final int[] left;
+
+  /** Cues that are on or on their way out, the lowest first. */
+  private final List<Integer> order = new ArrayList<>();
+
+  private final List<Happened> log = new ArrayList<>();
+  private int now;
+  private int idle;
+  private int fadeLeft;
+  private boolean fading;
+  private boolean began;
+  private int blinkLeft = Readout.BLINK_MILLIS / 2;
+  private boolean blinkOn = true;
+
+  /**
+   * Something that happened.
+   *
+   * @param atMillis since power came on (ms)
+   * @param row position of the cue
+   * @param fired whether it fired; else it left
+   */
+  public record Happened(int atMillis, int row, boolean fired) {}
+
+  /** Begins as when power comes on; what is shown then is painted. */
+  public CueEngine(CueTable table) {
+    this.table = table;
+    this.senses = new Senses(table.senses(), table.tickMillis());
+    this.numbers = new Numbers(table);
+    this.painter = new Painter(table);
+    this.running = new Running(table);
+    int cues = table.rows().size();
+    state = new int[cues];
+    weight = new int[cues];
+    was = new boolean[cues];
+    leaves = new boolean[cues];
+    ended = new boolean[cues];
+    seen = new boolean[cues];
+    inAt = new int[cues];
+    leaveAt = new int[cues];
+    outAt = new int[cues];
+    left = new int[cues];
+    fadeLeft = table.fadeMillis();
+    for (int cue = 0; cue < cues; cue++) {
+      if (row(cue).kind() == Row.Kind.EVERY) {
+        left[cue] = drawn(cue);
+      }
+    }
+    began = true;
+    obey();
+    began = false;
+    show();
+  }
+
+  private Row row(int cue) {
+    return table.rows().get(cue);
+  }
+
+  /**
+   * Goes on by a tick.
+   *
+   * @param readings of all inputs: 1 for on, 0 to 255 of a sensor, 0 to 3 of a knob
+   * @return whether anything else is shown
+   */
+  public boolean tick(int[] readings) {
+    now += table.tickMillis();
+    numbers.pass();
+    blink();
+    fadeLeft -= table.tickMillis();
+    fading = fadeLeft <= 0;
+    if (fading) {
+      fadeLeft = table.fadeMillis();
+    }
+    idle += table.tickMillis();
+    if (senses.look(readings)) {
+      idle = 0;
+    }
+    leaveInTime();
+    running.pass(order, this::stands, painter);
+    obey();
+    return show();
+  }
+
+  private void blink() {
+    blinkLeft -= table.tickMillis();
+    if (blinkLeft <= 0) {
+      blinkLeft += Readout.BLINK_MILLIS / 2;
+      blinkOn = !blinkOn;
+      painter.blinked(order, this::scene);
+    }
+  }
+
+  private int scene(int cue) {
+    return row(cue).scene();
+  }
+
+  /** What was shown once stands at its end while it goes. */
+  private boolean stands(int cue) {
+    return state[cue] == OUT && row(cue).cue().stay() == Stay.ONCE;
+  }
+
+  /** Whose time is over. */
+  private void leaveInTime() {
+    for (int cue = 0; cue < table.rows().size(); cue++) {
+      if (state[cue] == ON && leaves[cue] && now - leaveAt[cue] >= 0) {
+        leave(cue);
+      }
+      if (state[cue] == OUT && now - outAt[cue] >= row(cue).cue().fadeOut()) {
+        off(cue);
+      }
+      seen[cue] = ended[cue];
+      ended[cue] = false;
+    }
+  }
+
+  /** All cues in their order: who leaves as what made it fire is over, who fires. */
+  private void obey() {
+    for (int cue = 0; cue < table.rows().size(); cue++) {
+      boolean fires = fires(cue);
+      if (state[cue] == ON && row(cue).cue().stay() == Stay.WHILE && !lasts(cue)) {
+        leave(cue);
+      }
+      if (fires && numbers.holds(row(cue).onlys())) {
+        fire(cue);
+      }
+    }
+  }
+
+  private boolean lasts(int cue) {
+    return row(cue).kind() == Row.Kind.PRESS ? senses.state[row(cue).sense()] == 1 : was[cue];
+  }
+
+  private boolean fires(int cue) {
+    Row row = row(cue);
+    return switch (row.kind()) {
+      case POWER_ON -> began;
+      case PRESS -> (senses.events[row.sense()] & 1 << row.a()) != 0;
+      case TURNED -> notch(cue, row);
+      case ABOVE ->
+          began(cue, !began && senses.state[row.sense()] >= (was[cue] ? row.b() : row.a()));
+      case BELOW ->
+          began(cue, !began && senses.state[row.sense()] < (was[cue] ? row.b() : row.a()));
+      case BECOMES -> began(cue, numbers.holds(row.whens()));
+      case ENDED -> seen[row.a()];
+      case IDLE -> began(cue, idle >= row.a());
+      case EVERY -> again(cue);
+    };
+  }
+
+  private boolean began(int cue, boolean holds) {
+    boolean anew = holds && !was[cue];
+    was[cue] = holds;
+    return anew;
+  }
+
+  private boolean notch(int cue, Row row) {
+    int event = senses.events[row.sense()];
+    int own = row.a() == 1 ? 1 : 2;
+    if (event == own) {
+      left[cue]++;
+    } else if (event != 0 && left[cue] > 0) {
+      left[cue]--;
+    }
+    if (left[cue] < row.b()) {
+      return false;
+    }
+    left[cue] = 0;
+    return true;
+  }
+
+  private boolean again(int cue) {
+    if (began) {
+      return false;
+    }
+    left[cue] -= table.tickMillis();
+    if (left[cue] > 0) {
+      return false;
+    }
+    left[cue] += drawn(cue);
+    return true;
+  }
+
+  private int drawn(int cue) {
+    int span = row(cue).b() - row(cue).a() + 1;
+    return row(cue).a() + (span == 1 ? 0 : numbers.any(span));
+  }
+
+  private void fire(int cue) {
+    Row row = row(cue);
+    log.add(new Happened(now, cue, true));
+    numbers.set(row.thens());
+    for (int other = 0; other < table.rows().size(); other++) {
+      boolean cleared =
+          row.cue().clears().clears(row.cue().priority(), row(other).cue().priority());
+      if (other != cue && state[other] == ON && cleared) {
+        leaveAt[other] = now + row.cue().fadeIn();
+        leaves[other] = true;
+        if (row.cue().fadeIn() == 0) {
+          leave(other);
+        }
+      }
+    }
+    if (row.scene() < 0) {
+      return;
+    }
+    if (state[cue] == OFF) {
+      inAt[cue] = now;
+    } else {
+      order.remove(Integer.valueOf(cue));
+      painter.touch(row.scene());
+    }
+    put(cue);
+    state[cue] = ON;
+    weight[cue] = -1;
+    stay(cue);
+    running.start(row.scene());
+    painter.touch(row.scene());
+  }
+
+  /** On top of all that have no higher priority. */
+  private void put(int cue) {
+    int at = order.size();
+    while (at > 0 && row(order.get(at - 1)).cue().priority() > row(cue).cue().priority()) {
+      at--;
+    }
+    order.add(at, cue);
+  }
+
+  private void stay(int cue) {
+    Row row = row(cue);
+    leaves[cue] = row.cue().stay() == Stay.ONCE || row.cue().stay() == Stay.TIMED;
+    if (leaves[cue]) {
+      leaveAt[cue] =
+          now
+              + (row.cue().stay() == Stay.ONCE
+                  ? table.scenes().get(row.scene()).lengthMillis()
+                  : row.cue().stayMillis());
+    }
+  }
+
+  private void leave(int cue) {
+    log.add(new Happened(now, cue, false));
+    state[cue] = OUT;
+    leaves[cue] = false;
+    outAt[cue] = now;
+    ended[cue] = true;
+    weight[cue] = -1;
+    if (row(cue).cue().fadeOut() == 0) {
+      off(cue);
+    }
+  }
+
+  private void off(int cue) {
+    state[cue] = OFF;
+    order.remove(Integer.valueOf(cue));
+    painter.touch(row(cue).scene());
+  }
+
+  /** Weighs what fades, and paints what changed. */
+  private boolean show() {
+    for (int cue : order) {
+      boolean fades = weight[cue] < 0 || fading && (weight[cue] < WHOLE || state[cue] == OUT);
+      if (fades) {
+        int fresh = weighed(cue);
+        if (fresh != weight[cue]) {
+          weight[cue] = fresh;
+          painter.touch(row(cue).scene());
+        }
+      }
+    }
+    painter.changed(numbers.changed, order, this::scene);
+    numbers.changed = 0;
+    int[] scenes = new int[order.size()];
+    int[] weights = new int[order.size()];
+    for (int i = 0; i < scenes.length; i++) {
+      scenes[i] = row(order.get(i)).scene();
+      weights[i] = weight[order.get(i)];
+    }
+    return painter.paint(scenes, weights, running, numbers, blinkOn);
+  }
+
+  /** By the square, which the eye takes for even. */
+  private int weighed(int cue) {
+    int in = row(cue).cue().fadeIn();
+    int since = now - inAt[cue];
+    int own = WHOLE;
+    if (since < in) {
+      int part = since * WHOLE / in;
+      own = part * part >> 8;
+    }
+    if (state[cue] == OUT) {
+      int part = WHOLE - (now - outAt[cue]) * WHOLE / row(cue).cue().fadeOut();
+      own = Math.min(own, part * part >> 8);
+    }
+    return own;
+  }
+
+  /** Returns what each circuit is sent at present. */
+  public List<Levels> levels() {
+    return painter.levels();
+  }
+
+  /** Returns the time since power came on (ms). */
+  public int nowMillis() {
+    return now;
+  }
+
+  /** Returns what a value is at present. */
+  public int value(int number) {
+    return numbers.now[number];
+  }
+
+  /** Returns what happened since it was last asked for. */
+  public List<Happened> happened() {
+    List<Happened> all = List.copyOf(log);
+    log.clear();
+    return all;
+  }
+
+  /** Returns the positions of cues that are on or on their way out, the lowest first. */
+  public List<Integer> shown() {
+    return List.copyOf(order);
+  }
+
+  /** Returns whether a cue is on; else it is off or on its way out. */
+  public boolean on(int cue) {
+    return state[cue] == ON;
+  }
+
+  /** Returns the milliseconds until a cue leaves by itself; -1 when it does not. */
+  public int leavesIn(int cue) {
+    return state[cue] == ON && leaves[cue] ? leaveAt[cue] - now : -1;
+  }
+
+  @Override
+  public String toString() {
+    return now + " ms " + order + " " + Arrays.toString(numbers.now);
+  }
+}

@@ -1,0 +1,103 @@
+package org.myrialith.play;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.Scene;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.Wiring;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Programme;
+import org.myrialith.layout.Layout;
+
+/**
+ * A sheet of cues worked out.
+ *
+ * @param table what engine and firmware obey; has no limiter yet
+ * @param problems by the identifier of the cue or readout that they are about; the engine can't
+ *     obey while there are any
+ * @param lit all that is ever lit, for what the limiter has to reckon with
+ */
+public record CuePlan(
+    CueSheet sheet, CueTable table, List<Problem> problems, List<ClipLevels> lit) {
+
+  /**
+   * Works a sheet out.
+   *
+   * @param scenes of the sheet, with their frames
+   * @param levels of a clip on each wire that its fixture is on
+   */
+  public static CuePlan of(
+      CueSheet sheet,
+      List<Scene> scenes,
+      Layout layout,
+      InputList inputs,
+      Programme programme,
+      Wiring wiring,
+      Ticks ticks,
+      Function<Clip, List<ClipLevels>> levels) {
+    CueCompiler compiler = new CueCompiler(sheet, scenes, layout, inputs, programme, levels);
+    CueTable table = compiler.table(wiring, ticks);
+    List<ClipLevels> lit = new ArrayList<>(table.clips());
+    lit.addAll(compiler.solids());
+    return new CuePlan(sheet, table, List.copyOf(compiler.problems()), List.copyOf(lit));
+  }
+
+  /** Returns whether engine and firmware can obey it. */
+  public boolean sound() {
+    return problems.isEmpty() && !table.targets().isEmpty();
+  }
+
+  /** Returns the table, where it can be obeyed. */
+  public Optional<CueTable> obeyed() {
+    return sound() ? Optional.of(table) : Optional.empty();
+  }
+
+  /** Returns what is judged. */
+  public List<Finding> findings() {
+    return troubles();
+  }
+
+  /** Returns what can't be obeyed, each cue and readout once. */
+  private List<Finding> troubles() {
+    Map<String, List<String>> all = new LinkedHashMap<>();
+    problems.forEach(
+        p -> all.computeIfAbsent(p.about(), id -> new ArrayList<>()).add(p.sentence()));
+    List<Finding> findings = new ArrayList<>();
+    all.forEach(
+        (id, sentences) ->
+            findings.add(
+                Finding.of(
+                        Step.CUES,
+                        "can-not-" + id,
+                        Verdict.BREAKS,
+                        phrase("%s %s.", named(id), String.join("; ", sentences)))
+                    .advising("Nothing is exported until it is mended.")));
+    return findings;
+  }
+
+  private String named(String id) {
+    return sheet
+        .cue(id)
+        .map(Cue::name)
+        .orElseGet(
+            () ->
+                sheet.scenes().stream()
+                    .filter(s -> s.readouts().stream().map(Readout::id).anyMatch(id::equals))
+                    .map(s -> "A value in " + s.name())
+                    .findFirst()
+                    .orElse(id));
+  }
+}

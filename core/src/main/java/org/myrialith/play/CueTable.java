@@ -1,0 +1,89 @@
+package org.myrialith.play;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.myrialith.drive.Wiring;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Limiter;
+
+/**
+ * Cues, scenes, values and inputs as numbers: what engine and firmware obey.
+ *
+ * @param values the maker's first, then those of the clock, seconds first, where they are used
+ * @param clock position of the seconds; -1 without a clock
+ * @param terms that rows and readouts point into
+ * @param chance whether anything is left to chance
+ * @param seed that it begins with
+ * @param tickMillis from one look at everything to the next (ms)
+ * @param fadeMillis from one step of a fade to the next (ms)
+ * @param standIn something dark for the tables of frames, where scenes have none
+ */
+public record CueTable(
+    Wiring wiring,
+    Optional<Limiter> limiter,
+    List<Target> targets,
+    List<SceneTable> scenes,
+    List<Value> values,
+    int clock,
+    List<Sense> senses,
+    List<Row> rows,
+    List<Term> terms,
+    boolean chance,
+    int seed,
+    int tickMillis,
+    int fadeMillis,
+    Optional<ClipLevels> standIn) {
+  public CueTable {
+    targets = List.copyOf(targets);
+    scenes = List.copyOf(scenes);
+    values = List.copyOf(values);
+    senses = List.copyOf(senses);
+    rows = List.copyOf(rows);
+    terms = List.copyOf(terms);
+  }
+
+  /** Returns it with a limiter. */
+  public CueTable limited(Optional<Limiter> other) {
+    return new CueTable(
+        wiring,
+        other,
+        targets,
+        scenes,
+        values,
+        clock,
+        senses,
+        rows,
+        terms,
+        chance,
+        seed,
+        tickMillis,
+        fadeMillis,
+        standIn);
+  }
+
+  /** Returns the clips of all scenes, scene after scene in the order of the targets. */
+  public List<ClipLevels> clips() {
+    List<ClipLevels> all =
+        scenes.stream()
+            .flatMap(scene -> Arrays.stream(scene.clips()).filter(Objects::nonNull))
+            .toList();
+    return all.isEmpty() ? standIn.stream().toList() : all;
+  }
+
+  /** Returns whether anything comes or goes softly. */
+  public boolean fades() {
+    return rows.stream().anyMatch(row -> row.cue().fadeIn() > 0 || row.cue().fadeOut() > 0);
+  }
+
+  /** Returns all readouts, scene after scene. */
+  public List<ReadoutTable> readouts() {
+    return scenes.stream().flatMap(scene -> scene.readouts().stream()).toList();
+  }
+
+  /** Returns what chance begins with: the seed spread over 32 bits, never 0. */
+  public int firstChance() {
+    return seed * 0x9e3779b1;
+  }
+}

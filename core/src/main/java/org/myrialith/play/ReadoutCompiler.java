@@ -1,0 +1,426 @@
+package org.myrialith.play;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.ReadoutForm;
+import org.myrialith.cues.ShownText;
+import org.myrialith.formats.BdfFont;
+import org.myrialith.frames.Characters;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.lettering.FontFile;
+import org.myrialith.lettering.Fonts;
+import org.myrialith.lettering.Line;
+
+/** Makes numbers of readouts: which lights show what. */
+final class ReadoutCompiler {
+  private static final String SYMBOLS = "0123456789 -";
+  private static final int FOUR = 4;
+
+  private final Layout layout;
+  private final List<FontFile> fonts;
+  private final CueCompiler compiler;
+  private final Function<String, Map<Character, Set<String>>> own;
+
+  /**
+   * Takes what readouts are made of.
+   *
+   * @param own characters of the maker's by the fixture that they are for
+   */
+  ReadoutCompiler(
+      Layout layout,
+      List<FontFile> fonts,
+      Function<String, Map<Character, Set<String>>> own,
+      CueCompiler compiler) {
+    this.layout = layout;
+    this.fonts = fonts;
+    this.compiler = compiler;
+    this.own = own;
+  }
+
+  /**
+   * A place in a picture, before it is known which lights show it.
+   *
+   * @param cells of the picture, in the order of the glyphs' bits
+   */
+  private record Spot(
+      Cell.Sort sort,
+      int value,
+      int divisor,
+      int limit,
+      boolean zeros,
+      int[] cells,
+      List<boolean[]> glyphs) {}
+
+  /** What characters look like: on a picture, or on digits. */
+  private interface Face {
+    /** Returns the cells that a character begins with at a place, all of them. */
+    int[] cells(int place, int width);
+
+    /** Returns which of them a character lights; empty when it can't be shown. */
+    Optional<boolean[]> glyph(char character, int width);
+
+    /** Returns how wide a character is. */
+    int width(char character);
+  }
+
+  List<ReadoutTable> tables(Readout readout) {
+    Fixture fixture = layout.fixture(readout.fixture()).orElseThrow();
+    List<Spot> spots =
+        switch (readout.form()) {
+          case TEXT -> text(readout, fixture);
+          case BITS -> bits(readout, fixture);
+          case BAR, POINTER -> bar(readout, fixture);
+        };
+    Picture lit = solid(fixture, readout.colour());
+    Clip clip = new Clip(readout.id(), "value", fixture.id(), List.of(new Frame(lit, 1)));
+    Row.Terms blinks = compiler.blinking(readout);
+    Picture dark = Picture.dark(fixture.seenColumns(), fixture.seenRows());
+    Clip none = new Clip(readout.id(), "dark", fixture.id(), List.of(new Frame(dark, 1)));
+    compiler.levels(none).forEach(compiler::standIn);
+    List<ReadoutTable> all = new ArrayList<>();
+    for (ClipLevels flat : compiler.levels(clip)) {
+      compiler.solid(flat);
+      List<Cell> cells = new ArrayList<>();
+      for (Spot spot : spots) {
+        Cell cell = onWire(spot, flat);
+        if (cell.units().length > 0) {
+          cells.add(cell);
+        }
+      }
+      all.add(new ReadoutTable(readout, compiler.target(flat), cells, on(flat), blinks));
+    }
+    return all;
+  }
+
+  private static Picture solid(Fixture fixture, int colour) {
+    byte[] rgb = new byte[3 * fixture.seenColumns() * fixture.seenRows()];
+    for (int i = 0; i < rgb.length; i += 3) {
+      rgb[i] = (byte) (colour >> 16);
+      rgb[i + 1] = (byte) (colour >> 8);
+      rgb[i + 2] = (byte) colour;
+    }
+    return Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb);
+  }
+
+  /** Levels of the first unit that may light. */
+  private static int[] on(ClipLevels flat) {
+    int channels = flat.stretch().channelsPerUnit();
+    int[] on = new int[channels];
+    for (int unit = 0; unit < flat.cells().length; unit++) {
+      if (flat.cells()[unit] != ClipLevels.DARK) {
+        for (int channel = 0; channel < channels; channel++) {
+          on[channel] = flat.perFrame().get(0).at(unit * channels + channel);
+        }
+        return on;
+      }
+    }
+    return on;
+  }
+
+  /** The lights of one wire that show a spot; a bar keeps the places of the others. */
+  private static Cell onWire(Spot spot, ClipLevels flat) {
+    boolean counts = spot.glyphs().isEmpty();
+    List<Integer> units = new ArrayList<>();
+    List<Integer> bits = new ArrayList<>();
+    for (int bit = 0; bit < spot.cells().length; bit++) {
+      boolean found = false;
+      for (int unit = 0; unit < flat.cells().length && spot.cells()[bit] >= 0; unit++) {
+        if (flat.cells()[unit] == spot.cells()[bit]) {
+          found = true;
+          units.add(unit);
+          bits.add(bit);
+        }
+      }
+      if (counts && !found) {
+        units.add(-1);
+        bits.add(bit);
+      }
+    }
+    List<boolean[]> glyphs = new ArrayList<>();
+    for (boolean[] whole : spot.glyphs()) {
+      boolean[] part = new boolean[bits.size()];
+      for (int dot = 0; dot < part.length; dot++) {
+        part[dot] = whole[bits.get(dot)];
+      }
+      glyphs.add(part);
+    }
+    return new Cell(
+        spot.sort(),
+        spot.value(),
+        spot.divisor(),
+        spot.limit(),
+        spot.zeros(),
+        units.stream().mapToInt(Integer::intValue).toArray(),
+        glyphs);
+  }
+
+  // characters
+
+  private List<Spot> text(Readout readout, Fixture fixture) {
+    Face face = face(readout, fixture);
+    List<Spot> spots = new ArrayList<>();
+    int at = 0;
+    for (ShownText.Piece piece : readout.shown().pieces()) {
+      if (piece instanceof ShownText.Letter letter) {
+        char shown = letter.character();
+        int width = face.width(shown);
+        boolean[] glyph = face.glyph(shown, width).orElse(null);
+        if (glyph == null) {
+          compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", shown));
+          continue;
+        }
+        boolean blinks = shown == ':' && readout.ticks();
+        Cell.Sort sort = blinks ? Cell.Sort.COLON : Cell.Sort.LETTER;
+        spots.add(spot(sort, -1, 0, 0, false, face.cells(at, width), List.of(glyph)));
+        at += width;
+      } else {
+        at = digits(readout, face, (ShownText.Value) piece, at, spots);
+      }
+    }
+    return spots;
+  }
+
+  private static Spot spot(
+      Cell.Sort sort,
+      int value,
+      int divisor,
+      int limit,
+      boolean zeros,
+      int[] cells,
+      List<boolean[]> glyphs) {
+    return new Spot(sort, value, divisor, limit, zeros, cells, glyphs);
+  }
+
+  /** The places of a value: a sign where it may be below zero, then its digits. */
+  private int digits(Readout readout, Face face, ShownText.Value piece, int at, List<Spot> spots) {
+    int number = compiler.number(readout.id(), piece.name());
+    Value value = compiler.value(number);
+    int width = 0;
+    for (char symbol : SYMBOLS.toCharArray()) {
+      width = Math.max(width, face.width(symbol));
+    }
+    List<boolean[]> glyphs = new ArrayList<>();
+    for (char symbol : SYMBOLS.toCharArray()) {
+      boolean[] glyph = face.glyph(symbol, width).orElse(null);
+      if (glyph == null) {
+        compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", symbol));
+        return at;
+      }
+      glyphs.add(glyph);
+    }
+    int next = at;
+    if (value.least() < 0) {
+      List<boolean[]> sign = List.of(glyphs.get(Cell.BLANK), glyphs.get(Cell.MINUS));
+      spots.add(spot(Cell.Sort.SIGN, number, 0, 0, false, face.cells(next, width), sign));
+      next += width;
+    }
+    int places = piece.places() > 0 ? piece.places() : places(value);
+    int limit = power(places);
+    for (int place = places - 1; place >= 0; place--) {
+      int[] cells = face.cells(next, width);
+      spots.add(spot(Cell.Sort.DIGIT, number, power(place), limit, piece.zeros(), cells, glyphs));
+      next += width;
+    }
+    return next;
+  }
+
+  static int places(Value value) {
+    int most = Math.max(Math.abs(value.least()), Math.abs(value.most()));
+    return Integer.toString(most).length();
+  }
+
+  private static int power(int places) {
+    int power = 1;
+    for (int i = 0; i < places; i++) {
+      power *= 10;
+    }
+    return power;
+  }
+
+  private Face face(Readout readout, Fixture fixture) {
+    if (fixture.shape() instanceof SegmentDigits digits) {
+      return new DigitFace(digits, readout.column(), own.apply(fixture.id()));
+    }
+    BdfFont font = Fonts.of(readout.font(), fonts).orElse(null);
+    if (font == null) {
+      compiler.problem(readout.id(), phrase("is in a font “%s” that is not there", readout.font()));
+      font = Fonts.of(Fonts.USUAL, List.of()).orElseThrow();
+    }
+    return new DotFace(font, fixture, readout.column(), readout.row());
+  }
+
+  /** Characters in dots. */
+  private record DotFace(BdfFont font, Fixture fixture, int column, int row) implements Face {
+    private Line line(char character) {
+      return Line.of(String.valueOf(character), font);
+    }
+
+    @Override
+    public int width(char character) {
+      return line(character).columns();
+    }
+
+    @Override
+    public int[] cells(int place, int width) {
+      int[] cells = new int[width * font.height()];
+      for (int i = 0; i < cells.length; i++) {
+        int x = column + place + i % width;
+        int y = row + i / width;
+        boolean inside = x >= 0 && x < fixture.seenColumns() && y >= 0 && y < fixture.seenRows();
+        cells[i] = inside ? y * fixture.seenColumns() + x : -1;
+      }
+      return cells;
+    }
+
+    @Override
+    public Optional<boolean[]> glyph(char character, int width) {
+      Line line = line(character);
+      if (!line.missing().isEmpty()) {
+        return Optional.empty();
+      }
+      boolean[] lit = new boolean[width * font.height()];
+      for (int y = 0; y < line.rows(); y++) {
+        for (int x = 0; x < Math.min(width, line.columns()); x++) {
+          lit[y * width + x] = line.lit()[y * line.columns() + x];
+        }
+      }
+      return Optional.of(lit);
+    }
+  }
+
+  /** Characters on digits; points and colons stand by the digit before them. */
+  private record DigitFace(SegmentDigits digits, int first, Map<Character, Set<String>> own)
+      implements Face {
+    private static boolean mark(char character) {
+      return character == '.' || character == ',' || character == ':';
+    }
+
+    @Override
+    public int width(char character) {
+      return mark(character) ? 0 : 1;
+    }
+
+    /** A mark has the cells of point and colon behind the digit before it. */
+    @Override
+    public int[] cells(int place, int width) {
+      int rows = digits.seenRows();
+      int digit = first + place - (width == 0 ? 1 : 0);
+      int[] cells = new int[rows];
+      Arrays.fill(cells, -1);
+      if (digit >= 0 && digit < digits.digits()) {
+        for (int row = 0; row < rows; row++) {
+          cells[row] = row * digits.seenColumns() + digit;
+        }
+      }
+      return cells;
+    }
+
+    @Override
+    public Optional<boolean[]> glyph(char character, int width) {
+      boolean[] lit = new boolean[digits.seenRows()];
+      List<String> names = digits.segmentNames();
+      if (mark(character)) {
+        int row = names.size() + (character == ':' && digits.decimalPoint() ? 1 : 0);
+        if (character != ':' && !digits.decimalPoint() || row >= lit.length) {
+          return Optional.empty();
+        }
+        lit[row] = true;
+        return Optional.of(lit);
+      }
+      return Characters.segments(digits.style(), own, character)
+          .map(
+              segments -> {
+                for (int row = 0; row < names.size(); row++) {
+                  lit[row] = segments.contains(names.get(row));
+                }
+                return lit;
+              });
+    }
+  }
+
+  // other forms
+
+  private List<Spot> bits(Readout readout, Fixture fixture) {
+    List<Spot> spots = new ArrayList<>();
+    int column = readout.column();
+    for (ShownText.Piece piece : readout.shown().pieces()) {
+      if (piece instanceof ShownText.Letter letter) {
+        if (letter.character() != ' ') {
+          compiler.problem(readout.id(), phrase("has “%s”, which is no digit", letter.character()));
+        }
+        column++;
+        continue;
+      }
+      ShownText.Value shown = (ShownText.Value) piece;
+      int number = compiler.number(readout.id(), shown.name());
+      Value value = compiler.value(number);
+      int places = shown.places() > 0 ? shown.places() : places(value);
+      for (int place = places - 1; place >= 0; place--) {
+        int[] cells = column(fixture, column, readout.row());
+        spots.add(
+            spot(Cell.Sort.DIGIT, number, power(place), power(places), true, cells, binary()));
+        column++;
+      }
+    }
+    return spots;
+  }
+
+  private static int[] column(Fixture fixture, int column, int row) {
+    int[] cells = new int[FOUR];
+    for (int bit = 0; bit < FOUR; bit++) {
+      int y = row + bit;
+      boolean inside =
+          column >= 0 && column < fixture.seenColumns() && y >= 0 && y < fixture.seenRows();
+      cells[bit] = inside ? y * fixture.seenColumns() + column : -1;
+    }
+    return cells;
+  }
+
+  /** Digits as four bits; blank as nothing, minus as all. */
+  private static List<boolean[]> binary() {
+    List<boolean[]> all = new ArrayList<>();
+    for (int symbol = 0; symbol < SYMBOLS.length(); symbol++) {
+      boolean[] lit = new boolean[FOUR];
+      for (int bit = 0; bit < FOUR; bit++) {
+        int weight = 1 << FOUR - 1 - bit;
+        lit[bit] = symbol == Cell.MINUS || symbol < Cell.BLANK && (symbol & weight) != 0;
+      }
+      all.add(lit);
+    }
+    return all;
+  }
+
+  /** All lights of a fixture in the order of its data. */
+  private List<Spot> bar(Readout readout, Fixture fixture) {
+    List<ShownText.Piece> pieces = readout.shown().pieces();
+    if (pieces.size() != 1 || !(pieces.get(0) instanceof ShownText.Value)) {
+      compiler.problem(readout.id(), "is one value, such as {level}, and nothing else there");
+      return List.of();
+    }
+    int number = compiler.number(readout.id(), ((ShownText.Value) pieces.get(0)).name());
+    Value value = compiler.value(number);
+    int[] all =
+        fixture.placements().stream()
+            .mapToInt(
+                seat -> seat.position().row() * fixture.seenColumns() + seat.position().column())
+            .distinct()
+            .toArray();
+    Cell.Sort sort = readout.form() == ReadoutForm.BAR ? Cell.Sort.BAR : Cell.Sort.POINTER;
+    int span = value.most() - value.least() + 1;
+    return List.of(spot(sort, number, value.least(), span, false, all, List.of()));
+  }
+}

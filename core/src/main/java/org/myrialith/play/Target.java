@@ -1,0 +1,16 @@
+package org.myrialith.play;
+
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Stretch;
+
+/**
+ * What is painted by itself: the part of a wire that a fixture, or a run of it, takes.
+ *
+ * @param circuit position of the circuit
+ */
+public record Target(int circuit, CircuitPlan plan, Stretch stretch) {
+  /** Returns whether it is that one. */
+  boolean is(int otherCircuit, Stretch other) {
+    return circuit == otherCircuit && stretch.firstChannel() == other.firstChannel();
+  }
+}

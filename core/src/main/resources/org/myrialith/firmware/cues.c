@@ -1,0 +1,1191 @@
+/* Plays what the cues of cues.h say, with the frames of frames.h. Portable C99. See player.h for what the board provides.
+ *
+ * Every TICK_MS all inputs are looked at, all cues are asked in their order, and what changed is put together in RAM and sent. A cue that
+ * fires changes values, ends others and shows a scene; scenes lie over each other by the priority of their cues. All is in whole numbers,
+ * and nothing depends on how long anything takes.
+ */
+#include "player.h"
+
+#include <string.h>
+
+#include "frames.h"
+
+#include "cues.h"
+
+static uint8_t chain[CHAIN_BYTES];
+
+/* inputs */
+
+#ifdef SENSES
+
+#define DOWN 1u
+#define UP 2u
+#define SHORT 4u
+#define DOUBLE 8u
+#define LONG 16u
+#define AGAIN 32u
+
+static uint16_t look_ms[SENSES];
+static uint8_t looks[SENSES];
+static uint8_t sense_state[SENSES];
+static uint8_t events[SENSES];
+static uint16_t sense_ms[SENSES];
+static uint8_t phase[SENSES]; /* 0 at rest, 1 down, 2 down for long, 3 let go and waiting, 4 down for the second time */
+
+static uint8_t look_due(uint8_t s) {
+  if (look_ms[s] > TICK_MS) {
+    look_ms[s] = (uint16_t)(look_ms[s] - TICK_MS);
+    return 0;
+  }
+  look_ms[s] = READ_WORD(&sense_every[s]);
+  return 1;
+}
+
+static uint8_t ones(uint8_t byte) {
+  uint8_t count = 0;
+  for (; byte; byte = (uint8_t)(byte & (byte - 1u))) {
+    count++;
+  }
+  return count;
+}
+
+/* Time goes by for what is held, and for what waits for a second press. */
+static void press_on(uint8_t s) {
+  switch (phase[s]) {
+    case 1:
+    case 4:
+      sense_ms[s] = (uint16_t)(sense_ms[s] + TICK_MS);
+      if (sense_ms[s] >= LONG_MS) {
+        events[s] = LONG | AGAIN;
+        phase[s] = 2;
+        sense_ms[s] = 0;
+      }
+      break;
+    case 2:
+      sense_ms[s] = (uint16_t)(sense_ms[s] + TICK_MS);
+      if (sense_ms[s] >= AGAIN_MS) {
+        events[s] = AGAIN;
+        sense_ms[s] = 0;
+      }
+      break;
+    case 3:
+      if (sense_ms[s] > TICK_MS) {
+        sense_ms[s] = (uint16_t)(sense_ms[s] - TICK_MS);
+      } else {
+        events[s] = SHORT;
+        phase[s] = 0;
+      }
+      break;
+    default:
+      break;
+  }
+}
+
+static uint8_t press(uint8_t s, uint8_t on) {
+  if (look_due(s)) {
+    uint8_t count;
+    looks[s] = (uint8_t)((looks[s] << 1 | on) & READ_BYTE(&sense_mask[s]));
+    count = ones(looks[s]);
+    if (!sense_state[s] && count >= READ_BYTE(&sense_on[s])) {
+      sense_state[s] = 1;
+      events[s] = phase[s] == 3u ? DOWN | DOUBLE : DOWN;
+      phase[s] = phase[s] == 3u ? 4 : 1;
+      sense_ms[s] = 0;
+      return 1;
+    }
+    if (sense_state[s] && count <= READ_BYTE(&sense_off[s])) {
+      sense_state[s] = 0;
+      events[s] = UP;
+      if (phase[s] == 1u && READ_BYTE(&sense_doubles[s])) {
+        phase[s] = 3;
+        sense_ms[s] = DOUBLE_MS;
+        return 1;
+      }
+      if (phase[s] == 1u) {
+        events[s] = UP | SHORT;
+      }
+      phase[s] = 0;
+      return 1;
+    }
+  }
+  press_on(s);
+  return 0;
+}
+
+#ifdef ROTARY
+
+/* what a rotary knob does from one state of its two pins to the next: 1 right, 2 left */
+static const uint8_t steps[16] TABLE = {0, 1, 2, 0, 2, 0, 0, 1, 1, 0, 0, 2, 0, 2, 1, 0};
+
+static uint8_t turn(uint8_t s) {
+  uint8_t pins = board_input(s);
+  events[s] = READ_BYTE(&steps[looks[s] * 4u + pins]);
+  looks[s] = pins;
+  return events[s];
+}
+
+#endif
+
+/* Looks at all inputs; tells whether anything was pressed, let go or turned. */
+static uint8_t look(void) {
+  uint8_t touched = 0;
+  uint8_t s;
+  for (s = 0; s < SENSES; s++) {
+    events[s] = 0;
+    switch (READ_BYTE(&sense_sort[s])) {
+      case SENSE_ON_OFF:
+        touched |= press(s, board_input(s));
+        break;
+#ifdef ANALOGUE
+      case SENSE_ANALOGUE:
+        if (look_due(s)) {
+          sense_state[s] = board_input(s);
+        }
+        break;
+#endif
+#ifdef ROTARY
+      case SENSE_ROTARY:
+        touched |= turn(s);
+        break;
+#endif
+      default:
+        break;
+    }
+  }
+  return touched;
+}
+
+#endif
+
+/* values, the clock, chance */
+
+#ifdef CHANCE
+
+static uint32_t chance = FIRST_CHANCE;
+
+static uint32_t stir(void) {
+  chance ^= chance << 13;
+  chance ^= chance >> 17;
+  chance ^= chance << 5;
+  return chance;
+}
+
+#endif
+
+#ifdef VALUES
+
+static int16_t values[VALUES];
+static uint32_t changed; /* values that changed since the last look; a bit each */
+
+static void put(uint8_t value, int16_t number) {
+  if (values[value] != number) {
+    values[value] = number;
+    changed |= (uint32_t)1 << value;
+  }
+}
+
+#ifdef CLOCK
+
+#define SECOND CLOCK
+#define MINUTE (CLOCK + 1)
+#define HOUR (CLOCK + 2)
+#define WEEKDAY (CLOCK + 3)
+#define DAY (CLOCK + 4)
+#define MONTH (CLOCK + 5)
+#define YEAR (CLOCK + 6)
+
+static uint16_t clock_ms;
+
+static const uint16_t days_before[12] TABLE = {0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334};
+
+/* every fourth year from 2000 to 2099 is a leap year */
+static int16_t days(void) {
+  int16_t month = values[MONTH];
+  if (month == 2) {
+    return (values[YEAR] & 3) == 0 ? 29 : 28;
+  }
+  return month == 4 || month == 6 || month == 9 || month == 11 ? 30 : 31;
+}
+
+/* Monday is 1; 1 January 2000 was a Saturday. */
+static void weekday(void) {
+  uint16_t years = (uint16_t)(values[YEAR] - 2000);
+  uint16_t day = (uint16_t)(years * 365u + (years + 3u) / 4u + (uint16_t)values[DAY] - 1u);
+  day = (uint16_t)(day + READ_WORD(&days_before[values[MONTH] - 1]));
+  if (values[MONTH] > 2 && (years & 3u) == 0) {
+    day++;
+  }
+  put(WEEKDAY, (int16_t)((day + 5u) % 7u + 1u));
+}
+
+/* Goes one on; tells whether it began anew. */
+static uint8_t carry(uint8_t value, int16_t most, int16_t least) {
+  uint8_t over = values[value] >= most;
+  put(value, over ? least : (int16_t)(values[value] + 1));
+  return over;
+}
+
+static void second(void) {
+  if (carry(SECOND, 59, 0) && carry(MINUTE, 59, 0) && carry(HOUR, 23, 0)) {
+    if (carry(DAY, days(), 1) && carry(MONTH, 12, 1)) {
+      carry(YEAR, 2099, 2000);
+    }
+    weekday();
+  }
+}
+
+#endif
+
+static void pass_time(void) {
+#ifdef CLOCK
+  clock_ms = (uint16_t)(clock_ms + TICK_MS);
+  if (clock_ms >= 1000u) {
+    clock_ms = (uint16_t)(clock_ms - 1000u);
+    second();
+  }
+#endif
+}
+
+static int16_t operand(uint16_t term) {
+  int16_t number = (int16_t)READ_WORD(&term_operand[term]);
+  return READ_BYTE(&term_how[term]) & OF_VALUE ? values[number] : number;
+}
+
+static uint8_t compares(uint8_t how, int16_t one, int16_t other) {
+  switch (how) {
+    case IS_EQUAL:
+      return one == other;
+    case IS_OTHER:
+      return one != other;
+    case IS_LESS:
+      return one < other;
+    case IS_MORE:
+      return one > other;
+    case IS_AT_MOST:
+      return one <= other;
+    default:
+      return one >= other;
+  }
+}
+
+static uint8_t holds(uint16_t term, uint8_t count) {
+  for (; count; count--, term++) {
+    if (!compares(READ_BYTE(&term_how[term]) & OF_HOW, values[READ_BYTE(&term_value[term])], operand(term))) {
+      return 0;
+    }
+  }
+  return 1;
+}
+
+/* A number brought within the ends of a value. */
+static int16_t within(uint8_t value, int32_t number) {
+  int32_t least = (int16_t)READ_WORD(&value_least[value]);
+  int32_t most = (int16_t)READ_WORD(&value_most[value]);
+#ifdef CLOCK
+  if (value == DAY) {
+    most = days();
+  }
+  if (value == SECOND) {
+    clock_ms = 0;
+  }
+#endif
+  if (number >= least && number <= most) {
+    return (int16_t)number;
+  }
+  if (READ_BYTE(&value_wraps[value])) {
+    int32_t span = most - least + 1;
+    int32_t over = (number - least) % span;
+    return (int16_t)(least + (over < 0 ? over + span : over));
+  }
+  return (int16_t)(number < least ? least : most);
+}
+
+static void set(uint16_t term, uint8_t count) {
+  for (; count; count--, term++) {
+    uint8_t value = READ_BYTE(&term_value[term]);
+    int32_t number = operand(term);
+    switch (READ_BYTE(&term_how[term]) & OF_HOW) {
+      case DO_ADD:
+        number = values[value] + number;
+        break;
+      case DO_SUBTRACT:
+        number = values[value] - number;
+        break;
+#ifdef CHANCE
+      case DO_ANY: {
+        int16_t least = (int16_t)READ_WORD(&value_least[value]);
+        int32_t span = (int32_t)(int16_t)READ_WORD(&value_most[value]) - least + 1;
+        number = least + (int32_t)(stir() % (uint32_t)span);
+        break;
+      }
+#endif
+      default:
+        break;
+    }
+    put(value, within(value, number));
+#ifdef CLOCK
+    if (value >= DAY) {
+      if (values[DAY] > days()) {
+        put(DAY, days());
+      }
+      weekday();
+    }
+#endif
+  }
+}
+
+#define HOLDS(first, count) holds(first, count)
+#define SET(first, count) set(first, count)
+
+#else
+
+#define HOLDS(first, count) 1u
+#define SET(first, count)
+
+#endif
+
+/* painting */
+
+#define WHOLE 256u
+
+static uint8_t dirty[TARGETS];
+static uint16_t clip_frame[CLIPS];
+static uint16_t clip_left_ms[CLIPS];
+static uint32_t scene_left_ms[SCENES];
+
+static uint16_t clip_of(uint8_t scene, uint8_t target) {
+  return READ_WORD(&scene_clips[(uint16_t)scene * TARGETS + target]);
+}
+
+#ifdef SWITCHED
+#include "places.h"
+#endif
+
+#if !defined(SWITCHED) || defined(LEVELS)
+
+#define UNPACK_AS unpack
+#define PUT(level) *to++ = (level)
+#include "unpack.h"
+
+#ifdef FADES
+
+/* Lays a level over the one that is there, by a weight of 1 to 255. Of two bytes the low one brings both on their way. */
+static uint8_t weight;
+
+#ifdef DEEP_TARGETS
+static uint8_t deep;
+static uint8_t high;
+static uint16_t high_part;
+#endif
+
+static uint8_t *mix(uint8_t *to, uint8_t level) {
+  uint16_t part = (uint16_t)((uint16_t)(*to * (256u - weight)) + (uint16_t)(level * (uint16_t)weight));
+#ifdef DEEP_TARGETS
+  if (deep) {
+    high ^= 1u;
+    if (high) {
+      high_part = part;
+      return to + 1;
+    }
+    part = (uint16_t)(high_part + (part >> 8));
+    to[-1] = (uint8_t)(part >> 8);
+    *to = (uint8_t)part;
+    return to + 1;
+  }
+#endif
+  *to = (uint8_t)(part >> 8);
+  return to + 1;
+}
+
+#undef UNPACK_AS
+#undef PUT
+#define UNPACK_AS unpack_over
+#define PUT(level) to = mix(to, level)
+#include "unpack.h"
+
+#endif
+
+#ifdef THREES
+#define UNPACK(from, to, pixels, target) unpack(from, to, pixels)
+#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels)
+#else
+#ifdef CHANNELS
+#define TARGET_CHANNELS(target) CHANNELS
+#else
+#define TARGET_CHANNELS(target) READ_BYTE(&target_channels[target])
+#endif
+#define UNPACK(from, to, pixels, target) unpack(from, to, pixels, TARGET_CHANNELS(target))
+#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels, TARGET_CHANNELS(target))
+#endif
+
+#ifndef TARGET_CHANNELS
+#define TARGET_CHANNELS(target) 3u
+#endif
+
+#endif
+
+#ifdef SWITCHED
+#ifdef LEVELS
+#define PLACED(target) (READ_WORD(&target_first_place[target]) != NO_PLACES)
+#else
+#define PLACED(target) 1
+#endif
+#endif
+
+static void lay(uint16_t clip, uint8_t target, uint16_t share) {
+  data_at_t from = FRAME_AT(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
+  uint8_t *to = chain + READ_WORD(&target_first_byte[target]);
+  uint16_t pixels = READ_WORD(&target_pixels[target]);
+#ifdef SWITCHED
+  if (PLACED(target)) {
+    if (share >= WHOLE / 2u) {
+      place_bits(from, to, pixels, places + READ_WORD(&target_first_place[target]));
+    }
+    return;
+  }
+#endif
+#if !defined(SWITCHED) || defined(LEVELS)
+#ifdef FADES
+  if (share < WHOLE) {
+    weight = (uint8_t)share;
+#ifdef DEEP_TARGETS
+    deep = READ_BYTE(&target_deep[target]);
+    high = 0;
+#endif
+    UNPACK_OVER(from, to, pixels, target);
+    return;
+  }
+#endif
+  UNPACK(from, to, pixels, target);
+#endif
+  (void)share;
+}
+
+static void clear(uint8_t target) {
+  uint8_t *to = chain + READ_WORD(&target_first_byte[target]);
+  uint16_t pixels = READ_WORD(&target_pixels[target]);
+#ifdef SWITCHED
+  if (PLACED(target)) {
+    const uint16_t *place = places + READ_WORD(&target_first_place[target]);
+    while (pixels--) {
+      uint16_t at = READ_WORD(place++);
+      to[at >> 3] = (uint8_t)(to[at >> 3] & (uint8_t)~READ_BYTE(&masks[at & 7u]));
+    }
+    return;
+  }
+#endif
+#if !defined(SWITCHED) || defined(LEVELS)
+  memset(to, 0, (size_t)pixels * TARGET_CHANNELS(target));
+#endif
+}
+
+#ifdef READOUTS
+
+static uint16_t blink_ms = BLINK_MS;
+static uint8_t blink_on = 1;
+
+/* Lights one unit of a target by the levels of a readout. */
+static void light(uint8_t readout, uint8_t target, uint16_t unit, uint16_t share) {
+  uint16_t on = READ_WORD(&readout_on[readout]);
+  uint8_t left = READ_BYTE(&readout_levels[readout]);
+#ifdef SWITCHED
+  if (PLACED(target)) {
+    const uint16_t *place = places + READ_WORD(&target_first_place[target]) + unit * left;
+    uint8_t *bits = chain + READ_WORD(&target_first_byte[target]);
+    for (; left && share >= WHOLE / 2u; left--, on++) {
+      uint16_t at = READ_WORD(place++);
+      uint8_t mask = READ_BYTE(&masks[at & 7u]);
+      uint8_t *into = bits + (at >> 3);
+      *into = (uint8_t)(READ_BYTE(&on_levels[on]) ? *into | mask : *into & (uint8_t)~mask);
+    }
+    return;
+  }
+#endif
+#if !defined(SWITCHED) || defined(LEVELS)
+  {
+    uint8_t *to = chain + READ_WORD(&target_first_byte[target]) + unit * left;
+#ifdef FADES
+    weight = (uint8_t)share;
+#ifdef DEEP_TARGETS
+    deep = READ_BYTE(&target_deep[target]);
+    high = 0;
+#endif
+#endif
+    for (; left; left--, on++) {
+#ifdef FADES
+      if (share < WHOLE) {
+        to = mix(to, READ_BYTE(&on_levels[on]));
+        continue;
+      }
+#endif
+      *to++ = READ_BYTE(&on_levels[on]);
+    }
+  }
+#endif
+  (void)share;
+}
+
+/* Which glyph shows a value: of a digit 0 to 9, 10 blank, 11 minus. */
+static uint8_t glyph(uint16_t cell, uint8_t sort, int16_t value) {
+  uint16_t size = (uint16_t)(value < 0 ? -value : value);
+  uint16_t divisor = READ_WORD(&cell_divisor[cell]);
+  if ((sort & CELL_SORT) == CELL_SIGN) {
+    return value < 0;
+  }
+  if ((sort & CELL_SORT) != CELL_DIGIT) {
+    return 0;
+  }
+  if (size >= READ_WORD(&cell_limit[cell])) {
+    return 11;
+  }
+  size = (uint16_t)(size / divisor);
+  return size == 0 && divisor > 1u && !(sort & CELL_ZEROS) ? 10 : (uint8_t)(size % 10u);
+}
+
+static void write_cell(uint8_t readout, uint8_t target, uint16_t cell, uint16_t share) {
+  uint8_t sort = READ_BYTE(&cell_sort[cell]);
+  uint8_t number = READ_BYTE(&cell_value[cell]);
+  int16_t value = number == NO_VALUE ? 0 : values[number];
+  uint16_t dots = READ_WORD(&cell_dots[cell]);
+  uint16_t from = READ_WORD(&cell_first_dot[cell]);
+  uint16_t bits = 0;
+  uint16_t reach = 0;
+  uint16_t dot;
+  if ((sort & CELL_SORT) == CELL_COLON && !blink_on) {
+    return;
+  }
+  if ((sort & CELL_SORT) >= CELL_BAR) {
+    uint16_t all = (sort & CELL_SORT) == CELL_BAR ? (uint16_t)(dots + 1u) : dots;
+    uint16_t more = (uint16_t)(value - (int16_t)READ_WORD(&cell_divisor[cell]));
+    reach = (uint16_t)((uint32_t)more * all / READ_WORD(&cell_limit[cell]));
+  } else {
+    bits = (uint16_t)(READ_WORD(&cell_glyphs[cell]) + glyph(cell, sort, value) * ((dots + 7u) / 8u));
+  }
+  for (dot = 0; dot < dots; dot++) {
+    uint16_t unit = READ_WORD(&dot_unit[from + dot]);
+    uint8_t lit;
+    if ((sort & CELL_SORT) == CELL_BAR) {
+      lit = dot < reach;
+    } else if ((sort & CELL_SORT) == CELL_POINTER) {
+      lit = dot == reach;
+    } else {
+      lit = READ_BYTE(&glyph_bits[bits + dot / 8u]) & (uint8_t)(0x80u >> (dot & 7u));
+    }
+    if (lit && unit != NO_UNIT) {
+      light(readout, target, unit, share);
+    }
+  }
+}
+
+static void write_readouts(uint8_t scene, uint8_t target, uint16_t share) {
+  uint8_t readout = READ_BYTE(&scene_first_readout[scene]);
+  uint8_t left = READ_BYTE(&scene_readouts[scene]);
+  for (; left; left--, readout++) {
+    uint8_t blinks = READ_BYTE(&readout_blinks[readout]);
+    uint16_t cell = READ_WORD(&readout_first_cell[readout]);
+    uint8_t cells = READ_BYTE(&readout_cells[readout]);
+    if (READ_BYTE(&readout_target[readout]) != target ||
+        (blinks && !blink_on && HOLDS(READ_WORD(&readout_blink[readout]), blinks))) {
+      continue;
+    }
+    for (; cells; cells--, cell++) {
+      write_cell(readout, target, cell, share);
+    }
+  }
+}
+
+#endif
+
+/* cues */
+
+#define OFF 0u
+#define ON 1u
+#define OUT 2u
+
+#define WAS 1u
+#define LEAVES 2u
+#define ENDED 4u
+#define SEEN 8u
+
+static uint8_t state[CUES];
+static uint8_t flags[CUES];
+static uint32_t leave_at[CUES];
+static uint8_t order[CUES]; /* cues that are on or on their way out, the lowest first */
+static uint8_t shown;
+static uint32_t now;
+static uint32_t idle_ms;
+static uint8_t began;
+
+#ifdef FADES
+static uint16_t weights[CUES];
+static uint32_t in_at[CUES];
+static uint32_t out_at[CUES];
+static uint16_t fade_ms = FADE_MS;
+static uint8_t fading;
+#define WEIGHT(cue) weights[cue]
+#define UNKNOWN 0xffffu
+#else
+#define WEIGHT(cue) WHOLE
+#endif
+
+#ifdef COUNTERS
+static uint32_t counters[COUNTERS];
+#endif
+
+static uint8_t scene_of(uint8_t cue) { return READ_BYTE(&cue_scene[cue]); }
+
+/* All that a scene shows is painted anew. */
+static void touch(uint8_t scene) {
+  uint8_t t;
+  for (t = 0; t < TARGETS; t++) {
+    if (clip_of(scene, t) != NO_CLIP) {
+      dirty[t] = 1;
+    }
+  }
+#ifdef READOUTS
+  {
+    uint8_t readout = READ_BYTE(&scene_first_readout[scene]);
+    uint8_t left = READ_BYTE(&scene_readouts[scene]);
+    for (; left; left--, readout++) {
+      dirty[READ_BYTE(&readout_target[readout])] = 1;
+    }
+  }
+#endif
+}
+
+static void start_scene(uint8_t scene) {
+  uint8_t t;
+  scene_left_ms[scene] = READ_LONG(&scene_ms[scene]);
+  for (t = 0; t < TARGETS; t++) {
+    uint16_t clip = clip_of(scene, t);
+    if (clip != NO_CLIP) {
+      clip_frame[clip] = 0;
+      clip_left_ms[clip] = READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip])]);
+    }
+  }
+}
+
+static void pass_clip(uint16_t clip, uint8_t target, uint16_t ms) {
+  while (clip_left_ms[clip] <= ms) {
+    ms = (uint16_t)(ms - clip_left_ms[clip]);
+    clip_frame[clip]++;
+    if (clip_frame[clip] == READ_WORD(&clip_frames[clip])) {
+      clip_frame[clip] = 0;
+    }
+    clip_left_ms[clip] = READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]]);
+    dirty[target] = 1;
+  }
+  clip_left_ms[clip] = (uint16_t)(clip_left_ms[clip] - ms);
+}
+
+static void pass_scene(uint8_t scene) {
+  uint16_t ms = TICK_MS;
+  uint8_t t;
+  while (scene_left_ms[scene] <= ms) {
+    ms = (uint16_t)(ms - scene_left_ms[scene]);
+    start_scene(scene);
+    for (t = 0; t < TARGETS; t++) {
+      if (clip_of(scene, t) != NO_CLIP) {
+        dirty[t] = 1;
+      }
+    }
+  }
+  scene_left_ms[scene] -= ms;
+  for (t = 0; t < TARGETS; t++) {
+    uint16_t clip = clip_of(scene, t);
+    if (clip != NO_CLIP) {
+      pass_clip(clip, t, ms);
+    }
+  }
+}
+
+/* Every scene that is shown goes on by a tick, once; what was shown once stands at its end while it goes. */
+static void pass_scenes(void) {
+  uint32_t gone = 0;
+  uint8_t i;
+  for (i = 0; i < shown; i++) {
+    uint8_t cue = order[i];
+    uint8_t scene = scene_of(cue);
+    uint32_t bit = (uint32_t)1 << scene;
+    if (!(gone & bit) && !(state[cue] == OUT && READ_BYTE(&cue_stay[cue]) == STAY_ONCE) && scene_left_ms[scene]) {
+      gone |= bit;
+      pass_scene(scene);
+    }
+  }
+}
+
+static void take_out(uint8_t cue) {
+  uint8_t i = 0;
+  while (order[i] != cue) {
+    i++;
+  }
+  shown--;
+  for (; i < shown; i++) {
+    order[i] = order[i + 1u];
+  }
+}
+
+static void off(uint8_t cue) {
+  state[cue] = OFF;
+  take_out(cue);
+  touch(scene_of(cue));
+}
+
+static void leave(uint8_t cue) {
+  state[cue] = OUT;
+  flags[cue] = (uint8_t)((flags[cue] & (uint8_t)~LEAVES) | ENDED);
+#ifdef FADES
+  out_at[cue] = now;
+  weights[cue] = UNKNOWN;
+  if (READ_WORD(&cue_fade_out[cue])) {
+    return;
+  }
+#endif
+  off(cue);
+}
+
+static void leave_in_time(void) {
+  uint8_t cue;
+  for (cue = 0; cue < CUES; cue++) {
+    if (state[cue] == ON && flags[cue] & LEAVES && (int32_t)(now - leave_at[cue]) >= 0) {
+      leave(cue);
+    }
+#ifdef FADES
+    if (state[cue] == OUT && now - out_at[cue] >= READ_WORD(&cue_fade_out[cue])) {
+      off(cue);
+    }
+#endif
+    flags[cue] = (uint8_t)((flags[cue] & (uint8_t) ~(ENDED | SEEN)) | (flags[cue] & ENDED ? SEEN : 0u));
+  }
+}
+
+static uint8_t clears(uint8_t how, uint8_t own, uint8_t other) {
+  switch (how) {
+    case CLEARS_SAME:
+      return other == own;
+    case CLEARS_LOWER:
+      return other <= own;
+    case CLEARS_ALL:
+      return 1;
+    default:
+      return 0;
+  }
+}
+
+static void clear_others(uint8_t cue) {
+  uint8_t other;
+  for (other = 0; other < CUES; other++) {
+    if (other != cue && state[other] == ON &&
+        clears(READ_BYTE(&cue_clears[cue]), READ_BYTE(&cue_priority[cue]), READ_BYTE(&cue_priority[other]))) {
+#ifdef FADES
+      uint16_t in = READ_WORD(&cue_fade_in[cue]);
+      leave_at[other] = now + in;
+      flags[other] |= LEAVES;
+      if (in) {
+        continue;
+      }
+#endif
+      leave(other);
+    }
+  }
+}
+
+/* On top of all that have no higher priority. */
+static void put_in(uint8_t cue) {
+  uint8_t at = shown++;
+  while (at > 0 && READ_BYTE(&cue_priority[order[at - 1u]]) > READ_BYTE(&cue_priority[cue])) {
+    order[at] = order[at - 1u];
+    at--;
+  }
+  order[at] = cue;
+}
+
+static void fire(uint8_t cue) {
+  uint8_t scene = scene_of(cue);
+  uint8_t stay = READ_BYTE(&cue_stay[cue]);
+  SET(READ_WORD(&cue_then[cue]), READ_BYTE(&cue_thens[cue]));
+  clear_others(cue);
+  if (scene == NO_SCENE) {
+    return;
+  }
+  if (state[cue] != OFF) {
+    take_out(cue);
+  }
+#ifdef FADES
+  if (state[cue] == OFF) {
+    in_at[cue] = now;
+  }
+  weights[cue] = UNKNOWN;
+#endif
+  put_in(cue);
+  state[cue] = ON;
+  flags[cue] = (uint8_t)(flags[cue] & (uint8_t)~LEAVES);
+  if (stay == STAY_ONCE || stay == STAY_TIMED) {
+    flags[cue] |= LEAVES;
+    leave_at[cue] = now + (stay == STAY_ONCE ? READ_LONG(&scene_ms[scene]) : READ_LONG(&cue_stay_ms[cue]));
+  }
+  start_scene(scene);
+  touch(scene);
+}
+
+/* Tells whether something comes to hold. */
+static uint8_t anew(uint8_t cue, uint8_t held) {
+  uint8_t was = flags[cue] & WAS;
+  flags[cue] = (uint8_t)((flags[cue] & (uint8_t)~WAS) | (held ? WAS : 0u));
+  return held && !was;
+}
+
+#ifdef EVERY
+
+static uint32_t drawn(uint8_t cue) {
+  uint32_t least = READ_LONG(&cue_a[cue]);
+#ifdef CHANCE
+  uint32_t span = READ_LONG(&cue_b[cue]) - least + 1u;
+  if (span > 1u) {
+    return least + stir() % span;
+  }
+#endif
+  return least;
+}
+
+static uint8_t again(uint8_t cue) {
+  uint32_t *left = &counters[READ_BYTE(&cue_counter[cue])];
+  if (began) {
+    return 0;
+  }
+  if (*left > TICK_MS) {
+    *left -= TICK_MS;
+    return 0;
+  }
+  *left += drawn(cue) - TICK_MS;
+  return 1;
+}
+
+#endif
+
+#ifdef ROTARY
+
+static uint8_t notch(uint8_t cue) {
+  uint32_t *edges = &counters[READ_BYTE(&cue_counter[cue])];
+  uint8_t event = events[READ_BYTE(&cue_sense[cue])];
+  if (event == (READ_LONG(&cue_a[cue]) ? 1u : 2u)) {
+    (*edges)++;
+  } else if (event && *edges) {
+    (*edges)--;
+  }
+  if (*edges < READ_LONG(&cue_b[cue])) {
+    return 0;
+  }
+  *edges = 0;
+  return 1;
+}
+
+#endif
+
+static uint8_t fires(uint8_t cue) {
+  switch (READ_BYTE(&cue_kind[cue])) {
+    case WHEN_POWER_ON:
+      return began;
+#ifdef SENSES
+    case WHEN_PRESS:
+      return (events[READ_BYTE(&cue_sense[cue])] & (1u << READ_LONG(&cue_a[cue]))) != 0;
+#endif
+#ifdef ROTARY
+    case WHEN_TURNED:
+      return notch(cue);
+#endif
+#ifdef ANALOGUE
+    case WHEN_ABOVE:
+      return anew(cue, !began && sense_state[READ_BYTE(&cue_sense[cue])] >=
+                                     READ_LONG(flags[cue] & WAS ? &cue_b[cue] : &cue_a[cue]));
+    case WHEN_BELOW:
+      return anew(cue, !began && sense_state[READ_BYTE(&cue_sense[cue])] <
+                                     READ_LONG(flags[cue] & WAS ? &cue_b[cue] : &cue_a[cue]));
+#endif
+    case WHEN_BECOMES:
+      return anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])));
+    case WHEN_ENDED:
+      return (flags[READ_LONG(&cue_a[cue])] & SEEN) != 0;
+    case WHEN_IDLE:
+      return anew(cue, idle_ms >= READ_LONG(&cue_a[cue]));
+#ifdef EVERY
+    case WHEN_EVERY:
+      return again(cue);
+#endif
+    default:
+      return 0;
+  }
+}
+
+static uint8_t lasts(uint8_t cue) {
+#ifdef SENSES
+  if (READ_BYTE(&cue_kind[cue]) == WHEN_PRESS) {
+    return sense_state[READ_BYTE(&cue_sense[cue])];
+  }
+#endif
+  return flags[cue] & WAS;
+}
+
+static void obey(void) {
+  uint8_t cue;
+  for (cue = 0; cue < CUES; cue++) {
+    uint8_t now_fires = fires(cue);
+    if (state[cue] == ON && READ_BYTE(&cue_stay[cue]) == STAY_WHILE && !lasts(cue)) {
+      leave(cue);
+    }
+    if (now_fires && HOLDS(READ_WORD(&cue_only[cue]), READ_BYTE(&cue_onlys[cue]))) {
+      fire(cue);
+    }
+  }
+}
+
+#ifdef FADES
+
+/* By the square, which the eye takes for even. */
+static uint16_t weighed(uint8_t cue) {
+  uint16_t in = READ_WORD(&cue_fade_in[cue]);
+  uint32_t since = now - in_at[cue];
+  uint16_t own = WHOLE;
+  if (since < in) {
+    uint16_t part = (uint16_t)((since << 8) / in);
+    own = (uint16_t)((uint32_t)part * part >> 8);
+  }
+  if (state[cue] == OUT) {
+    uint16_t part = (uint16_t)(WHOLE - ((now - out_at[cue]) << 8) / READ_WORD(&cue_fade_out[cue]));
+    uint16_t going = (uint16_t)((uint32_t)part * part >> 8);
+    own = going < own ? going : own;
+  }
+  return own;
+}
+
+static void weigh(void) {
+  uint8_t i;
+  for (i = 0; i < shown; i++) {
+    uint8_t cue = order[i];
+    if (weights[cue] == UNKNOWN || (fading && (weights[cue] < WHOLE || state[cue] == OUT))) {
+      uint16_t fresh = weighed(cue);
+      if (fresh != weights[cue]) {
+        weights[cue] = fresh;
+        touch(scene_of(cue));
+      }
+    }
+  }
+}
+
+#endif
+
+#ifdef READOUTS
+
+/* Readouts whose values changed, or which blink, are painted anew. */
+static void freshen(uint8_t blinked) {
+  uint8_t i;
+  if (!changed && !blinked) {
+    return;
+  }
+  for (i = 0; i < shown; i++) {
+    uint8_t scene = scene_of(order[i]);
+    uint8_t readout = READ_BYTE(&scene_first_readout[scene]);
+    uint8_t left = READ_BYTE(&scene_readouts[scene]);
+    for (; left; left--, readout++) {
+      if ((blinked && READ_BYTE(&readout_blinking[readout])) || changed & READ_LONG(&readout_values[readout]) ||
+          (changed && READ_BYTE(&readout_blinks[readout]))) {
+        dirty[READ_BYTE(&readout_target[readout])] = 1;
+      }
+    }
+  }
+}
+
+#endif
+
+static void paint(uint8_t t) {
+  uint8_t i = shown;
+  uint8_t whole = 0;
+  while (i > 0 && !whole) {
+    i--;
+    whole = WEIGHT(order[i]) == WHOLE && clip_of(scene_of(order[i]), t) != NO_CLIP;
+  }
+  if (!whole) {
+    clear(t);
+  }
+  for (; i < shown; i++) {
+    uint8_t scene = scene_of(order[i]);
+    uint16_t clip = clip_of(scene, t);
+#ifdef FADES
+    if (WEIGHT(order[i]) == 0) {
+      continue;
+    }
+#endif
+    if (clip != NO_CLIP) {
+      lay(clip, t, WEIGHT(order[i]));
+    }
+#ifdef READOUTS
+    write_readouts(scene, t, WEIGHT(order[i]));
+#endif
+  }
+}
+
+#ifdef LIMIT_SUM
+
+#include "limit.h"
+
+static uint8_t dimmed;
+
+/* The weighted sum of all levels. */
+static uint32_t weighted(void) {
+  const uint8_t *at = chain;
+  uint32_t sum = 0;
+  uint8_t line;
+  for (line = 0; line < LINES; line++) {
+    uint16_t left = READ_WORD(&line_bytes[line]);
+    uint16_t first = READ_WORD(&line_weight[line]);
+    uint16_t round = READ_WORD(&line_weights[line]);
+    uint16_t one = 0;
+    if (READ_WORD(&line_channels[line]) == 0) { /* can't be dimmed, or has a supply of its own */
+      at += left;
+      continue;
+    }
+    while (left) {
+      uint16_t level = *at++;
+      left--;
+#ifdef DEEP
+      if (READ_BYTE(&line_deep[line])) {
+        level = (uint16_t)(level << 8 | *at++);
+        left--;
+      }
+#endif
+      if (level) {
+        sum += (uint32_t)level * READ_WORD(&weights_of[first + one]);
+      }
+      if (++one == round) {
+        one = 0;
+      }
+    }
+  }
+  return sum;
+}
+
+/* Keeps the weighted sum, and so the current, within LIMIT_SUM. */
+static void limit(void) {
+  uint32_t sum = weighted();
+  uint32_t most = LIMIT_SUM;
+  dimmed = sum > most;
+  if (dimmed) {
+    while (sum > 0xffffu) {
+      sum = (sum + 1u) >> 1;
+      most >>= 1;
+    }
+    scale((uint16_t)((most << 16) / sum));
+  }
+}
+
+#endif
+
+/* Puts together what changed; tells whether anything did. */
+static uint8_t put_together(void) {
+  uint8_t any = 0;
+  uint8_t t;
+  for (t = 0; t < TARGETS; t++) {
+    any |= dirty[t];
+  }
+  if (!any) {
+    return 0;
+  }
+  for (t = 0; t < TARGETS; t++) {
+#ifdef LIMIT_SUM
+    if (dirty[t] || dimmed) {
+#else
+    if (dirty[t]) {
+#endif
+      paint(t);
+    }
+  }
+  memset(dirty, 0, sizeof dirty);
+#ifdef LIMIT_SUM
+  limit();
+#endif
+  return 1;
+}
+
+static uint8_t show(uint8_t blinked) {
+#ifdef FADES
+  weigh();
+#endif
+#ifdef READOUTS
+  freshen(blinked);
+#endif
+#ifdef VALUES
+  changed = 0;
+#endif
+  (void)blinked;
+  return put_together();
+}
+
+void player_start(void) {
+#ifdef VALUES
+  uint8_t value;
+  for (value = 0; value < VALUES; value++) {
+    values[value] = (int16_t)READ_WORD(&value_start[value]);
+  }
+#endif
+#ifdef EVERY
+  {
+    uint8_t cue;
+    for (cue = 0; cue < CUES; cue++) {
+      if (READ_BYTE(&cue_kind[cue]) == WHEN_EVERY) {
+        counters[READ_BYTE(&cue_counter[cue])] = drawn(cue);
+      }
+    }
+  }
+#endif
+  memset(dirty, 1, sizeof dirty);
+  began = 1;
+  obey();
+  began = 0;
+  show(0);
+}
+
+static uint8_t tick(void) {
+  uint8_t blinked = 0;
+  now += TICK_MS;
+#ifdef CHANCE
+  stir();
+#endif
+#ifdef VALUES
+  pass_time();
+#endif
+#ifdef READOUTS
+  if (blink_ms > TICK_MS) {
+    blink_ms = (uint16_t)(blink_ms - TICK_MS);
+  } else {
+    blink_ms = (uint16_t)(blink_ms + BLINK_MS - TICK_MS);
+    blink_on ^= 1u;
+    blinked = 1;
+  }
+#endif
+#ifdef FADES
+  fading = fade_ms <= TICK_MS;
+  fade_ms = fading ? FADE_MS : (uint16_t)(fade_ms - TICK_MS);
+#endif
+  idle_ms += TICK_MS;
+#ifdef SENSES
+  if (look()) {
+    idle_ms = 0;
+  }
+#endif
+  leave_in_time();
+  pass_scenes();
+  obey();
+  return show(blinked);
+}
+
+void player_step(void) {
+  static uint8_t sent;
+  if (!sent) { /* as it was put together when power came on */
+    sent = 1;
+    board_show(chain);
+  }
+  board_wait_ms(TICK_MS);
+  if (tick()) {
+    board_show(chain);
+  }
+}

@@ -1,0 +1,128 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.colour.Levels;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
+import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.SimulatedController;
+
+/**
+ * The engine of cues here and in exported C, under sanitizers, over gadgets that light up in every
+ * way: the same inputs at the same times give the same bytes at the same times.
+ */
+@Execution(ExecutionMode.CONCURRENT)
+class CueEngineTest {
+  private static final int MILLIS = 6000;
+
+  @TempDir static Path folders;
+
+  /** Each way to light up with cues by chance, which every name gives anew. */
+  static Stream<Named<GadgetPlan>> gadgets() {
+    return FirmwareScenarios.all()
+        .filter(named -> named.getName().contains(System.getProperty("scenario", "")))
+        .map(
+            named ->
+                Named.of(
+                    named.getName(),
+                    GadgetPlan.of(
+                        CueGadgets.by(named.getPayload().gadget(), named.getName().hashCode()))));
+  }
+
+  @ParameterizedTest
+  @MethodSource("gadgets")
+  void theSameInputsGiveTheSameBytes(GadgetPlan plan) throws IOException {
+    assertThat(plan.cues().orElseThrow().problems()).isEmpty();
+    CueTable table = plan.firmware().orElseThrow().work().cues().orElseThrow();
+    List<int[]> script = CueGadgets.script(MILLIS, plan.gadget().title().hashCode());
+    List<String> here = played(plan, table, script);
+    List<String> there = run(plan, script, MILLIS);
+    assertThat(here.size()).isGreaterThan(8);
+    for (int i = 0; i < Math.min(here.size(), there.size()); i++) {
+      assertThat(there.get(i)).as("frame %d", i).isEqualTo(here.get(i));
+    }
+    assertThat(there).hasSameSizeAs(here);
+  }
+
+  /** What the firmware sends on this machine. */
+  private static List<String> run(GadgetPlan plan, List<int[]> script, int millis)
+      throws IOException {
+    Path folder = Exported.export(folders, plan, "cues");
+    SimulatedController.bring("host_cues.c", folder);
+    Files.writeString(
+        folder.resolve("script.txt"),
+        script.stream()
+            .map(e -> e[0] + " " + e[1] + " " + e[2])
+            .collect(Collectors.joining("\n", "", "\n")));
+    OutsideTool.runClean(
+        folder,
+        "gcc",
+        "-O1",
+        "-g",
+        "-std=c99",
+        "-Wall",
+        "-Wextra",
+        "-Werror",
+        "-pedantic",
+        "-Wconversion",
+        "-fsanitize=address,undefined",
+        "-fno-sanitize-recover=all",
+        "-include",
+        "stdint.h",
+        "-DCHAIN_BYTES=" + plan.wiring().bufferBytes() + "u",
+        "-o",
+        "host",
+        "cues.c",
+        "host_cues.c");
+    String[] lines =
+        OutsideTool.runClean(folder, "./host", "script.txt", String.valueOf(millis))
+            .text()
+            .split("\n");
+    return List.of(lines);
+  }
+
+  private static List<String> played(GadgetPlan plan, CueTable table, List<int[]> script) {
+    CueEngine engine = new CueEngine(table);
+    List<String> all = new ArrayList<>();
+    all.add(line(plan, engine));
+    int[] readings = new int[Math.max(8, table.senses().size())];
+    int next = 0;
+    while (engine.nowMillis() < MILLIS) {
+      int now = engine.nowMillis() + table.tickMillis();
+      while (next < script.size() && script.get(next)[0] <= now) {
+        readings[script.get(next)[1]] = script.get(next)[2];
+        next++;
+      }
+      if (engine.tick(readings)) {
+        all.add(line(plan, engine));
+      }
+    }
+    return all;
+  }
+
+  private static String line(GadgetPlan plan, CueEngine engine) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    List<Levels> levels = engine.levels();
+    for (int c = 0; c < levels.size(); c++) {
+      bytes.writeBytes(plan.wiring().plans().get(c).buffer(levels.get(c)));
+    }
+    return engine.nowMillis() + " " + HexFormat.of().formatHex(bytes.toByteArray());
+  }
+}

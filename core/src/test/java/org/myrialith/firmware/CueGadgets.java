@@ -1,0 +1,208 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.myrialith.cues.Becomes;
+import org.myrialith.cues.Clears;
+import org.myrialith.cues.Crossing;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.Ended;
+import org.myrialith.cues.Every;
+import org.myrialith.cues.Idle;
+import org.myrialith.cues.PowerOn;
+import org.myrialith.cues.Press;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.ReadoutForm;
+import org.myrialith.cues.Scene;
+import org.myrialith.cues.Stay;
+import org.myrialith.cues.Trigger;
+import org.myrialith.cues.Turned;
+import org.myrialith.cues.Variable;
+import org.myrialith.drive.Input;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.InputSort;
+import org.myrialith.frames.Clip;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
+import org.myrialith.lettering.Fonts;
+
+/** Cues by chance over a gadget that lights up in any way. */
+final class CueGadgets {
+  private static final int SCENES = 4;
+
+  private final Gadget base;
+  private final Random random;
+
+  private CueGadgets(Gadget base, long seed) {
+    this.base = base;
+    this.random = new Random(seed);
+  }
+
+  static Gadget by(Gadget base, long seed) {
+    return new CueGadgets(base, seed).made();
+  }
+
+  private Gadget made() {
+    List<Scene> scenes = new ArrayList<>();
+    for (int s = 1; s <= SCENES; s++) {
+      scenes.add(scene(s));
+    }
+    // the first is on the easel
+    Scene first = scenes.get(0);
+    scenes.set(0, first.with(List.of(), List.of(), List.of()));
+    List<Variable> variables =
+        List.of(
+            new Variable("score", -20, 120, 3, false),
+            new Variable("face", 1, 6, 1, true),
+            new Variable("armed", 0, 1, 0, true));
+    List<Cue> cues = new ArrayList<>();
+    cues.add(Cue.showing("u1", "Rest", new PowerOn(), "s1").fading(120, 0));
+    for (int c = 2; c <= 14; c++) {
+      cues.add(cue(c));
+    }
+    CueSheet sheet = new CueSheet(variables, scenes, "s1", cues, 1 + random.nextInt(999));
+    return base.with(base.circuits().with(inputs()))
+        .with(base.programme().playing(first.clips(), List.of(), List.of()))
+        .with(sheet);
+  }
+
+  private static InputList inputs() {
+    return new InputList(
+        List.of(
+            new Input("Button", InputSort.BUTTONS_UP, "D0 D1", 2, 5, 4, 3),
+            new Input("Switch", InputSort.BUTTONS_DOWN, "D2", 1, 7, 8, 6),
+            new Input("Knob", InputSort.KNOB, "D3 D4", 1, 1, 1, 1),
+            new Input("Light", InputSort.LIGHT, "C0", 1, 40, 1, 1)));
+  }
+
+  private Scene scene(int number) {
+    List<Clip> clips = new ArrayList<>();
+    List<Readout> readouts = new ArrayList<>();
+    for (Fixture fixture : base.fixtures()) {
+      String id = "k" + number + fixture.id();
+      if (random.nextInt(4) > 0) {
+        int frames = 1 + random.nextInt(4);
+        int hold = 17 + random.nextInt(90);
+        clips.add(
+            new Clip(
+                id,
+                "Clip",
+                fixture.id(),
+                SwitchedGadgets.frames(fixture, frames, hold, random.nextLong())));
+      }
+      if (random.nextInt(3) == 0) {
+        readouts.add(readout("r" + number + fixture.id(), fixture.id()));
+      }
+    }
+    return new Scene("s" + number, "Scene " + number, clips, List.of(), List.of(), readouts);
+  }
+
+  private Readout readout(String id, String fixture) {
+    String[] texts = {"{score:3}", "{hour:2}{minute:02}", "{face}", "{second:02} {score}"};
+    ReadoutForm form = ReadoutForm.values()[random.nextInt(4)];
+    boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
+    String[] single = {"{score}", "{face}", "{second}"};
+    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(4)];
+    String blinks = random.nextInt(3) == 0 ? "armed = 1" : "";
+    return new Readout(
+        id,
+        fixture,
+        form,
+        text,
+        Fonts.USUAL,
+        random.nextInt(3) - 1,
+        0,
+        random.nextInt(0x1000000) | 0x404040,
+        random.nextBoolean(),
+        blinks);
+  }
+
+  private Cue cue(int number) {
+    Trigger when = trigger(number);
+    String[] onlys = {"", "", "score < 60", "armed = 1", "face <> 3 and score > 1"};
+    String[] thens = {
+      "",
+      "score + 7",
+      "score - 3, armed + 1",
+      "face = any",
+      "face + 1",
+      "score = face",
+      "minute + 1",
+      "hour - 5, second = 58"
+    };
+    int scene = random.nextInt(SCENES + 1);
+    Stay stay = Stay.values()[random.nextInt(4)];
+    if (stay == Stay.WHILE && !when.lasts() || stay == Stay.ONCE) {
+      stay = Stay.TIMED;
+    }
+    return new Cue(
+        "u" + number,
+        "Cue " + number,
+        when,
+        onlys[random.nextInt(onlys.length)],
+        thens[random.nextInt(thens.length)],
+        scene == 0 ? "" : "s" + scene,
+        random.nextInt(4),
+        Clears.values()[random.nextInt(4)],
+        random.nextInt(3) == 0 ? random.nextInt(400) : 0,
+        random.nextInt(3) == 0 ? random.nextInt(400) : 0,
+        stay,
+        100 + random.nextInt(900));
+  }
+
+  private Trigger trigger(int number) {
+    return switch (number) {
+      case 2 -> new Press("Button", 1, Press.How.SHORT);
+      case 3 -> new Press("Button", 1, Press.How.DOUBLE);
+      case 4 -> new Press("Button", 1, Press.How.LONG);
+      case 5 -> new Press("Button", 2, Press.How.DOWN);
+      case 6 -> new Press("Switch", 1, Press.How.AGAIN);
+      case 7 -> new Press("Button", 2, Press.How.UP);
+      case 8 -> new Turned("Knob", 1, true, 4);
+      case 9 -> new Turned("Knob", 1, false, 2);
+      case 10 -> new Crossing("Light", 1, random.nextBoolean(), 40, 10);
+      case 11 -> new Becomes("score > 20 and armed = 1");
+      case 12 -> new Ended("u5");
+      case 13 -> new Idle(1);
+      default -> new Every(300, 900);
+    };
+  }
+
+  /** Looks that a maker's hands could give: lines of time, input and reading. */
+  static List<int[]> script(int millis, long seed) {
+    Random random = new Random(seed);
+    List<int[]> all = new ArrayList<>();
+    int[] pins = {0, 1, 3, 2};
+    int turned = 0;
+    int at = 50;
+    int[] down = new int[3];
+    while (at < millis) {
+      switch (random.nextInt(6)) {
+        case 0, 1, 2 -> {
+          int button = random.nextInt(3);
+          down[button] ^= 1;
+          for (int bounce = random.nextInt(3); bounce > 0; bounce--) {
+            all.add(new int[] {at, button, down[button]});
+            at += 1 + random.nextInt(3);
+            all.add(new int[] {at, button, down[button] ^ 1});
+            at += 1 + random.nextInt(3);
+          }
+          all.add(new int[] {at, button, down[button]});
+        }
+        case 3, 4 -> {
+          int way = random.nextBoolean() ? 1 : 3;
+          for (int edge = random.nextInt(10); edge > 0; edge--) {
+            turned = (turned + way) % 4;
+            at += 1 + random.nextInt(6);
+            all.add(new int[] {at, 3, pins[turned]});
+          }
+        }
+        default -> all.add(new int[] {at, 4, random.nextInt(256)});
+      }
+      at += 1 + random.nextInt(random.nextInt(3) == 0 ? 900 : 200);
+    }
+    return all;
+  }
+}
