@@ -28,11 +28,12 @@ class FloorsTest {
           Set.of("colour", "effects", "lettering"),
           Set.of("drive"),
           Set.of("frames"),
-          Set.of("rail"),
-          Set.of("power", "scan"),
+          Set.of("rail", "cues"),
+          Set.of("power", "scan", "play"),
           Set.of("firmware"),
           Set.of("build"),
           Set.of("gadget"),
+          Set.of("starts"),
           Set.of("demo"));
 
   private static final JavaClasses CORE =

@@ -1,5 +1,7 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -28,7 +30,10 @@ import org.myrialith.play.Sense;
 import org.myrialith.play.Target;
 import org.myrialith.play.Term;
 
-/** The text of {@code cues.h}: cues, scenes, values and inputs as tables for the engine. */
+/**
+ * Cues, scenes, values and inputs as tables for the engine: {@code cues.h} says what there is,
+ * {@code tables.c} has it, apart from the engine, so that its code is the same whatever they say.
+ */
 final class CuesHeader {
   private static final int NONE_BYTE = 0xff;
   private static final int NONE_WORD = 0xffff;
@@ -36,9 +41,15 @@ final class CuesHeader {
   private final FirmwareWork work;
   private final CueTable cues;
   private final StringBuilder out = new StringBuilder();
+  private final StringBuilder tables = new StringBuilder();
   private final Map<String, Integer> sizes = new LinkedHashMap<>();
 
-  CuesHeader(FirmwareWork work) {
+  /**
+   * Works them out.
+   *
+   * @param banked whether the frames reach beyond what a short pointer does
+   */
+  CuesHeader(FirmwareWork work, boolean banked) {
     this.work = work;
     this.cues = work.cues().orElseThrow();
     out.append(
@@ -47,7 +58,22 @@ final class CuesHeader {
         #ifndef CUES_H
         #define CUES_H
 
+        #include <stdint.h>
+
         """);
+    tables.append(
+        """
+        /* What cues.h says that there is. Made by Myrialith; change the gadget, not this file. */
+        #include "cues.h"
+
+        #ifdef __AVR__
+        #include <avr/pgmspace.h>
+        """);
+    tables.append(
+        banked
+            ? "#define TABLE __attribute__((section(\".progmem.gcc_tables\")))\n"
+            : "#define TABLE PROGMEM\n");
+    tables.append("#else\n#define TABLE\n#endif\n\n");
     constants();
     targets();
     scenes();
@@ -67,6 +93,10 @@ final class CuesHeader {
 
   String text() {
     return out.toString();
+  }
+
+  String tables() {
+    return tables.toString();
   }
 
   /** Returns the bytes of flash that the tables take. */
@@ -142,7 +172,8 @@ final class CuesHeader {
   private void table(String type, int each, String name, List<? extends Number> values) {
     List<? extends Number> all = values.isEmpty() ? List.of(0) : values;
     sizes.put(name, each * all.size());
-    out.append(CTable.text(type, name, "TABLE", all.stream()));
+    out.append(phrase("extern const %s %s[%d];\n", type, name, all.size()));
+    tables.append(CTable.text(type, name, "TABLE", all.stream()).replaceFirst("^static ", ""));
   }
 
   // what is painted

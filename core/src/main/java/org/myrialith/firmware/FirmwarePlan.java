@@ -46,6 +46,12 @@ public record FirmwarePlan(
    */
   static final int STACK_BYTES = 64;
 
+  /** The same of the engine of cues, which calls deeper. */
+  private static final int CUES_STACK_BYTES = 128;
+
+  /** Time left of the show. */
+  private static final int BYTES_OF_SHOW = 4;
+
   /** Frame and time left of each clip. */
   private static final int BYTES_PER_CLIP = 4;
 
@@ -68,9 +74,18 @@ public record FirmwarePlan(
         smallest = smallest == null || packed.bytes() < smallest.bytes() ? packed : smallest;
       }
     }
-    int tableBytes = new FramesHeader(work, smallest).tableBytes();
-    Holds holds = new PlayTime(work, smallest).holds();
+    int tableBytes = tableBytes(work, smallest);
+    Holds holds =
+        work.cues().isPresent()
+            ? new CueTime(work, smallest).holds()
+            : new PlayTime(work, smallest).holds();
     return Optional.of(new FirmwarePlan(work, smallest, sizes, tableBytes, holds));
+  }
+
+  private static int tableBytes(FirmwareWork work, Packing.Packed packed) {
+    FramesHeader frames = new FramesHeader(work, packed);
+    return frames.tableBytes()
+        + (work.cues().isPresent() ? new CuesHeader(work, frames.banked()).tableBytes() : 0);
   }
 
   @Override
@@ -92,10 +107,13 @@ public record FirmwarePlan(
   }
 
   private int clips() {
-    return work.sent().clips().size();
+    return work.clips().size();
   }
 
   private int codeBytes() {
+    if (work.cues().isPresent()) {
+      return EngineSize.codeBytes(work, new FramesHeader(work, packed).bankCount());
+    }
     return work.target().codeBytes(packed, limited(), clips() > 1, work);
   }
 
@@ -112,6 +130,14 @@ public record FirmwarePlan(
 
   /** Returns the RAM taken by variables (bytes), the stack on top of it. */
   public int ramBytes() {
+    if (work.cues().isPresent()) {
+      // it counts no time of a show
+      return work.sent().wiring().bufferBytes()
+          + counters()
+          - BYTES_OF_SHOW
+          - (limited() ? 1 : 0)
+          + EngineSize.ramBytes(work);
+    }
     int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
     return work.sent().wiring().bufferBytes() + counters() + perClip * clips();
   }
@@ -123,9 +149,14 @@ public record FirmwarePlan(
         + (work.turns() ? 1 : 0);
   }
 
+  /** Returns the RAM left to the stack (bytes). */
+  int stackBytes() {
+    return work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES;
+  }
+
   /** Returns the RAM taken with the stack (bytes). */
   public int ramWithStackBytes() {
-    return ramBytes() + STACK_BYTES;
+    return ramBytes() + stackBytes();
   }
 
   private Reckoning flash() {
@@ -143,6 +174,28 @@ public record FirmwarePlan(
   }
 
   private Reckoning ram() {
+    return work.cues().isPresent() ? ramOfCues() : ramOfShow();
+  }
+
+  private Reckoning ramOfCues() {
+    return new Reckoning(
+        "ram",
+        "RAM, estimated",
+        ramWithStackBytes(),
+        "bytes",
+        "frame buffer + cues, scenes, inputs and values + stack",
+        List.of(
+            given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
+            given(
+                "cues, scenes, inputs and values",
+                ramBytes() - work.sent().wiring().bufferBytes(),
+                "bytes"),
+            given("stack", stackBytes(), "bytes"),
+            given("RAM of the controller", controller().ramBytes(), "bytes")),
+        Source.ARITHMETIC);
+  }
+
+  private Reckoning ramOfShow() {
     return new Reckoning(
         "ram",
         "RAM, estimated",
@@ -153,7 +206,7 @@ public record FirmwarePlan(
             given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
             given("counters", counters(), "bytes"),
             given("clips", clips(), ""),
-            given("stack", STACK_BYTES, "bytes"),
+            given("stack", stackBytes(), "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
   }
@@ -194,7 +247,8 @@ public record FirmwarePlan(
   /** Returns whether flash and RAM leave some room on a class, and it has the pins. */
   private boolean wouldDo(Controller other) {
     FirmwarePlan there =
-        new FirmwarePlan(new FirmwareWork(other, work.sent()), packed, packings, tableBytes, holds);
+        new FirmwarePlan(
+            new FirmwareWork(other, work.sent(), work.cues()), packed, packings, tableBytes, holds);
     int pins = work.lines().stream().mapToInt(line -> line.circuit().pins().size()).sum();
     return there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
         && there.ramWithStackBytes() <= ROOMY_SHARE * other.ramBytes()

@@ -10,7 +10,9 @@ record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
     Map<String, String> files = new LinkedHashMap<>();
     files.put("frames.h", new FramesHeader(work, packed).text());
     if (work.cues().isPresent()) {
-      files.put("cues.h", new CuesHeader(work).text());
+      CuesHeader cues = new CuesHeader(work, new FramesHeader(work, packed).banked());
+      files.put("cues.h", cues.text());
+      files.put("tables.c", cues.tables());
       files.put("cues.c", SourceText.read("cues.c"));
     } else {
       files.put("player.c", SourceText.read("player.c"));
@@ -29,8 +31,9 @@ record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
   static String named(FirmwareWork work, String makefile) {
     return work.cues().isPresent()
         ? makefile
-            .replace("player.c", "cues.c")
-            .replace("player.o", "cues.o")
+            .replace("player.c", "cues.c tables.c")
+            .replace("player.o: cues.c tables.c", "tables.o: tables.c cues.h\ncues.o: cues.c")
+            .replace("player.o", "cues.o tables.o")
             .replace("frames.h", "frames.h cues.h")
         : makefile;
   }

@@ -4,13 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.formats.ValueChangeDump;
-import org.myrialith.frames.Show;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
 
 /** The data lines over the first moments, as the board file drives them. */
 record Waveform(FirmwareWork work) {
   /** Enough for a look, and a file that any viewer opens. */
   private static final int MOST_MOMENTS = 4;
 
+  private static final int MOST_WAITED_MILLIS = 10_000;
   private static final int MOST_EDGES = 400_000;
   private static final long LEAD_NANOS = 1_000_000;
   private static final long TAIL_NANOS = 1_000_000;
@@ -22,8 +24,33 @@ record Waveform(FirmwareWork work) {
   /** Returns the number of moments in the dump, at least 1. */
   int moments() {
     int edges = work.sent().wiring().bufferBytes() * 8 * 2;
-    int listed = work.sent().show().moments().size();
+    int listed = work.cues().isPresent() ? shown().size() : work.sent().show().moments().size();
     return Math.max(1, Math.min(Math.min(MOST_MOMENTS, listed), MOST_EDGES / Math.max(1, edges)));
+  }
+
+  /** What is sent at a time (ms). */
+  private record Shown(long atMillis, List<Levels> levels) {}
+
+  /** The first that is sent: of the show, or with cues as long as nobody touches anything. */
+  private List<Shown> shown() {
+    List<Shown> all = new ArrayList<>();
+    if (work.cues().isEmpty()) {
+      for (int m = 0; m < moments(); m++) {
+        long at = work.sent().show().moments().get(m).startMillis();
+        all.add(new Shown(at, work.sent().levels(m)));
+      }
+      return all;
+    }
+    CueTable table = work.cues().get();
+    CueEngine engine = new CueEngine(table);
+    all.add(new Shown(0, engine.levels()));
+    int[] untouched = new int[table.senses().size()];
+    while (all.size() < MOST_MOMENTS && engine.nowMillis() < MOST_WAITED_MILLIS) {
+      if (engine.tick(untouched)) {
+        all.add(new Shown(engine.nowMillis(), engine.levels()));
+      }
+    }
+    return all;
   }
 
   String text() {
@@ -39,10 +66,9 @@ record Waveform(FirmwareWork work) {
     }
     ValueChangeDump dump = new ValueChangeDump(names, rests.toString());
     long free = LEAD_NANOS;
-    for (int m = 0; m < moments(); m++) {
-      Show.Moment moment = work.sent().show().moments().get(m);
-      long at = Math.max(LEAD_NANOS + moment.startMillis() * NANOS_PER_MILLI, free);
-      List<Levels> levels = work.sent().levels(m).stream().filter(l -> l.size() > 0).toList();
+    for (Shown one : shown().subList(0, moments())) {
+      long at = Math.max(LEAD_NANOS + one.atMillis() * NANOS_PER_MILLI, free);
+      List<Levels> levels = one.levels().stream().filter(l -> l.size() > 0).toList();
       for (int n = 0; n < drivers.size(); n++) {
         at =
             drivers.get(n).wave(dump, first.get(n), at, levels.get(n))

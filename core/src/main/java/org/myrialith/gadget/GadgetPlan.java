@@ -16,6 +16,7 @@ import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
+import org.myrialith.drive.Input;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.Wiring;
@@ -193,7 +194,8 @@ public final class GadgetPlan {
         wiring().plans().stream()
             .mapToDouble(p -> p.frameSeconds() + (double) p.channels() * MIXED_CYCLES / hertz)
             .sum();
-    return Ticks.of(hertz, frame);
+    int inputs = gadget.circuits().inputs().inputs().stream().mapToInt(Input::count).sum();
+    return Ticks.of(hertz, gadget.cues().cues().size(), inputs, frame);
   }
 
   private Optional<FirmwarePlan> workFirmware() {

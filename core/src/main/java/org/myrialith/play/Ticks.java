@@ -10,16 +10,30 @@ public record Ticks(int tickMillis, int fadeMillis) {
   /** Below this a fade looks even (ms; common practice: 50 steps in a second). */
   private static final int SMOOTH_MILLIS = 20;
 
-  private static final int MEGAHERTZ = 1_000_000;
+  /** Share of the time that asking may take. */
+  private static final double SHARE = 0.5;
+
+  private static final int MOST_MILLIS = 20;
+
+  /** Cycles of a tick, for each cue and each input (8-bit classes, read in the simulator). */
+  private static final int BARE = 900;
+
+  private static final int EACH_CUE = 300;
+  private static final int EACH_INPUT = 200;
 
   /**
    * Returns what a controller keeps up with.
    *
    * @param clockHz of the controller (Hz)
+   * @param cues and {@code inputs}: how many are asked each time
    * @param frameSeconds that composing and sending a whole frame take (s)
    */
-  public static Ticks of(int clockHz, double frameSeconds) {
-    int tick = clockHz >= 16 * MEGAHERTZ ? 1 : clockHz >= 8 * MEGAHERTZ ? 2 : 10;
+  public static Ticks of(int clockHz, int cues, int inputs, double frameSeconds) {
+    double asking = (BARE + (double) EACH_CUE * cues + (double) EACH_INPUT * inputs) / clockHz;
+    int tick = 1;
+    while (asking > SHARE * tick * 1e-3 && tick < MOST_MILLIS) {
+      tick++;
+    }
     // a fade leaves half of the time to what else is due
     int fade = Math.max(SMOOTH_MILLIS, (int) Math.ceil(frameSeconds * 2000));
     return new Ticks(tick, (fade + tick - 1) / tick * tick);

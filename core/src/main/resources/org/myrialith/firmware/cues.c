@@ -176,10 +176,12 @@ static uint32_t stir(void) {
 
 static int16_t values[VALUES];
 static uint32_t changed; /* values that changed since the last look; a bit each */
+static uint8_t moved;    /* whether any did since all cues were asked */
 
 static void put(uint8_t value, int16_t number) {
   if (values[value] != number) {
     values[value] = number;
+    moved = 1;
     changed |= (uint32_t)1 << value;
   }
 }
@@ -334,6 +336,8 @@ static void set(uint16_t term, uint8_t count) {
   }
 }
 
+static uint8_t asked_anew;
+
 #define HOLDS(first, count) holds(first, count)
 #define SET(first, count) set(first, count)
 
@@ -371,6 +375,7 @@ static uint16_t clip_of(uint8_t scene, uint8_t target) {
 
 /* Lays a level over the one that is there, by a weight of 1 to 255. Of two bytes the low one brings both on their way. */
 static uint8_t weight;
+static uint8_t under; /* what is left of it to 256 */
 
 #ifdef DEEP_TARGETS
 static uint8_t deep;
@@ -378,8 +383,18 @@ static uint8_t high;
 static uint16_t high_part;
 #endif
 
-static uint8_t *mix(uint8_t *to, uint8_t level) {
-  uint16_t part = (uint16_t)((uint16_t)(*to * (256u - weight)) + (uint16_t)(level * (uint16_t)weight));
+static void begin_mix(uint8_t target, uint16_t share) {
+  weight = (uint8_t)share;
+  under = (uint8_t)(256u - share);
+#ifdef DEEP_TARGETS
+  deep = READ_BYTE(&target_deep[target]);
+  high = 0;
+#endif
+  (void)target;
+}
+
+static inline uint8_t *mix(uint8_t *to, uint8_t level) {
+  uint16_t part = (uint16_t)((uint16_t)(*to * under) + (uint16_t)(level * weight)); /* bytes by bytes: quick everywhere */
 #ifdef DEEP_TARGETS
   if (deep) {
     high ^= 1u;
@@ -447,11 +462,7 @@ static void lay(uint16_t clip, uint8_t target, uint16_t share) {
 #if !defined(SWITCHED) || defined(LEVELS)
 #ifdef FADES
   if (share < WHOLE) {
-    weight = (uint8_t)share;
-#ifdef DEEP_TARGETS
-    deep = READ_BYTE(&target_deep[target]);
-    high = 0;
-#endif
+    begin_mix(target, share);
     UNPACK_OVER(from, to, pixels, target);
     return;
   }
@@ -505,11 +516,7 @@ static void light(uint8_t readout, uint8_t target, uint16_t unit, uint16_t share
   {
     uint8_t *to = chain + READ_WORD(&target_first_byte[target]) + unit * left;
 #ifdef FADES
-    weight = (uint8_t)share;
-#ifdef DEEP_TARGETS
-    deep = READ_BYTE(&target_deep[target]);
-    high = 0;
-#endif
+    begin_mix(target, share);
 #endif
     for (; left; left--, on++) {
 #ifdef FADES
@@ -902,8 +909,13 @@ static uint8_t fires(uint8_t cue) {
       return anew(cue, !began && sense_state[READ_BYTE(&cue_sense[cue])] <
                                      READ_LONG(flags[cue] & WAS ? &cue_b[cue] : &cue_a[cue]));
 #endif
+#ifdef VALUES
     case WHEN_BECOMES:
+      if (!asked_anew && !moved && !began) { /* as it was: nothing that it is about has changed */
+        return 0;
+      }
       return anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])));
+#endif
     case WHEN_ENDED:
       return (flags[READ_LONG(&cue_a[cue])] & SEEN) != 0;
     case WHEN_IDLE:
@@ -928,6 +940,10 @@ static uint8_t lasts(uint8_t cue) {
 
 static void obey(void) {
   uint8_t cue;
+#ifdef VALUES
+  asked_anew = moved;
+  moved = 0;
+#endif
   for (cue = 0; cue < CUES; cue++) {
     uint8_t now_fires = fires(cue);
     if (state[cue] == ON && READ_BYTE(&cue_stay[cue]) == STAY_WHILE && !lasts(cue)) {

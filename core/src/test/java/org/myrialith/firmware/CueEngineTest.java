@@ -90,6 +90,7 @@ class CueEngineTest {
         "-o",
         "host",
         "cues.c",
+        "tables.c",
         "host_cues.c");
     String[] lines =
         OutsideTool.runClean(folder, "./host", "script.txt", String.valueOf(millis))

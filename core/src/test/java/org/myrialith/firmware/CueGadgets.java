@@ -27,6 +27,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.lettering.Fonts;
+import org.myrialith.parts.Controller;
 
 /** Cues by chance over a gadget that lights up in any way. */
 final class CueGadgets {
@@ -68,13 +69,25 @@ final class CueGadgets {
         .with(sheet);
   }
 
-  private static InputList inputs() {
+  /** On pins that nothing else has, as far as there are any. */
+  private InputList inputs() {
+    Controller controller = base.brief().controller();
+    List<String> free = new ArrayList<>(controller.pins());
+    base.circuits().circuits().forEach(circuit -> free.removeAll(circuit.pins()));
+    List<String> analogue = new ArrayList<>(controller.analoguePins());
+    analogue.retainAll(free);
+    String light = analogue.isEmpty() ? free.get(free.size() - 1) : analogue.get(0);
+    free.remove(light);
+    List<String> pins = new ArrayList<>(free);
+    while (pins.size() < 5) {
+      pins.addAll(controller.pins());
+    }
     return new InputList(
         List.of(
-            new Input("Button", InputSort.BUTTONS_UP, "D0 D1", 2, 5, 4, 3),
-            new Input("Switch", InputSort.BUTTONS_DOWN, "D2", 1, 7, 8, 6),
-            new Input("Knob", InputSort.KNOB, "D3 D4", 1, 1, 1, 1),
-            new Input("Light", InputSort.LIGHT, "C0", 1, 40, 1, 1)));
+            new Input("Button", InputSort.BUTTONS_UP, pins.get(0) + " " + pins.get(1), 2, 5, 4, 3),
+            new Input("Switch", InputSort.BUTTONS_DOWN, pins.get(2), 1, 7, 8, 6),
+            new Input("Knob", InputSort.KNOB, pins.get(3) + " " + pins.get(4), 1, 1, 1, 1),
+            new Input("Light", InputSort.LIGHT, light, 1, 40, 1, 1)));
   }
 
   private Scene scene(int number) {

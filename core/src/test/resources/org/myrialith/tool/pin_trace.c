@@ -1,6 +1,8 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
  * usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
+ * With @FILE for a pin, inputs are set by a script of lines "MICROSECONDS PIN VALUE": 0 or 1, or for a0 and so on a voltage in mV.
  * Prints "stack N": the most bytes of RAM the stack took. */
+#include <simavr/avr_adc.h>
 #include <simavr/avr_ioport.h>
 #include <simavr/sim_avr.h>
 #include <simavr/sim_elf.h>
@@ -36,12 +38,64 @@ static void on_direction(struct avr_irq_t *irq, uint32_t value, void *param) {
   on_pin(irq, value >> direction_bit[(intptr_t)param], param);
 }
 
+#define MOST_EVENTS 100000
+
+static struct {
+  avr_cycle_count_t at;
+  char port;
+  int bit;
+  uint32_t value;
+} script[MOST_EVENTS];
+static int events;
+static int next_event;
+static uint8_t set_mask[26];
+static uint8_t set_value[26];
+
+static int read_script(const char *name) {
+  unsigned long micros;
+  unsigned value;
+  char pin[8];
+  FILE *in = fopen(name, "r");
+  if (!in) return 0;
+  while (events < MOST_EVENTS && fscanf(in, "%lu %7s %u", &micros, pin, &value) == 3) {
+    script[events].at = (avr_cycle_count_t)((unsigned long long)micros * hz / 1000000u);
+    script[events].port = pin[0];
+    script[events].bit = pin[1] - '0';
+    script[events].value = value;
+    events++;
+  }
+  fclose(in);
+  return 1;
+}
+
+static void set_inputs(void) {
+  while (next_event < events && script[next_event].at <= avr->cycle) {
+    char port = script[next_event].port;
+    int bit = script[next_event].bit;
+    uint32_t value = script[next_event].value;
+    next_event++;
+    if (port == 'a') {
+      avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_ADC_GETIRQ, ADC_IRQ_ADC0 + bit), value);
+    } else {
+      avr_ioport_external_t external = {.name = (unsigned char)port};
+      set_mask[port - 'A'] |= (uint8_t)(1 << bit);
+      set_value[port - 'A'] = (uint8_t)((set_value[port - 'A'] & ~(1 << bit)) | (int)(value << bit));
+      external.mask = set_mask[port - 'A'];
+      external.value = set_value[port - 'A'];
+      avr_ioctl(avr, AVR_IOCTL_IOPORT_SET_EXTERNAL(port), &external);
+      avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(port), bit), value);
+    }
+  }
+}
+
 /* A pin that nobody drives is taken up by a resistor, beside those of its port that are already. */
 static void pull_up(const char *pin) {
   static uint8_t up[26];
   uint8_t *port = &up[pin[0] - 'A'];
   avr_ioport_external_t external = {.name = (unsigned char)pin[0]};
   *port |= (uint8_t)(1 << (pin[1] - '0'));
+  set_mask[pin[0] - 'A'] |= *port;
+  set_value[pin[0] - 'A'] |= *port;
   external.mask = *port;
   external.value = *port;
   avr_ioctl(avr, AVR_IOCTL_IOPORT_SET_EXTERNAL(pin[0]), &external);
@@ -76,6 +130,14 @@ int main(int argc, char **argv) {
   avr->frequency = hz;
   avr->sleep = no_sleep;
   fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n");
+  avr->vcc = avr->avcc = avr->aref = 5000;
+  if (argv[argc - 1][0] == '@') {
+    argc--;
+    if (!read_script(argv[argc] + 1)) {
+      fprintf(stderr, "can't read %s\n", argv[argc]);
+      return 2;
+    }
+  }
   for (wire = 0; wire < argc - 6; wire++) {
     const char *pin = argv[6 + wire];
     if (pin[2] == '+') {
@@ -100,6 +162,7 @@ int main(int argc, char **argv) {
   end = strtoull(argv[3], 0, 10);
   while (avr->cycle < end && state != cpu_Done && state != cpu_Crashed) {
     unsigned sp;
+    set_inputs();
     state = avr_run(avr);
     sp = avr->data[R_SPL] | (unsigned)avr->data[R_SPH] << 8;
     if (sp > 0x60 && avr->cycle > 200 && avr->ramend - sp > deepest && avr->ramend >= sp) deepest = avr->ramend - sp;

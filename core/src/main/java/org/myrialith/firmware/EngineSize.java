@@ -1,0 +1,145 @@
+package org.myrialith.firmware;
+
+import java.util.stream.Stream;
+import org.myrialith.parts.Controller;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.Row;
+import org.myrialith.play.Sense;
+
+/**
+ * What the engine of cues takes, by what it has to do: read from the size tool on hundreds of
+ * builds with cues by chance (GCC 5.4 for 8-bit AVR, GCC 12 for a small 32-bit core, -Os).
+ *
+ * @param apart more where pixels have other numbers of channels
+ * @param bits more where all is only on or off
+ * @param both more where some is
+ * @param limiter more with the limiter
+ * @param lines more with the limiter on several lines
+ * @param deepLimiter more for a limiter of levels of two bytes
+ * @param fades more for coming and going softly
+ * @param mixing more for laying levels over others
+ * @param deepMixing more for laying levels of two bytes
+ * @param senses more for inputs
+ * @param each more for each of them
+ * @param readoutBits more for values where some is only on or off and some not
+ */
+record EngineSize(
+    int apart,
+    int bits,
+    int both,
+    int limiter,
+    int lines,
+    int deepLimiter,
+    int fades,
+    int mixing,
+    int deepMixing,
+    int senses,
+    int each,
+    int analogue,
+    int rotary,
+    int chance,
+    int every,
+    int values,
+    int clock,
+    int readouts,
+    int readoutBits) {
+  private static final EngineSize AVR =
+      new EngineSize(
+          84, 103, 400, 420, 132, 57, 957, 179, 97, 643, 14, 255, 284, 296, 252, 976, 529, 1135,
+          194);
+
+  private static final EngineSize ARM =
+      new EngineSize(
+          95, 98, 257, 98, 265, 123, 500, 100, 89, 483, 14, 181, 226, 58, 114, 550, 420, 902, 231);
+
+  /** Flash that the way to frames in several arrays takes, and each of them (bytes). */
+  private static final int BANKED = 80;
+
+  private static final int BANK = 14;
+
+  /** The engine without anything of that, with board and start-up. */
+  private static int bare(Controller controller) {
+    if (controller.portable()) {
+      return 1531;
+    }
+    return switch (controller.key()) {
+      case "8bit-8k" -> 2562;
+      case "8bit-256k" -> 2863;
+      default -> 2723;
+    };
+  }
+
+  /** Returns the flash of all code (bytes). */
+  static int codeBytes(FirmwareWork work, int banks) {
+    int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
+    EngineSize size = work.controller().portable() ? ARM : AVR;
+    return bare(work.controller())
+        + lines
+        + (banks > 1 ? BANKED + banks * BANK : 0)
+        + size.painting(work)
+        + size.asking(work.cues().orElseThrow());
+  }
+
+  private int painting(FirmwareWork work) {
+    CueTable cues = work.cues().orElseThrow();
+    boolean mixed = work.switches() && work.dims();
+    int painting = work.dims() && !work.alike() ? apart : 0;
+    painting += mixed ? both : work.switches() ? bits : 0;
+    if (work.sent().limiter().isPresent()) {
+      painting += limiter + (work.lines().size() > 1 ? lines : 0) + (work.deep() ? deepLimiter : 0);
+    }
+    if (cues.fades()) {
+      painting += fades + (work.dims() ? mixing : 0) + (deepTargets(cues) ? deepMixing : 0);
+    }
+    return painting + (cues.readouts().isEmpty() ? 0 : readouts + (mixed ? readoutBits : 0));
+  }
+
+  private int asking(CueTable cues) {
+    int asking = cues.senses().isEmpty() ? 0 : senses + each * cues.senses().size();
+    asking += has(cues, Sense.Sort.ANALOGUE) ? analogue : 0;
+    asking += has(cues, Sense.Sort.ROTARY) ? rotary : 0;
+    asking += cues.chance() ? chance : 0;
+    asking += rows(cues, Row.Kind.EVERY).findAny().isPresent() ? every : 0;
+    return asking + (cues.values().isEmpty() ? 0 : values) + (cues.clock() < 0 ? 0 : clock);
+  }
+
+  static boolean has(CueTable cues, Sense.Sort sort) {
+    return cues.senses().stream().anyMatch(sense -> sense.sort() == sort);
+  }
+
+  private static Stream<Row> rows(CueTable cues, Row.Kind kind) {
+    return cues.rows().stream().filter(row -> row.kind() == kind);
+  }
+
+  static boolean deepTargets(CueTable cues) {
+    return cues.targets().stream().anyMatch(target -> target.plan().levelBits() > 8);
+  }
+
+  /** Returns the RAM of its variables beside the frame buffer (bytes); those of the C. */
+  static int ramBytes(FirmwareWork work) {
+    CueTable cues = work.cues().orElseThrow();
+    int each = 7 + (cues.fades() ? 10 : 0);
+    long counters = rows(cues, Row.Kind.EVERY).count() + rows(cues, Row.Kind.TURNED).count();
+    return cues.rows().size() * each
+        + 11 // how many are shown, now, idle, began, sent
+        + 4 * (int) counters
+        + 8 * cues.senses().size()
+        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 6)
+        + (cues.clock() < 0 ? 0 : 2)
+        + (cues.chance() ? 4 : 0)
+        + cues.targets().size()
+        + 4 * work.clips().size()
+        + 4 * cues.scenes().size()
+        + (cues.readouts().isEmpty() ? 0 : 4)
+        + (work.sent().limiter().isPresent() ? 1 : 0)
+        + softly(work, cues);
+  }
+
+  /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */
+  private static int softly(FirmwareWork work, CueTable cues) {
+    if (!cues.fades()) {
+      return 0;
+    }
+    return 3 + (work.dims() ? 2 : 0) + (deepTargets(cues) ? 4 : 0);
+  }
+}

@@ -1,0 +1,185 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.myrialith.colour.Levels;
+import org.myrialith.drive.PinPlan;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.Sense;
+import org.myrialith.starts.CueStart;
+import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.SimulatedController;
+
+/**
+ * Every machine to begin with on a simulated controller whose buttons are pressed: what its lights
+ * are sent is what the engine here says, pixel for pixel, at the same millisecond.
+ */
+@Execution(ExecutionMode.CONCURRENT)
+class StartedTest {
+  private static final int MILLIS = 9000;
+
+  /** No input changes while a frame is on its way. */
+  private static final int QUIET_MILLIS = 8;
+
+  /** Pixels want it after a frame. */
+  private static final double GAP_MILLIS = 0.31;
+
+  @TempDir static Path folders;
+
+  /** A frame, and when it was told to be sent. */
+  private record Shown(int atMillis, List<Levels> levels) {}
+
+  /** What was done to inputs, half a millisecond before the tick that sees it, and what came. */
+  private record Played(List<String> script, List<Shown> frames, int fired) {}
+
+  @ParameterizedTest
+  @EnumSource
+  void theSameInputsLightTheSamePixelsAtTheSameTime(CueStart start) throws IOException {
+    GadgetPlan plan = GadgetPlan.of(StartedGadgets.of(start));
+    assertThat(plan.cues().orElseThrow().problems()).isEmpty();
+    Path folder = Exported.export(folders, plan, "start");
+    FirmwarePlan firmware = plan.firmware().orElseThrow();
+    CueTable table = firmware.work().cues().orElseThrow();
+    List<String> pins = Exported.wires(Exported.lines(plan).get(0));
+    long began = begins(plan, folder, table, pins);
+    Played played = played(table, start.ordinal(), began);
+    assertThat(played.fired).as("cues that fired").isGreaterThan(4);
+    Files.write(folder.resolve("hands.txt"), played.script);
+    List<String> with = new ArrayList<>(pins);
+    with.add("@hands.txt");
+    SimulatedController simulated =
+        SimulatedController.play(folder, with, MILLIS + began / 1_000_000);
+    compare(plan, simulated.dump(), played, began);
+    assertThat(simulated.stackBytes()).isBetween(2, firmware.stackBytes());
+    holdTheSize(folder, firmware);
+  }
+
+  /** Flash within 5 %, RAM to the byte. */
+  private static void holdTheSize(Path folder, FirmwarePlan firmware) {
+    String report = OutsideTool.run(folder, "make", "-s", "size").text();
+    double flash = figure("Program", report);
+    assertThat((double) firmware.flashBytes()).isCloseTo(flash, within(0.05 * flash));
+    assertThat((double) firmware.ramBytes()).as(report).isEqualTo(figure("Data", report));
+  }
+
+  private static double figure(String name, String report) {
+    Matcher matcher = Pattern.compile(name + ":\\s+(\\d+) bytes").matcher(report);
+    assertThat(matcher.find()).as(report).isTrue();
+    return Double.parseDouble(matcher.group(1));
+  }
+
+  /** All buttons up, all sensors in full light. */
+  private static String rest(Sense sense, long micros) {
+    String pin = sense.pins().get(0);
+    return sense.sort() == Sense.Sort.ANALOGUE
+        ? micros + " a" + pin.charAt(1) + " 5000"
+        : micros + " " + pin + " 1";
+  }
+
+  /** When the first frame begins (ns): time is counted from there. */
+  private static long begins(GadgetPlan plan, Path folder, CueTable table, List<String> pins)
+      throws IOException {
+    List<String> rests = table.senses().stream().map(sense -> rest(sense, 0)).toList();
+    Files.write(folder.resolve("rest.txt"), rests);
+    List<String> with = new ArrayList<>(pins);
+    with.add("@rest.txt");
+    Path dump = SimulatedController.play(folder, with, 60).dump();
+    List<EdgeDecoder.Burst> bursts = Exported.read(dump, plan, 0);
+    return bursts.isEmpty() ? 0 : bursts.get(0).startNanos();
+  }
+
+  /** Hands at work on all inputs, in turn and by chance. */
+  private static Played played(CueTable table, int seed, long began) {
+    Random random = new Random(seed);
+    CueEngine engine = new CueEngine(table);
+    List<String> script = new ArrayList<>();
+    List<Shown> frames = new ArrayList<>();
+    int[] readings = new int[table.senses().size()];
+    for (int s = 0; s < readings.length; s++) {
+      boolean light = table.senses().get(s).sort() == Sense.Sort.ANALOGUE;
+      readings[s] = light ? 255 : 0;
+      script.add(rest(table.senses().get(s), 0));
+    }
+    frames.add(new Shown(0, engine.levels()));
+    int last = 0;
+    int next = 300;
+    while (engine.nowMillis() < MILLIS) {
+      if (engine.nowMillis() >= next && engine.nowMillis() - last >= QUIET_MILLIS) {
+        int s = random.nextInt(readings.length);
+        script.add(change(table.senses().get(s), s, readings, random, engine.nowMillis(), began));
+        next = engine.nowMillis() + 40 + random.nextInt(random.nextInt(3) == 0 ? 1200 : 260);
+      }
+      if (engine.tick(readings)) {
+        last = engine.nowMillis();
+        frames.add(new Shown(last, engine.levels()));
+      }
+    }
+    int fired = (int) engine.happened().stream().filter(CueEngine.Happened::fired).count();
+    return new Played(script, frames, fired);
+  }
+
+  private static String change(
+      Sense sense, int s, int[] readings, Random random, int millis, long began) {
+    long micros = began / 1000 + millis * 1000L + 500;
+    String pin = sense.pins().get(0);
+    if (sense.sort() == Sense.Sort.ANALOGUE) {
+      readings[s] = random.nextInt(256);
+      // the middle of what reads so
+      return micros + " a" + pin.charAt(1) + " " + (readings[s] * 2 + 1) * 5000 / 512;
+    }
+    readings[s] ^= 1;
+    return micros + " " + pin + " " + (1 - readings[s]);
+  }
+
+  private static void compare(GadgetPlan plan, Path dump, Played played, long began)
+      throws IOException {
+    boolean silent = Exported.lines(plan).get(0) instanceof PinPlan;
+    List<Shown> expected = silent ? changes(played.frames) : played.frames;
+    List<EdgeDecoder.Burst> bursts = Exported.read(dump, plan, 0);
+    assertThat(expected).hasSizeGreaterThan(6);
+    assertThat(bursts.size()).isGreaterThanOrEqualTo(expected.size() - 1);
+    for (int i = 0; i < Math.min(bursts.size(), expected.size()); i++) {
+      double at = (bursts.get(i).startNanos() - began) / 1e6;
+      assertThat(bursts.get(i).levels())
+          .as("frame %d, due at %d, came at %.2f", i, expected.get(i).atMillis, at)
+          .isEqualTo(expected.get(i).levels.get(0));
+      // while the last frame is on its way, the next one can't be
+      double free = i == 0 ? 0 : (bursts.get(i - 1).endNanos() - began) / 1e6 + GAP_MILLIS;
+      assertThat(at)
+          .as("frame %d", i)
+          .isBetween(
+              expected.get(i).atMillis - 0.1, Math.max(expected.get(i).atMillis, free) + 1.0);
+    }
+  }
+
+  /** On pins nothing is seen as long as nothing changes. */
+  private static List<Shown> changes(List<Shown> frames) {
+    List<Shown> all = new ArrayList<>();
+    for (Shown one : frames) {
+      Levels levels = one.levels.get(0);
+      boolean anew =
+          all.isEmpty() ? levels.sum() > 0 : !all.get(all.size() - 1).levels.get(0).equals(levels);
+      if (anew) {
+        all.add(one);
+      }
+    }
+    return all;
+  }
+}
