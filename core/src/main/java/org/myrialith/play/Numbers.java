@@ -137,7 +137,7 @@ final class Numbers {
             case SET -> operand;
             case ADD -> now[term.value()] + operand;
             case SUBTRACT -> now[term.value()] - operand;
-            case ANY -> value.least() + any(value.most() - value.least() + 1);
+            case ANY -> value.least() + (stir() >>> 16) % (value.most() - value.least() + 1);
           };
       put(term.value(), within(term.value(), value, wanted));
       if (table.clock() >= 0 && term.value() >= table.clock() + ClockValue.DAY.ordinal()) {

@@ -76,12 +76,11 @@ final class MemoryGame {
       stage.add(
           plain(stage, "Begin with " + NAMES[c], press)
               .onlyIf("turn = 0")
-              .then("step1 = any, step2 = any, step3 = any, step4 = any"));
-      stage.add(
-          plain(stage, "Off it goes, " + NAMES[c], press)
-              .onlyIf("turn = 0")
               .then("round = 1, pos = 1, want = 0, turn = 1"));
     }
+    stage.add(
+        plain(stage, "Draw", new Becomes("turn = 1 and round = 1"))
+            .then("step1 = any, step2 = any, step3 = any, step4 = any"));
   }
 
   private static void shows(Staging stage, String[] colours) {

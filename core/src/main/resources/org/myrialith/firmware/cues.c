@@ -254,25 +254,26 @@ static int16_t operand(uint16_t term) {
 }
 
 static uint8_t compares(uint8_t how, int16_t one, int16_t other) {
-  switch (how) {
-    case IS_EQUAL:
-      return one == other;
-    case IS_OTHER:
-      return one != other;
-    case IS_LESS:
-      return one < other;
-    case IS_MORE:
-      return one > other;
-    case IS_AT_MOST:
-      return one <= other;
-    default:
-      return one >= other;
+  if (one == other) {
+    return how == IS_EQUAL || how >= IS_AT_MOST;
   }
+  if (one < other) {
+    return how == IS_LESS || how == IS_AT_MOST || how == IS_OTHER;
+  }
+  return how == IS_MORE || how == IS_AT_LEAST || how == IS_OTHER;
 }
 
 static uint8_t holds(uint16_t term, uint8_t count) {
-  for (; count; count--, term++) {
-    if (!compares(READ_BYTE(&term_how[term]) & OF_HOW, values[READ_BYTE(&term_value[term])], operand(term))) {
+  const uint8_t *how = term_how + term;
+  const uint8_t *value = term_value + term;
+  const int16_t *number = term_operand + term;
+  for (; count; count--) {
+    uint8_t one = READ_BYTE(how++);
+    int16_t other = (int16_t)READ_WORD(number++);
+    if (one & OF_VALUE) {
+      other = values[other];
+    }
+    if (!compares(one & OF_HOW, values[READ_BYTE(value++)], other)) {
       return 0;
     }
   }
@@ -317,7 +318,7 @@ static void set(uint16_t term, uint8_t count) {
       case DO_ANY: {
         int16_t least = (int16_t)READ_WORD(&value_least[value]);
         int32_t span = (int32_t)(int16_t)READ_WORD(&value_most[value]) - least + 1;
-        number = least + (int32_t)(stir() % (uint32_t)span);
+        number = least + (int32_t)((uint16_t)(stir() >> 16) % (uint16_t)span);
         break;
       }
 #endif
@@ -754,6 +755,9 @@ static void leave(uint8_t cue) {
 static void leave_in_time(void) {
   uint8_t cue;
   for (cue = 0; cue < CUES; cue++) {
+    if (!(flags[cue] & (LEAVES | ENDED | SEEN)) && state[cue] != OUT) {
+      continue; /* most of them, most of the time */
+    }
     if (state[cue] == ON && flags[cue] & LEAVES && (int32_t)(now - leave_at[cue]) >= 0) {
       leave(cue);
     }
@@ -780,10 +784,12 @@ static uint8_t clears(uint8_t how, uint8_t own, uint8_t other) {
 }
 
 static void clear_others(uint8_t cue) {
-  uint8_t other;
-  for (other = 0; other < CUES; other++) {
-    if (other != cue && state[other] == ON &&
-        clears(READ_BYTE(&cue_clears[cue]), READ_BYTE(&cue_priority[cue]), READ_BYTE(&cue_priority[other]))) {
+  uint8_t how = READ_BYTE(&cue_clears[cue]);
+  uint8_t own = READ_BYTE(&cue_priority[cue]);
+  uint8_t i = how == CLEARS_NOTHING ? 0 : shown; /* from the top down: who goes at once is taken out */
+  while (i-- > 0) {
+    uint8_t other = order[i];
+    if (other != cue && state[other] == ON && clears(how, own, READ_BYTE(&cue_priority[other]))) {
 #ifdef FADES
       uint16_t in = READ_WORD(&cue_fade_in[cue]);
       leave_at[other] = now + in;
