@@ -12,6 +12,7 @@ import "./recipe.js";
 import "./rows.js";
 import "./saving.js";
 import "./strata.js";
+import "./try.js";
 import "./turns.js";
 import "./when.js";
 

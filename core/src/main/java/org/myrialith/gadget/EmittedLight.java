@@ -15,11 +15,14 @@ final class EmittedLight {
   private EmittedLight() {}
 
   static byte[] of(GadgetPlan plan, int moment) {
+    return moment >= plan.show().moments().size()
+        ? new byte[plan.layout().emitters().size() * 3]
+        : of(plan, plan.sent().levels(moment));
+  }
+
+  /** By the levels that each circuit is sent. */
+  static byte[] of(GadgetPlan plan, List<Levels> levels) {
     byte[] rgb = new byte[plan.layout().emitters().size() * 3];
-    if (moment >= plan.show().moments().size()) {
-      return rgb;
-    }
-    List<Levels> levels = plan.sent().levels(moment);
     Map<String, Integer> firsts = new HashMap<>();
     int first = 0;
     for (Fixture fixture : plan.layout().fixtures()) {

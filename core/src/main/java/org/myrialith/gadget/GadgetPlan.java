@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.Input;
@@ -44,6 +45,7 @@ import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.play.CuePlan;
+import org.myrialith.play.CueTable;
 import org.myrialith.play.CuesStep;
 import org.myrialith.play.Ticks;
 import org.myrialith.power.ChainVolts;
@@ -203,10 +205,7 @@ public final class GadgetPlan {
     if (cues().isEmpty()) {
       return FirmwarePlan.of(new FirmwareWork(controller, sent()));
     }
-    return cues()
-        .get()
-        .obeyed()
-        .map(table -> table.limited(sent().limiter()))
+    return cueTable()
         .flatMap(
             table -> FirmwarePlan.of(new FirmwareWork(controller, sent(), Optional.of(table))));
   }
@@ -441,6 +440,16 @@ public final class GadgetPlan {
    */
   public byte[] seen(int moment) {
     return EmittedLight.of(this, moment);
+  }
+
+  /** Returns the same for levels that each circuit is sent, such as by cues. */
+  public byte[] seen(List<Levels> levels) {
+    return EmittedLight.of(this, levels);
+  }
+
+  /** Returns the table of cues with what the limiter does; empty while they can't be obeyed. */
+  public Optional<CueTable> cueTable() {
+    return cues().flatMap(CuePlan::obeyed).map(table -> table.limited(sent().limiter()));
   }
 
   /**

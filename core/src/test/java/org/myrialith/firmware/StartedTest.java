@@ -165,11 +165,14 @@ class StartedTest {
       assertThat(at)
           .as("frame %d", i)
           .isBetween(
-              expected.get(i).atMillis - 0.1, Math.max(expected.get(i).atMillis, free) + late(plan));
+              expected.get(i).atMillis - 0.1,
+              Math.max(expected.get(i).atMillis, free) + late(plan));
     }
   }
 
-  /** Within 1 ms; over 30 cues that all are about a value that changed are asked a little longer. */
+  /**
+   * Within 1 ms; over 30 cues that all are about a value that changed are asked a little longer.
+   */
   private static double late(GadgetPlan plan) {
     return plan.gadget().cues().cues().size() > 30 ? 1.2 : 1;
   }

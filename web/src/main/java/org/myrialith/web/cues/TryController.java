@@ -1,0 +1,190 @@
+package org.myrialith.web.cues;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Emitter;
+import org.myrialith.layout.LayoutPlan;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.Row;
+import org.myrialith.play.Sense;
+import org.myrialith.web.frames.ImageBench;
+import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.store.NotThereException;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/**
+ * Trying cues: the same engine as in the firmware, from power on with all that was done since. What
+ * it answers depends on nothing but what is asked, so that any process can.
+ */
+@Controller
+@RequestMapping("/gadgets/{id}/cues/try")
+class TryController {
+  /** As long as a try lasts (ms). */
+  private static final int MOST_MILLIS = 600_000;
+
+  private static final int MOST_EVENTS = 4_000;
+
+  /** Most of what is answered at once. */
+  private static final int MOST_FRAMES = 600;
+
+  private final ProjectPages pages;
+  private final ImageBench bench;
+
+  TryController(ProjectPages pages, ImageBench bench) {
+    this.pages = pages;
+    this.bench = bench;
+  }
+
+  /**
+   * What happens from one time to another.
+   *
+   * @param places x, y of each emitter (mm)
+   * @param frames time (ms) and red, green, blue of each emitter in base 64
+   * @param log what fired and left, and when (ms)
+   * @param on what is on at the end, the topmost first, each with how long it stays
+   * @param values at the end, by their names
+   */
+  record Tried(
+      List<Double> box,
+      double[] places,
+      List<Object[]> frames,
+      List<Object[]> log,
+      List<String> on,
+      Map<String, Integer> values) {}
+
+  @PostMapping
+  @ResponseBody
+  ResponseEntity<Object> tried(
+      @PathVariable UUID id,
+      @RequestParam int from,
+      @RequestParam int until,
+      @RequestParam(defaultValue = "") String events) {
+    GadgetPlan plan = pages.open(id).plan();
+    CueTable table = plan.cueTable().orElseThrow(NotThereException::new);
+    try {
+      Bounds.count(0, MOST_MILLIS, "ms").require("until", until);
+      Bounds.count(0, until, "ms").require("from", from);
+      List<int[]> hands = hands(events, table);
+      return ResponseEntity.ok(bench.inTurn(() -> play(plan, table, from, until, hands)));
+    } catch (InputException e) {
+      return ResponseEntity.ok(Map.of("errors", e.errors()));
+    }
+  }
+
+  /** Time, input and reading of each thing that was done. */
+  private static List<int[]> hands(String text, CueTable table) {
+    String[] all = text.isBlank() ? new String[0] : text.split(",");
+    if (all.length > MOST_EVENTS) {
+      throw new InputException("events", all.length, "at most " + MOST_EVENTS);
+    }
+    List<int[]> hands = new ArrayList<>();
+    for (String one : all) {
+      if (!one.matches("\\d{1,6}:\\d{1,2}:\\d{1,3}")) {
+        throw new InputException("events", one, "time, input and reading");
+      }
+      int[] parts = Arrays.stream(one.split(":")).mapToInt(Integer::parseInt).toArray();
+      Bounds.count(0, table.senses().size() - 1).require("input", parts[1]);
+      Sense.Sort sort = table.senses().get(parts[1]).sort();
+      int most = sort == Sense.Sort.ON_OFF ? 1 : sort == Sense.Sort.ROTARY ? 3 : 255;
+      Bounds.count(0, most).require("reading", parts[2]);
+      hands.add(parts);
+    }
+    return hands;
+  }
+
+  private static Tried play(
+      GadgetPlan plan, CueTable table, int from, int until, List<int[]> hands) {
+    CueEngine engine = new CueEngine(table);
+    List<Object[]> frames = new ArrayList<>();
+    byte[] seen = plan.seen(engine.levels());
+    boolean stale = false;
+    int[] readings = new int[table.senses().size()];
+    for (int s = 0; s < readings.length; s++) {
+      readings[s] = table.senses().get(s).sort() == Sense.Sort.ANALOGUE ? 255 : 0;
+    }
+    int next = 0;
+    while (engine.nowMillis() < until) {
+      int now = engine.nowMillis() + table.tickMillis();
+      while (next < hands.size() && hands.get(next)[0] <= now) {
+        readings[hands.get(next)[1]] = hands.get(next)[2];
+        next++;
+      }
+      if (now > from && frames.isEmpty()) {
+        frames.add(frame(engine.nowMillis(), stale ? plan.seen(engine.levels()) : seen));
+      }
+      boolean changed = engine.tick(readings);
+      stale |= changed;
+      if (changed && now > from && frames.size() < MOST_FRAMES) {
+        frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
+      }
+    }
+    if (frames.isEmpty()) {
+      frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
+    }
+    LayoutPlan.Box box = plan.layout().box();
+    double[] places = new double[plan.layout().emitters().size() * 2];
+    int at = 0;
+    for (Emitter emitter : plan.layout().emitters()) {
+      places[at++] = emitter.position().xMm();
+      places[at++] = emitter.position().yMm();
+    }
+    return new Tried(
+        List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm()),
+        places,
+        frames,
+        log(engine, table, from),
+        on(engine, table),
+        values(engine, table));
+  }
+
+  private static Object[] frame(int at, byte[] rgb) {
+    return new Object[] {at, Base64.getEncoder().encodeToString(rgb)};
+  }
+
+  private static List<Object[]> log(CueEngine engine, CueTable table, int from) {
+    List<Object[]> log = new ArrayList<>();
+    for (CueEngine.Happened one : engine.happened()) {
+      Row row = table.rows().get(one.row());
+      if (one.atMillis() > from || from == 0) {
+        String why = one.fired() ? row.cue().when().words() : "leaves";
+        log.add(new Object[] {one.atMillis(), row.cue().name(), why});
+      }
+    }
+    return log;
+  }
+
+  private static List<String> on(CueEngine engine, CueTable table) {
+    List<String> all = new ArrayList<>();
+    for (int cue : engine.shown()) {
+      int left = engine.leavesIn(cue);
+      String stays = !engine.on(cue) ? ", goes" : left < 0 ? "" : ", " + left + " ms left";
+      all.add(0, table.rows().get(cue).cue().name() + stays);
+    }
+    return all;
+  }
+
+  private static Map<String, Integer> values(CueEngine engine, CueTable table) {
+    Map<String, Integer> all = new LinkedHashMap<>();
+    for (int v = 0; v < table.values().size(); v++) {
+      if (!table.values().get(v).name().isEmpty()) {
+        all.put(table.values().get(v).name(), engine.value(v));
+      }
+    }
+    return all;
+  }
+}
