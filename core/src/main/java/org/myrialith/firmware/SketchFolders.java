@@ -22,6 +22,20 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
 
       """;
 
+  private static final String LISTEN =
+      """
+      void pin_listen(uint8_t pin, uint8_t pull_up) { pinMode(pin, pull_up ? INPUT_PULLUP : INPUT); }
+
+      uint8_t pin_get(uint8_t pin) { return digitalRead(pin) == HIGH; }
+
+      """;
+
+  /** What the inputs of cues want of the board. */
+  private String listens() {
+    boolean any = work.cues().map(cues -> !cues.senses().isEmpty()).orElse(false);
+    return (any ? LISTEN : "") + (InputPins.measures(work) ? MEASURE : "");
+  }
+
   /** Boards read 10 bits unless they are asked for more. */
   private static final String MEASURE =
       """
@@ -61,7 +75,7 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
     return SourceText.read(dialect().file("sketch.ino"))
         .replace("@INCLUDE@\n", spi() ? "#include <SPI.h>\n\n" : "")
         .replace("@SPI@\n", spi() ? SPI : "")
-        .replace("@MEASURE@\n", InputPins.measures(work) ? MEASURE : "")
+        .replace("@LISTENS@\n", listens())
         .replace("@TITLE@", title)
         .replace("@WHAT@", what)
         .replace("@CLOCK@", BoardFile.clock(work.controller()))

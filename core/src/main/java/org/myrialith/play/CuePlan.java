@@ -67,7 +67,7 @@ public record CuePlan(
 
   /** Returns what is judged. */
   public List<Finding> findings() {
-    return troubles();
+    return sound() ? new CueFindings(sheet, table).all() : troubles();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */

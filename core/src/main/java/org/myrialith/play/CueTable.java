@@ -63,6 +63,25 @@ public record CueTable(
         standIn);
   }
 
+  /** Returns it with values that begin otherwise. */
+  public CueTable beginning(List<Value> other) {
+    return new CueTable(
+        wiring,
+        limiter,
+        targets,
+        scenes,
+        other,
+        clock,
+        senses,
+        rows,
+        terms,
+        chance,
+        seed,
+        tickMillis,
+        fadeMillis,
+        standIn);
+  }
+
   /** Returns the clips of all scenes, scene after scene in the order of the targets. */
   public List<ClipLevels> clips() {
     List<ClipLevels> all =

@@ -22,7 +22,7 @@ public record CuesStep(Optional<CuePlan> plan) implements StepPlan {
   public String headline() {
     return plan.map(p -> p.sheet().cues().size())
         .map(cues -> cues == 1 ? "1 cue" : cues + " cues")
-        .orElse("plays over and over");
+        .orElse("no cues");
   }
 
   @Override

@@ -21,11 +21,7 @@ void pin_low(uint8_t pin) {
 
 void pin_free(uint8_t pin) { pinMode(pin, INPUT); }
 
-void pin_listen(uint8_t pin, uint8_t pull_up) { pinMode(pin, pull_up ? INPUT_PULLUP : INPUT); }
-
-uint8_t pin_get(uint8_t pin) { return digitalRead(pin) == HIGH; }
-
-@MEASURE@
+@LISTENS@
 void wait_us(uint16_t us) { delayMicroseconds(us); }
 
 uint32_t now_us(void) { return micros(); }

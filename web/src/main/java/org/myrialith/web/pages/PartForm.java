@@ -53,7 +53,9 @@ public record PartForm<T>(Type<T> type, T value) {
 
   private static final JsonMapper MAPPER = new JsonMapper();
 
-  /** Those that a line can tell: lists whose entries have lists have forms of their own. */
+  /**
+   * Those that a line can tell: lists whose entries have lists or kinds have forms of their own.
+   */
   private List<Field<?>> fields() {
     List<Field<?>> all =
         type instanceof Description<?> description
@@ -65,7 +67,9 @@ public record PartForm<T>(Type<T> type, T value) {
   private static boolean nested(Field<?> field) {
     return field.type() instanceof Types.Rows<?> rows
         && rows.entry() instanceof Description<?> entry
-        && entry.fields(null).stream().anyMatch(column -> column.type() instanceof Types.Rows<?>);
+        && entry.fields(null).stream()
+            .map(Field::type)
+            .anyMatch(column -> column instanceof Types.Rows<?> || column instanceof Family<?>);
   }
 
   private ObjectNode written() {
