@@ -7,11 +7,21 @@ const LOG_LINES = 60;
 
 class LitTry extends HTMLElement {
   connectedCallback() {
+    if (this.wired) {
+      return; // it was only moved
+    }
+    this.wired = true;
+    this.addEventListener("click", (e) => {
+      if (e.target.closest("[data-go]")) {
+        this.begin();
+        this.power();
+      }
+    });
     setTimeout(() => this.begin()); // what is in it comes a little later than itself
   }
 
   disconnectedCallback() {
-    clearInterval(this.clock);
+    setTimeout(() => this.isConnected || clearInterval(this.clock));
   }
 
   /** A page that comes may be of another revision: its gadget is another one. */
@@ -22,14 +32,17 @@ class LitTry extends HTMLElement {
   }
 
   begin() {
+    if (this.canvas) {
+      return;
+    }
     this.events = [];
     this.knobs = {};
     this.at = 0;
     this.known = 0;
+    this.since = -1; // the last that was told of is asked for again: others may have happened with it
     this.frames = [];
     this.canvas = this.querySelector("canvas");
     this.speed = this.querySelector("[data-speed]");
-    this.querySelector("[data-go]").addEventListener("click", () => this.power());
     for (const button of this.querySelectorAll(".try-button")) {
       const press = (on) => (e) => {
         if (e.type.startsWith("key") && e.key !== " " && e.key !== "Enter") {
@@ -64,6 +77,7 @@ class LitTry extends HTMLElement {
     this.events = [];
     this.at = 0;
     this.known = 0;
+    this.since = -1;
     this.frames = [];
     this.querySelector(".try-log").replaceChildren();
     if (on) {
@@ -110,7 +124,7 @@ class LitTry extends HTMLElement {
     this.asking = true;
     const from = Math.floor(this.at);
     const until = this.running ? from + AHEAD_MS * Number(this.speed.value) : 0;
-    const asked = new URLSearchParams({ from, until, events: this.events.join(","), _csrf: document.querySelector("meta[name=csrf-token]").content });
+    const asked = new URLSearchParams({ from, until, since: this.since, events: this.events.join(","), _csrf: document.querySelector("meta[name=csrf-token]").content });
     try {
       const answer = await fetch(this.dataset.ask, {
         method: "POST",
@@ -125,7 +139,7 @@ class LitTry extends HTMLElement {
       this.told = told;
       this.frames = told.frames.map(([at, light]) => [at, Uint8Array.from(atob(light), (c) => c.charCodeAt(0))]);
       this.known = until;
-      this.tell(told, from);
+      this.tell(told);
       this.draw();
     } catch (e) {
       if (e.name !== "AbortError") throw e;
@@ -154,6 +168,7 @@ class LitTry extends HTMLElement {
     while (this.due?.length && this.due[0][0] <= this.at) {
       const [at, name, why] = this.due.shift();
       const key = `${at} ${name} ${why}`;
+      this.since = Math.max(this.since, at - 1);
       if (![...log.children].some((each) => each.dataset.key === key)) {
         const item = document.createElement("li");
         item.dataset.key = key;

@@ -73,6 +73,7 @@ class TryController {
       @PathVariable UUID id,
       @RequestParam int from,
       @RequestParam int until,
+      @RequestParam(defaultValue = "-1") int since,
       @RequestParam(defaultValue = "") String events) {
     GadgetPlan plan = pages.open(id).plan();
     CueTable table = plan.cueTable().orElseThrow(NotThereException::new);
@@ -80,7 +81,8 @@ class TryController {
       Bounds.count(0, MOST_MILLIS, "ms").require("until", until);
       Bounds.count(0, until, "ms").require("from", from);
       List<int[]> hands = hands(events, table);
-      return ResponseEntity.ok(bench.inTurn(() -> play(plan, table, from, until, hands)));
+      return ResponseEntity.ok(
+          bench.inTurn(() -> play(plan, table, new Span(from, until, since), hands)));
     } catch (InputException e) {
       return ResponseEntity.ok(Map.of("errors", e.errors()));
     }
@@ -107,8 +109,15 @@ class TryController {
     return hands;
   }
 
-  private static Tried play(
-      GadgetPlan plan, CueTable table, int from, int until, List<int[]> hands) {
+  /**
+   * What is asked for.
+   *
+   * @param from and {@code until}: the frames (ms)
+   * @param since what happened later than that (ms)
+   */
+  private record Span(int from, int until, int since) {}
+
+  private static Tried play(GadgetPlan plan, CueTable table, Span span, List<int[]> hands) {
     CueEngine engine = new CueEngine(table);
     List<Object[]> frames = new ArrayList<>();
     byte[] seen = plan.seen(engine.levels());
@@ -118,18 +127,18 @@ class TryController {
       readings[s] = table.senses().get(s).sort() == Sense.Sort.ANALOGUE ? 255 : 0;
     }
     int next = 0;
-    while (engine.nowMillis() < until) {
+    while (engine.nowMillis() < span.until) {
       int now = engine.nowMillis() + table.tickMillis();
       while (next < hands.size() && hands.get(next)[0] <= now) {
         readings[hands.get(next)[1]] = hands.get(next)[2];
         next++;
       }
-      if (now > from && frames.isEmpty()) {
+      if (now > span.from && frames.isEmpty()) {
         frames.add(frame(engine.nowMillis(), stale ? plan.seen(engine.levels()) : seen));
       }
       boolean changed = engine.tick(readings);
       stale |= changed;
-      if (changed && now > from && frames.size() < MOST_FRAMES) {
+      if (changed && now > span.from && frames.size() < MOST_FRAMES) {
         frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
       }
     }
@@ -147,7 +156,7 @@ class TryController {
         List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm()),
         places,
         frames,
-        log(engine, table, from),
+        log(engine, table, span.since),
         on(engine, table),
         values(engine, table));
   }
@@ -156,11 +165,11 @@ class TryController {
     return new Object[] {at, Base64.getEncoder().encodeToString(rgb)};
   }
 
-  private static List<Object[]> log(CueEngine engine, CueTable table, int from) {
+  private static List<Object[]> log(CueEngine engine, CueTable table, int since) {
     List<Object[]> log = new ArrayList<>();
     for (CueEngine.Happened one : engine.happened()) {
       Row row = table.rows().get(one.row());
-      if (one.atMillis() > from || from == 0) {
+      if (one.atMillis() > since) {
         String why = one.fired() ? row.cue().when().words() : "leaves";
         log.add(new Object[] {one.atMillis(), row.cue().name(), why});
       }
