@@ -190,6 +190,11 @@ public final class DemoGadgets {
     return DemoMade.gullSign();
   }
 
+  /** Returns a clock that is set by one button. */
+  public static Gadget ternClock() {
+    return DemoMade.ternClock();
+  }
+
   /** Returns a desk with a clock, lamps and a chart, each driven another way. */
   public static Gadget pilotDesk() {
     return DemoBoards.pilotDesk();

@@ -32,6 +32,7 @@ import org.myrialith.parts.SupplyKind;
 import org.myrialith.power.Day;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.starts.CueStart;
 
 /** Gadgets whose frames are made: of effects, of text. */
 final class DemoMade {
@@ -73,6 +74,25 @@ final class DemoMade {
     return gadget
         .with(gadget.programme().with(glitter))
         .with(new Clip("k1", "Glitter", "f1", gadget.baked(glitter)));
+  }
+
+  /** A clock of 18 by 7 pixels that is set by one button. */
+  static Gadget ternClock() {
+    Fixture face =
+        Fixture.of("f1", "Face", new Panel(18, 7, 10, 10, Corner.TOP_LEFT, true, true, 0), 0, 0);
+    Gadget bare =
+        new Gadget(
+            new Brief(
+                "Tern clock",
+                "Stands in the boat house; after a power cut somebody sets it by its one button.",
+                Controller.AVR8_32K,
+                Optional.of(Supply.CLASSES.get(3))),
+            Layout.EMPTY.withFixtures(List.of(face)),
+            new Circuits(List.of(OneWirePixels.usual("c1", List.of("f1")))),
+            ColourSettings.USUAL.withBrightness(40),
+            new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+            Programme.EMPTY);
+    return CueStart.CLOCK.on(bare, face);
   }
 
   /** A sign of 32 by 8 pixels that tells when the ferry goes. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -23,13 +24,15 @@ import org.myrialith.layout.Layout;
  *
  * @param flashes of each clip, by its identifier
  * @param holds whether the player is quick enough; empty when nothing plays
+ * @param valued fixtures that show values without frames
  */
 public record FramesStep(
     Layout layout,
     Programme programme,
     Show show,
     Map<String, FlashCheck> flashes,
-    Optional<Holds> holds)
+    Optional<Holds> holds,
+    Set<String> valued)
     implements StepPlan {
 
   public FramesStep {
@@ -72,13 +75,13 @@ public record FramesStep(
   @Override
   public List<Finding> findings() {
     List<Finding> all = new ArrayList<>();
-    if (programme.clips().isEmpty()) {
+    if (programme.clips().isEmpty() && valued.isEmpty()) {
       all.add(
           Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
               .advising("Start a clip on a fixture, or bring in a GIF."));
     } else {
       for (Fixture fixture : layout.fixtures()) {
-        if (programme.clipOn(fixture.id()).isEmpty()) {
+        if (programme.clipOn(fixture.id()).isEmpty() && !valued.contains(fixture.id())) {
           all.add(
               Finding.of(
                   Step.FRAMES,

@@ -47,6 +47,9 @@ import org.myrialith.parts.SupplyTree;
 import org.myrialith.play.CuePlan;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.CuesStep;
+import org.myrialith.play.ReadoutTable;
+import org.myrialith.play.SceneTable;
+import org.myrialith.play.Target;
 import org.myrialith.play.Ticks;
 import org.myrialith.power.ChainVolts;
 import org.myrialith.power.Load;
@@ -102,7 +105,7 @@ public final class GadgetPlan {
     steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
-    steps.put(Step.CUES, new Lazy<>(() -> new CuesStep(cues())));
+    steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
     this.surge = new Lazy<>(() -> volts().surgeAmps());
     this.rails = new Lazy<>(() -> volts().all());
@@ -189,6 +192,24 @@ public final class GadgetPlan {
             this::levels));
   }
 
+  private CuesStep workCuesStep() {
+    List<CuesStep.Draw> draws = new ArrayList<>();
+    cues().ifPresent(plan -> plan.table().scenes().forEach(scene -> draws.add(draw(scene))));
+    return new CuesStep(cues(), draws, gadget.brief().feeds().map(supply -> supply.amps()));
+  }
+
+  private double amps(ReadoutTable readout) {
+    Target target = cues().orElseThrow().table().targets().get(readout.target());
+    return readout.amps(wiring().plans(), target.circuit(), target.stretch());
+  }
+
+  /** A scene by itself, as if nothing else were played. */
+  private CuesStep.Draw draw(SceneTable scene) {
+    double frames = of(gadget.playing(scene.scene())).power().peakAmps();
+    double values = scene.readouts().stream().mapToDouble(this::amps).sum();
+    return new CuesStep.Draw(scene.scene().id(), scene.scene().name(), frames, values);
+  }
+
   /** How often cues are asked: a whole frame is composed and sent in between. */
   private Ticks ticks() {
     int hertz = gadget.brief().controller().clockHz();
@@ -262,7 +283,20 @@ public final class GadgetPlan {
   private FramesStep workFrames() {
     Map<String, FlashCheck> flashes = FramesStep.check(sent(), resting());
     return new FramesStep(
-        gadget.layout(), gadget.programme(), show(), flashes, firmware().map(FirmwarePlan::holds));
+        gadget.layout(),
+        gadget.programme(),
+        show(),
+        flashes,
+        firmware().map(FirmwarePlan::holds),
+        valued());
+  }
+
+  /** Fixtures that show values in the scene on the easel. */
+  private Set<String> valued() {
+    return gadget.cues().scene(gadget.cues().open()).stream()
+        .flatMap(scene -> scene.readouts().stream())
+        .map(readout -> readout.fixture())
+        .collect(Collectors.toSet());
   }
 
   /** Clips whose fixtures are in no circuit, as if they hung on a line of their own. */

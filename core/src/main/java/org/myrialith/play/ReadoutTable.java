@@ -1,7 +1,10 @@
 package org.myrialith.play;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.myrialith.cues.Readout;
+import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.Stretch;
 
 /**
  * A readout as numbers, on one target.
@@ -14,6 +17,23 @@ public record ReadoutTable(
     Readout readout, int target, List<Cell> cells, int[] on, Row.Terms blinks) {
   public ReadoutTable {
     cells = List.copyOf(cells);
+  }
+
+  /** Returns what all its lights draw when they are lit, each once (A). */
+  public double amps(List<CircuitPlan> plans, int circuit, Stretch stretch) {
+    CircuitPlan plan = plans.get(circuit);
+    long[] sums = new long[plan.groups()];
+    cells.stream()
+        .flatMapToInt(cell -> IntStream.of(cell.units()))
+        .filter(unit -> unit >= 0)
+        .distinct()
+        .forEach(
+            unit -> {
+              for (int channel = 0; channel < on.length; channel++) {
+                sums[stretch.group(unit * on.length + channel)] += on[channel];
+              }
+            });
+    return plan.litAmps(sums);
   }
 
   /** Returns whether it shows a value. */
