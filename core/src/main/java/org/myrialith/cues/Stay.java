@@ -5,7 +5,7 @@ import org.myrialith.describe.Types;
 
 /** How long a cue stays on. */
 public enum Stay {
-  UNTIL_CLEARED("until another clears it"),
+  UNTIL_CLEARED("until cleared"),
   ONCE("until its frames were shown once"),
   TIMED("for a time"),
   WHILE("as long as what made it fire lasts");

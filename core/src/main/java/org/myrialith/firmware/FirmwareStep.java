@@ -35,7 +35,7 @@ public record FirmwareStep(Optional<FirmwarePlan> plan, Optional<Controller> sma
                 Finding.of(
                         Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
                     .advising(
-                        "Add a fixture and a frame; lines need the clock that they are timed for.")));
+                        "Add a fixture and a frame, mend cues that can't be obeyed; lines need the clock that they are timed for.")));
   }
 
   @Override

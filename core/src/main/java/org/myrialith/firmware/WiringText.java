@@ -51,6 +51,21 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
 
       """;
 
+  private static final String PLAYER =
+      """
+        player.c/.h   portable player: bring two functions of your own to run it on another board
+        unpack.h      how it unpacks a frame, and others that it is put together from
+        bringup.c     takes the place of player.c for the bring-up
+      """;
+
+  private static final String ENGINE =
+      """
+        cues.c        portable engine of the cues: bring three functions of your own to run it on another board (player.h)
+        cues.h        what there is, and tables.c, what it says; made from the gadget, do not edit
+        unpack.h      how it unpacks a frame, and others that it is put together from
+        bringup.c     takes the place of the engine for the bring-up
+      """;
+
   private static final String AVR_BOARD =
       "  board.c       those two functions for the 8-bit controller, and main()\n";
 
@@ -69,6 +84,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
     out.append(brief.title()).append("\n\n");
     unfit(out);
     wiring(out);
+    plan.work().cues().ifPresent(cues -> InputWiring.tell(cues, out));
     current(out);
     out.append(
         """
@@ -78,9 +94,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         @BUILD@
         Files
           frames.h      all frames as levels; made from the gadget, do not edit
-          player.c/.h   portable player: bring two functions of your own to run it on another board
-          bringup.c     takes the place of player.c for the bring-up
-        @BOARD@  show/         the same as a sketch: setup() and loop() round the same player
+        @PLAYER@        @BOARD@  show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
         @BITMAP@  waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
           gadget.json   the gadget itself, to open again
@@ -90,6 +104,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
           Do not look into bright pixels from near by. Quick flashing can bring on seizures.
         """
+            .replace("@PLAYER@", plan.work().cues().isPresent() ? ENGINE : PLAYER)
             .replace("@BUILD@\n", portable() ? PORTABLE_BUILD : AVR_BUILD)
             .replace("@BOARD@", portable() ? PORTABLE_BOARD : AVR_BOARD)
             .replace("@TURNS@", turns())

@@ -67,6 +67,11 @@ public record CuePlan(
 
   /** Returns what is judged. */
   public List<Finding> findings() {
+    if (problems.isEmpty() && table.targets().isEmpty()) {
+      return List.of(
+          Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
+              .advising("Draw frames of a scene, or show a value."));
+    }
     return sound() ? new CueFindings(sheet, table).all() : troubles();
   }
 

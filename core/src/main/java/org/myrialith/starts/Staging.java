@@ -66,7 +66,9 @@ final class Staging {
     Set<String> taken = new HashSet<>();
     gadget.circuits().circuits().forEach(circuit -> taken.addAll(circuit.pins()));
     inputs.forEach(input -> taken.addAll(input.pinNames()));
-    List<String> pins = analogue ? controller.analoguePins() : controller.pins();
+    // which pins measure is not known of all classes
+    boolean known = analogue && !controller.analoguePins().isEmpty();
+    List<String> pins = known ? controller.analoguePins() : controller.pins();
     return pins.stream()
         .filter(pin -> !taken.contains(pin))
         .min(Comparator.comparingInt(pin -> controller.otherUse(pin).isPresent() ? 1 : 0));

@@ -45,6 +45,40 @@ static uint8_t output[PINS];
 static FILE *dump;
 static uint32_t spi_nanos;
 
+/* inputs by a script of lines "MICROSECONDS PIN READING" */
+#define MOST_EVENTS 300
+
+static struct {
+  uint64_t at;
+  uint8_t pin;
+  uint8_t reading;
+} script[MOST_EVENTS];
+static int events;
+static int next_event;
+static uint8_t reading[PINS];
+
+static void read_script(void) {
+  unsigned long micros;
+  unsigned pin;
+  unsigned value;
+  FILE *in = fopen("hands.txt", "r");
+  if (!in) return;
+  while (events < MOST_EVENTS && fscanf(in, "%lu %u %u", &micros, &pin, &value) == 3) {
+    script[events].at = (uint64_t)micros * 1000u;
+    script[events].pin = (uint8_t)pin;
+    script[events].reading = (uint8_t)value;
+    events++;
+  }
+  fclose(in);
+}
+
+static void set_inputs(void) {
+  while (next_event < events && script[next_event].at <= now) {
+    reading[script[next_event].pin] = script[next_event].reading;
+    next_event++;
+  }
+}
+
 static void finish(void) {
   fprintf(dump, "#%llu\n", (unsigned long long)(now + 1000000u));
   fclose(dump);
@@ -53,6 +87,7 @@ static void finish(void) {
 
 static void pass(uint32_t nanos) {
   now += nanos;
+  set_inputs();
   if (now >= END_NANOS) {
     finish();
   }
@@ -76,6 +111,7 @@ static void open_dump(void) {
   static char buffer[8192];
   unsigned pin;
   if (dump) return;
+  read_script();
   dump = fopen("simulated.vcd", "w");
   setvbuf(dump, buffer, _IOFBF, sizeof buffer);
   fprintf(dump, "$timescale 1 ns $end\n$scope module top $end\n");
@@ -120,6 +156,17 @@ void pin_free(uint8_t pin) {
   put(pin, PULLED_UP(pin));
   pass(PIN_NANOS);
 }
+
+#ifndef SKETCH
+void pin_listen(uint8_t pin, uint8_t pull_up) {
+  (void)pull_up;
+  pin_free(pin);
+}
+
+uint8_t pin_get(uint8_t pin) { return reading[pin]; }
+
+uint8_t pin_measure(uint8_t pin) { return reading[pin]; }
+#endif
 
 void wait_us(uint16_t us) {
   open_dump();
