@@ -228,10 +228,10 @@ class StartedTest {
   }
 
   /**
-   * Within 1 ms; over 30 cues that all are about a value that changed are asked a little longer.
+   * Within 1 ms; over 20 cues that all are about a value that changed are asked a little longer.
    */
   private static double late(GadgetPlan plan) {
-    return plan.gadget().cues().cues().size() > 30 ? 1.2 : 1;
+    return plan.gadget().cues().cues().size() > 20 ? 1.2 : 1;
   }
 
   /** On pins nothing is seen as long as nothing changes. */
