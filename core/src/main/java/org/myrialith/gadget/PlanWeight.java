@@ -1,6 +1,8 @@
 package org.myrialith.gadget;
 
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -25,7 +27,9 @@ final class PlanWeight {
     weight += PER_EMITTER * gadget.fixtures().stream().mapToLong(f -> f.count()).sum();
     long frames = 0;
     Set<String> seen = new HashSet<>();
-    for (Clip clip : gadget.clips()) {
+    List<Clip> clips = new ArrayList<>(gadget.clips());
+    gadget.cues().scenes().forEach(scene -> clips.addAll(scene.clips()));
+    for (Clip clip : clips) {
       int emitters = gadget.fixture(clip.fixture()).orElseThrow().count();
       for (Frame frame : clip.frames()) {
         frames++;

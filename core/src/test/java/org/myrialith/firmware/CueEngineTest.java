@@ -71,27 +71,7 @@ class CueEngineTest {
         script.stream()
             .map(e -> e[0] + " " + e[1] + " " + e[2])
             .collect(Collectors.joining("\n", "", "\n")));
-    OutsideTool.runClean(
-        folder,
-        "gcc",
-        "-O1",
-        "-g",
-        "-std=c99",
-        "-Wall",
-        "-Wextra",
-        "-Werror",
-        "-pedantic",
-        "-Wconversion",
-        "-fsanitize=address,undefined",
-        "-fno-sanitize-recover=all",
-        "-include",
-        "stdint.h",
-        "-DCHAIN_BYTES=" + plan.wiring().bufferBytes() + "u",
-        "-o",
-        "host",
-        "cues.c",
-        "tables.c",
-        "host_cues.c");
+    Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
     String[] lines =
         OutsideTool.runClean(folder, "./host", "script.txt", String.valueOf(millis))
             .text()

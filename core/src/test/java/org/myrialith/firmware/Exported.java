@@ -14,6 +14,7 @@ import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.OutsideTool;
 
 /** Exported firmware: its files in a folder, what its lines should show, and what a dump shows. */
 final class Exported {
@@ -31,6 +32,31 @@ final class Exported {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** Builds a program for this machine under sanitizers, every warning an error. */
+  static void buildHere(Path folder, GadgetPlan plan, String... sources) {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                "gcc",
+                "-O1",
+                "-g",
+                "-std=c99",
+                "-Wall",
+                "-Wextra",
+                "-Werror",
+                "-pedantic",
+                "-Wconversion",
+                "-fsanitize=address,undefined",
+                "-fno-sanitize-recover=all",
+                "-include",
+                "stdint.h",
+                "-DCHAIN_BYTES=" + plan.wiring().bufferBytes() + "u",
+                "-o",
+                "host"));
+    command.addAll(List.of(sources));
+    OutsideTool.runClean(folder, command.toArray(String[]::new));
   }
 
   static List<CircuitPlan> lines(GadgetPlan plan) {

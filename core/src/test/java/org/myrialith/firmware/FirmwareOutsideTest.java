@@ -263,26 +263,7 @@ class FirmwareOutsideTest {
   void thePlayerRunsHereUnderSanitizersWithTheSameOutput(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "host");
     SimulatedController.bring("host.c", folder);
-    OutsideTool.runClean(
-        folder,
-        "gcc",
-        "-O1",
-        "-g",
-        "-std=c99",
-        "-Wall",
-        "-Wextra",
-        "-Werror",
-        "-pedantic",
-        "-Wconversion",
-        "-fsanitize=address,undefined",
-        "-fno-sanitize-recover=all",
-        "-include",
-        "stdint.h",
-        "-DCHAIN_BYTES=" + plan.wiring().bufferBytes() + "u",
-        "-o",
-        "host",
-        "player.c",
-        "host.c");
+    Exported.buildHere(folder, plan, "player.c", "host.c");
     int moments = plan.show().moments().size();
     String[] printed =
         OutsideTool.runClean(folder, "./host", String.valueOf(moments * 2)).text().split("\n");

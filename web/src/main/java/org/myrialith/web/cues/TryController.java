@@ -10,13 +10,12 @@ import java.util.UUID;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.layout.Emitter;
-import org.myrialith.layout.LayoutPlan;
 import org.myrialith.play.CueEngine;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.Row;
 import org.myrialith.play.Sense;
 import org.myrialith.web.frames.ImageBench;
+import org.myrialith.web.frames.PreviewController;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.http.ResponseEntity;
@@ -145,16 +144,9 @@ class TryController {
     if (frames.isEmpty()) {
       frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
     }
-    LayoutPlan.Box box = plan.layout().box();
-    double[] places = new double[plan.layout().emitters().size() * 2];
-    int at = 0;
-    for (Emitter emitter : plan.layout().emitters()) {
-      places[at++] = emitter.position().xMm();
-      places[at++] = emitter.position().yMm();
-    }
     return new Tried(
-        List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm()),
-        places,
+        PreviewController.box(plan),
+        PreviewController.places(plan),
         frames,
         log(engine, table, span.since),
         on(engine, table),

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.myrialith.cues.CueSheet;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
@@ -64,6 +65,9 @@ class FramesController {
     page.addObject("tools", Stroke.Tool.values());
     page.addObject("mirrors", Stroke.Mirror.values());
     page.addObject("clipForm", ClipController.usual());
+    CueSheet cues = opened.plan().gadget().cues();
+    page.addObject("easel", cues.scene(cues.open()).orElse(null));
+    page.addObject("scenes", cues.scenes());
     bench
         .current(opened.plan())
         .ifPresent(

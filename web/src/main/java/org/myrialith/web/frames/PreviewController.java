@@ -25,7 +25,7 @@ import org.springframework.web.context.request.WebRequest;
  */
 @RestController
 @RequestMapping("/gadgets/{id}/r/{revision}")
-class PreviewController {
+public class PreviewController {
   /** Most bytes of light in one answer. */
   private static final int MOST_BYTES = 2 << 20;
 
@@ -65,22 +65,32 @@ class PreviewController {
   }
 
   static Preview preview(GadgetPlan plan) {
-    LayoutPlan.Box box = plan.layout().box();
-    double[] places = new double[plan.layout().emitters().size() * 2];
-    int at = 0;
-    for (Emitter emitter : plan.layout().emitters()) {
-      places[at++] = emitter.position().xMm();
-      places[at++] = emitter.position().yMm();
-    }
     return new Preview(
-        List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm()),
-        places,
+        box(plan),
+        places(plan),
         moments(plan),
         plan.levels().stream().map(l -> l.clip().id()).toList(),
         plan.power().budgetAmps().orElse(0.0),
         plan.gadget().brief().feeds().map(s -> s.amps()).orElse(0.0),
         plan.frames().mayStartByItself(),
         chunk(plan));
+  }
+
+  /** Returns left, top, width and height of what is drawn (mm). */
+  public static List<Double> box(GadgetPlan plan) {
+    LayoutPlan.Box box = plan.layout().box();
+    return List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm());
+  }
+
+  /** Returns x, y of each emitter (mm), one after the other. */
+  public static double[] places(GadgetPlan plan) {
+    double[] places = new double[plan.layout().emitters().size() * 2];
+    int at = 0;
+    for (Emitter emitter : plan.layout().emitters()) {
+      places[at++] = emitter.position().xMm();
+      places[at++] = emitter.position().yMm();
+    }
+    return places;
   }
 
   private static List<List<Number>> moments(GadgetPlan plan) {
