@@ -206,7 +206,7 @@ final class CueCompiler {
       if (scene < 0) {
         problem(cue.id(), "shows a scene that is not there any more");
       } else if (cue.stay() == Stay.ONCE && made.get(scene).lengthMillis() == 0) {
-        problem(cue.id(), "shows once what has no frames: it would leave at once");
+        problem(cue.id(), "shows once what has no frames on any circuit: it would leave at once");
       }
     }
     Row.Terms onlys = conditions(cue.id(), cue.conditions());
