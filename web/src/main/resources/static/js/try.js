@@ -120,7 +120,8 @@ class LitTry extends HTMLElement {
 
   async ask() {
     this.waiting?.abort();
-    this.waiting = new AbortController();
+    const mine = new AbortController();
+    this.waiting = mine;
     this.asking = true;
     const from = Math.floor(this.at);
     const until = this.running ? from + AHEAD_MS * Number(this.speed.value) : 0;
@@ -129,7 +130,7 @@ class LitTry extends HTMLElement {
       const answer = await fetch(this.dataset.ask, {
         method: "POST",
         body: asked,
-        signal: this.waiting.signal,
+        signal: mine.signal,
       });
       const told = await answer.json();
       if (told.errors) {
@@ -144,7 +145,9 @@ class LitTry extends HTMLElement {
     } catch (e) {
       if (e.name !== "AbortError") throw e;
     } finally {
-      this.asking = false;
+      if (this.waiting === mine) {
+        this.asking = false; // one that was given up has another behind it
+      }
     }
   }
 
