@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.play.CueEngine;
 import org.myrialith.web.pages.ComputedAnswers;
 import org.myrialith.web.pages.Png;
 import org.myrialith.web.store.Projects;
@@ -66,7 +67,7 @@ class GlanceController {
                     * Math.sqrt(
                         (box.widthMm() + 1) * (box.heightMm() + 1) / Math.max(1, emitters.size()))
                     * scale));
-    byte[] rgb = plan.seen((int) Math.max(0, plan.power().peakMoment()));
+    byte[] rgb = light(plan);
     for (int i = 0; i < emitters.size(); i++) {
       double x =
           WIDTH / 2.0
@@ -79,6 +80,13 @@ class GlanceController {
     }
     ink.dispose();
     return image;
+  }
+
+  /** The brightest moment of the show; with cues what is seen when power comes on. */
+  private static byte[] light(GadgetPlan plan) {
+    return plan.cueTable()
+        .map(table -> plan.seen(new CueEngine(table).levels()))
+        .orElseGet(() -> plan.seen((int) Math.max(0, plan.power().peakMoment())));
   }
 
   /** An emitter that gives less light than its own body reflects is seen by its body. */
