@@ -102,7 +102,8 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
-    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
+    steps.put(
+        Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree(), !valued().isEmpty())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.CUES, new Lazy<>(this::workCuesStep));

@@ -9,6 +9,7 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
 import org.myrialith.rail.RailFindings;
 import org.myrialith.rail.RailPlan;
 
@@ -17,8 +18,10 @@ import org.myrialith.rail.RailPlan;
  *
  * @param rails of the circuits that are chains of pixels
  * @param tree what stands between the supply and what it feeds; empty as long as none is named
+ * @param valued whether values are shown that are no frames
  */
-public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan> tree)
+public record PowerStep(
+    PowerPlan plan, List<RailPlan> rails, Optional<TreePlan> tree, boolean valued)
     implements StepPlan {
   @Override
   public Step step() {
@@ -27,12 +30,20 @@ public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan>
 
   @Override
   public String headline() {
-    return plan.headline();
+    return valued ? plan.headline().replace("dark", "and values") : plan.headline();
   }
 
   @Override
   public List<Finding> findings() {
     List<Finding> all = new ArrayList<>(plan.findings());
+    if (valued) {
+      all.add(
+          Finding.of(
+              Step.POWER,
+              "values-apart",
+              Verdict.HOLDS,
+              "Values that the scene shows are not in these currents: what it draws with all of their lights lit stands under Cues."));
+    }
     all.addAll(ofTree());
     for (RailPlan rail : rails) {
       String about = rails.size() > 1 ? rail.circuit().circuit().name() : "";
