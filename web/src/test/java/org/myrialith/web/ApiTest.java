@@ -18,6 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
@@ -44,7 +45,7 @@ class ApiTest {
     JsonNode plan = RunningApplication.tree(answer);
     GadgetPlan expected = GadgetPlan.of(DemoGadgets.tideLantern());
     assertThat(plan.get("verdict").stringValue()).isEqualTo("breaks");
-    assertThat(plan.get("steps")).hasSize(8);
+    assertThat(plan.get("steps")).hasSize(Step.values().length);
     assertThat(plan.get("moments")).hasSize(expected.show().moments().size());
     for (int m = 0; m < plan.get("moments").size(); m++) {
       JsonNode moment = plan.get("moments").get(m);
@@ -210,9 +211,10 @@ class ApiTest {
     assertThat(names)
         .containsExactly(
             "README.txt",
-            "frames.h",
             "player.h",
+            "frames.h",
             "player.c",
+            "unpack.h",
             "bringup.c",
             "board.c",
             "Makefile",
@@ -220,6 +222,7 @@ class ApiTest {
             "show/show.ino",
             "show/frames.h",
             "show/player.c",
+            "show/unpack.h",
             "show/player.h",
             "show/board.c",
             "bringup/bringup.ino",

@@ -15,8 +15,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.InputException;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
+import org.myrialith.starts.CueStart;
 import org.myrialith.tool.Gadgets;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Project;
@@ -148,9 +150,24 @@ class ProjectsTest {
     assertThatThrownBy(() -> projects.open(two)).isInstanceOf(NotThereException.class);
     Integer orphans =
         jdbc.queryForObject(
-            "select count(*) from picture where hash not in (select jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' from revision)",
+            "select count(*) from picture where hash not in (select jsonb_path_query(gadget, '$.**.picture') #>> '{}' from revision)",
             Integer.class);
     assertThat(orphans).isZero();
+  }
+
+  /** Pictures of scenes that are not on the easel are kept like the others. */
+  @Test
+  void picturesOfScenesOutliveAnotherGadgetThatHasThem() {
+    Gadget lantern = Gadgets.named(DemoGadgets.tideLantern(), "Scenes", "");
+    Gadget mood = CueStart.MOOD.on(lantern, lantern.fixtures().get(0));
+    UUID one = projects.create(mood, "Start");
+    UUID two = projects.create(mood, "Start");
+    projects.delete(one);
+    projects.deleteForGood(one);
+    assertThat(projects.open(two).plan().gadget()).isEqualTo(mood);
+    for (Picture picture : GadgetJson.pictures(mood)) {
+      assertThat(count(picture.hash())).isEqualTo(1);
+    }
   }
 
   private int count(String hash) {

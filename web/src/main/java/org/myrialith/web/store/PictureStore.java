@@ -21,6 +21,14 @@ import org.springframework.stereotype.Component;
 class PictureStore {
   private static final int BATCH = 200;
 
+  /** Pictures of the clips that are on the easel, and of those that scenes keep. */
+  private static final String USED =
+      "select distinct each.picture #>> '{}' as hash from revision cross join lateral"
+          + " (select jsonb_path_query(gadget, '$.clips[*].frames[*].picture')"
+          + " union all"
+          + " select jsonb_path_query(gadget, '$.cues.scenes[*].clips[*].frames[*].picture'))"
+          + " each(picture)";
+
   /** Guards pictures between the look and the delete of a sweep. */
   private static final long SWEEP_LOCK = 7_310;
 
@@ -91,16 +99,14 @@ class PictureStore {
     jdbc.query("select pg_advisory_xact_lock(?)", row -> {}, SWEEP_LOCK);
     named.update(
         "delete from picture p where p.hash = any(:hashes) and not exists (select 1 from"
-            + " (select distinct jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' as hash"
-            + " from revision) used where used.hash = p.hash)",
+            + " ("
+            + USED
+            + ") used where used.hash = p.hash)",
         new MapSqlParameterSource("hashes", hashes.toArray(String[]::new)));
   }
 
   /** Returns the hashes of the pictures that a project uses. */
   List<String> usedBy(UUID project) {
-    return jdbc.queryForList(
-        "select distinct jsonb_path_query(gadget, '$.clips[*].frames[*].picture') #>> '{}' from revision where project_id = ?",
-        String.class,
-        project);
+    return jdbc.queryForList(USED + " where project_id = ?", String.class, project);
   }
 }
