@@ -4,6 +4,10 @@ import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.TransferKinds;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.Trigger;
+import org.myrialith.cues.Variable;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Family;
 import org.myrialith.describe.Field;
@@ -44,6 +48,10 @@ public final class FormatTables {
     tables.section("Power", PowerSettings.DESCRIPTION.fields(null));
     tables.section("Scan", ScanSettings.DESCRIPTION.fields(null));
     tables.section("Clips", Clip.DESCRIPTION.fields(null));
+    tables.section("Values that cues count", Variable.DESCRIPTION.fields(null));
+    tables.section("Values that scenes show", Readout.DESCRIPTION.fields(null));
+    tables.section("Cues", Cue.DESCRIPTION.fields(null));
+    tables.family("What makes a cue fire", Trigger.Kinds.ALL);
     return tables.text.toString();
   }
 
