@@ -46,31 +46,21 @@ public record CueTable(
 
   /** Returns it with a limiter. */
   public CueTable limited(Optional<Limiter> other) {
-    return new CueTable(
-        wiring,
-        other,
-        targets,
-        scenes,
-        values,
-        clock,
-        senses,
-        rows,
-        terms,
-        chance,
-        seed,
-        tickMillis,
-        fadeMillis,
-        standIn);
+    return with(other, values);
   }
 
   /** Returns it with values that begin otherwise. */
   public CueTable beginning(List<Value> other) {
+    return with(limiter, other);
+  }
+
+  private CueTable with(Optional<Limiter> limit, List<Value> begun) {
     return new CueTable(
         wiring,
-        limiter,
+        limit,
         targets,
         scenes,
-        other,
+        begun,
         clock,
         senses,
         rows,

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
@@ -14,67 +15,39 @@ public enum CueStart {
   MOOD(
       "Mood light",
       "A button goes from mood to mood, held it puts the light out and on.",
-      Need.ANY) {
-    @Override
-    Gadget staged(Staging stage) {
-      return MoodLight.staged(stage);
-    }
-  },
+      Need.ANY,
+      MoodLight::staged),
   CLOCK(
       "Clock to set",
       "Shows the time; a button that is held sets hours, then minutes, which blink meanwhile.",
-      Need.FOUR_DIGITS) {
-    @Override
-    Gadget staged(Staging stage) {
-      return SetClock.staged(stage);
-    }
-  },
+      Need.FOUR_DIGITS,
+      SetClock::staged),
   COUNTER(
       "Counter",
       "A press counts on, a long one begins at nought; every tenth is celebrated.",
-      Need.ANY) {
-    @Override
-    Gadget staged(Staging stage) {
-      return Tally.staged(stage);
-    }
-  },
-  SIGN("Sign with messages", "A button goes from message to message.", Need.LETTERS) {
-    @Override
-    Gadget staged(Staging stage) {
-      return MessageSign.staged(stage);
-    }
-  },
+      Need.ANY,
+      Tally::staged),
+  SIGN(
+      "Sign with messages",
+      "A button goes from message to message.",
+      Need.LETTERS,
+      MessageSign::staged),
   WATCH(
       "What is worst",
       "All is well until a contact closes; of several the most urgent is shown.",
-      Need.ANY) {
-    @Override
-    Gadget staged(Staging stage) {
-      return Watch.staged(stage);
-    }
-  },
+      Need.ANY,
+      Watch::staged),
   MEMORY(
-      "Memory game", "Four buttons, four colours: show it again, one more each time.", Need.FOUR) {
-    @Override
-    Gadget staged(Staging stage) {
-      return MemoryGame.staged(stage);
-    }
-  },
+      "Memory game",
+      "Four buttons, four colours: show it again, one more each time.",
+      Need.FOUR,
+      MemoryGame::staged),
   ARROWS(
       "Arrows to wear",
       "Two buttons start arrows to the left and to the right; a glow in the dark between.",
-      Need.FOUR) {
-    @Override
-    Gadget staged(Staging stage) {
-      return WornArrows.staged(stage);
-    }
-  },
-  DIE("Die", "Rolls at a press, then shows one to six.", Need.FOUR) {
-    @Override
-    Gadget staged(Staging stage) {
-      return Die.staged(stage);
-    }
-  };
+      Need.FOUR,
+      WornArrows::staged),
+  DIE("Die", "Rolls at a press, then shows one to six.", Need.FOUR, Die::staged);
 
   /** What a machine wants of a fixture. */
   private enum Need {
@@ -106,11 +79,13 @@ public enum CueStart {
   private final String title;
   private final String what;
   private final Need need;
+  private final Function<Staging, Gadget> staged;
 
-  CueStart(String title, String what, Need need) {
+  CueStart(String title, String what, Need need, Function<Staging, Gadget> staged) {
     this.title = title;
     this.what = what;
     this.need = need;
+    this.staged = staged;
   }
 
   /** Returns the one of that key. */
@@ -149,8 +124,6 @@ public enum CueStart {
    * @throws org.myrialith.finding.InputException when no pin is free for its inputs
    */
   public Gadget on(Gadget gadget, Fixture fixture) {
-    return staged(new Staging(gadget, fixture));
+    return staged.apply(new Staging(gadget, fixture));
   }
-
-  abstract Gadget staged(Staging stage);
 }
