@@ -13,6 +13,9 @@ import org.myrialith.play.SceneTable;
 
 /** What the engine of cues takes: each scene as a show of its own. */
 record CueTime(FirmwareWork work, Packing.Packed packed) {
+  /** Beside asking, which takes some of a millisecond. */
+  private static final double PROMPT_SECONDS = 0.6e-3;
+
   /** Returns whether it keeps up with every moment of every scene. */
   Holds holds() {
     Holds worst = new Holds(0, 0, 0, List.of());
@@ -23,6 +26,31 @@ record CueTime(FirmwareWork work, Packing.Packed packed) {
       }
     }
     return worst;
+  }
+
+  /** A scene that comes is laid over another one, level by level. */
+  private static final int FADED = 3;
+
+  /** Returns whether any scene is put together as quickly as what was asked for should be seen. */
+  boolean prompt() {
+    return cues().scenes().stream().mapToDouble(this::composing).max().orElse(0) <= PROMPT_SECONDS;
+  }
+
+  /** The longest frames of all clips of a scene at once (s). */
+  private double composing(SceneTable scene) {
+    boolean banked = new FramesHeader(work, packed).banked();
+    double cycles =
+        Arrays.stream(scene.clips())
+            .filter(Objects::nonNull)
+            .mapToDouble(
+                clip ->
+                    FirmwareWork.frames(clip)
+                        .mapToDouble(
+                            f -> work.target().unpackCycles(packed, f, work.threes(), banked))
+                        .max()
+                        .orElse(0))
+            .sum();
+    return FirmwareTarget.seconds(cycles * (cues().fades() ? FADED : 1), work.controller());
   }
 
   private CueTable cues() {

@@ -39,6 +39,7 @@ final class CuesHeader {
   private static final int NONE_WORD = 0xffff;
 
   private final FirmwareWork work;
+  private final FramesHeader frames;
   private final CueTable cues;
   private final StringBuilder out = new StringBuilder();
   private final StringBuilder tables = new StringBuilder();
@@ -47,10 +48,12 @@ final class CuesHeader {
   /**
    * Works them out.
    *
-   * @param banked whether the frames reach beyond what a short pointer does
+   * @param frames that scenes show
    */
-  CuesHeader(FirmwareWork work, boolean banked) {
+  CuesHeader(FirmwareWork work, FramesHeader frames) {
+    boolean banked = frames.banked();
     this.work = work;
+    this.frames = frames;
     this.cues = work.cues().orElseThrow();
     out.append(
         """
@@ -198,6 +201,9 @@ final class CuesHeader {
       words("target_first_place", firsts.stream());
       words("places", places.stream());
     }
+    if (frames.ordered()) {
+      words("first_order", all.stream().map(this::firstOrder));
+    }
     if (!work.alike()) {
       bytes("target_channels", all.stream().map(FirmwareWork::unitBytes));
     }
@@ -205,6 +211,13 @@ final class CuesHeader {
       define("DEEP_TARGETS", 1);
       bytes("target_deep", all.stream().map(target -> deep(target) ? 1 : 0));
     }
+  }
+
+  private int firstOrder(Target target) {
+    return frames.firstOrder(
+        work.clips().stream()
+            .filter(clip -> target.is(clip.circuit(), clip.stretch()))
+            .findFirst());
   }
 
   private static boolean deep(Target target) {

@@ -22,6 +22,10 @@ import org.myrialith.play.Sense;
  * @param senses more for inputs
  * @param each more for each of them
  * @param readoutBits more for values where some is only on or off and some not
+ * @param codes more for frames by a dictionary, {@code codesMixed}: and for laying those over
+ *     others
+ * @param longRules more for rules of more than two bytes
+ * @param ordered more for another order than that of the wire
  */
 record EngineSize(
     int apart,
@@ -42,15 +46,20 @@ record EngineSize(
     int values,
     int clock,
     int readouts,
-    int readoutBits) {
+    int readoutBits,
+    int codes,
+    int codesMixed,
+    int longRules,
+    int ordered) {
   private static final EngineSize AVR =
       new EngineSize(
           84, 103, 400, 420, 132, 57, 957, 179, 97, 643, 14, 255, 284, 296, 252, 976, 529, 1135,
-          194);
+          194, 190, 120, 40, 60);
 
   private static final EngineSize ARM =
       new EngineSize(
-          95, 98, 257, 98, 265, 123, 500, 100, 89, 483, 14, 181, 226, 58, 114, 550, 420, 902, 231);
+          95, 98, 257, 98, 265, 123, 500, 100, 89, 483, 14, 181, 226, 58, 114, 550, 420, 902, 231,
+          130, 90, 30, 70);
 
   /** Flash that the way to frames in several arrays takes, and each of them (bytes). */
   private static final int BANKED = 80;
@@ -70,13 +79,16 @@ record EngineSize(
   }
 
   /** Returns the flash of all code (bytes). */
-  static int codeBytes(FirmwareWork work, int banks) {
+  static int codeBytes(FirmwareWork work, Packing.Packed packed) {
+    FramesHeader frames = new FramesHeader(work, packed);
+    int banks = frames.bankCount();
     int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
     EngineSize size = work.controller().portable() ? ARM : AVR;
     return bare(work.controller())
         + lines
         + (banks > 1 ? BANKED + banks * BANK : 0)
         + size.painting(work)
+        + packed.dictionary().map(d -> size.unpacking(work, d, frames.ordered())).orElse(0)
         + size.asking(work.cues().orElseThrow());
   }
 
@@ -92,6 +104,12 @@ record EngineSize(
       painting += fades + (work.dims() ? mixing : 0) + (deepTargets(cues) ? deepMixing : 0);
     }
     return painting + (cues.readouts().isEmpty() ? 0 : readouts + (mixed ? readoutBits : 0));
+  }
+
+  private int unpacking(FirmwareWork work, Dictionary dictionary, boolean other) {
+    boolean mixed = work.cues().orElseThrow().fades();
+    int rules = dictionary.ruleBytes() > 2 ? longRules : 0;
+    return codes + rules + (mixed ? codesMixed : 0) + (other ? ordered * (mixed ? 2 : 1) : 0);
   }
 
   private int asking(CueTable cues) {

@@ -49,6 +49,12 @@ public record FirmwarePlan(
   /** The same of the engine of cues, which calls deeper. */
   private static final int CUES_STACK_BYTES = 128;
 
+  /** Of each symbol that waits while a frame is unpacked by a dictionary. */
+  private static final int BYTES_PER_SYMBOL = 2;
+
+  /** What unpacking by a dictionary takes more of the stack. */
+  private static final int UNPACKING_BYTES = 8;
+
   /** Time left of the show. */
   private static final int BYTES_OF_SHOW = 4;
 
@@ -66,26 +72,72 @@ public record FirmwarePlan(
       return Optional.empty();
     }
     Map<Packing, Integer> sizes = new LinkedHashMap<>();
-    Packing.Packed smallest = null;
+    List<Packing.Packed> all = new ArrayList<>();
     for (Packing packing : Packing.values()) {
-      Packing.Packed packed = packing.pack(frames).orElse(null);
-      if (packed != null) {
-        sizes.put(packing, packed.bytes());
-        smallest = smallest == null || packed.bytes() < smallest.bytes() ? packed : smallest;
-      }
+      packing
+          .pack(frames)
+          .ifPresent(
+              packed -> {
+                sizes.put(packing, packed.bytes());
+                all.add(packed);
+              });
     }
-    int tableBytes = tableBytes(work, smallest);
+    return Optional.of(best(all.stream().map(packed -> sized(work, packed, sizes)).toList()));
+  }
+
+  /** With the time of its frames left out. */
+  private static FirmwarePlan sized(
+      FirmwareWork work, Packing.Packed packed, Map<Packing, Integer> sizes) {
+    Holds unknown = new Holds(0, 0, 0, List.of());
+    return new FirmwarePlan(work, packed, sizes, tableBytes(work, packed), unknown);
+  }
+
+  private boolean prompt() {
+    return work.cues().isEmpty() || new CueTime(work, packed).prompt();
+  }
+
+  private FirmwarePlan timed() {
     Holds holds =
         work.cues().isPresent()
-            ? new CueTime(work, smallest).holds()
-            : new PlayTime(work, smallest).holds();
-    return Optional.of(new FirmwarePlan(work, smallest, sizes, tableBytes, holds));
+            ? new CueTime(work, packed).holds()
+            : new PlayTime(work, packed).holds();
+    return new FirmwarePlan(work, packed, packings, tableBytes, holds);
+  }
+
+  /** Returns the same with its frames packed one way; empty where that can't be. */
+  Optional<FirmwarePlan> by(Packing packing) {
+    return packing.pack(packed.data().keySet()).map(p -> sized(work, p, packings).timed());
+  }
+
+  /**
+   * What takes least flash, program and all, among what fits, is quick enough for hands and in
+   * time.
+   */
+  private static FirmwarePlan best(List<FirmwarePlan> plans) {
+    List<FirmwarePlan> bySize =
+        plans.stream()
+            .sorted(
+                Comparator.comparing((FirmwarePlan plan) -> !plan.fits())
+                    .thenComparing(plan -> !plan.prompt())
+                    .thenComparing(FirmwarePlan::flashBytes))
+            .toList();
+    FirmwarePlan first = bySize.get(0).timed();
+    if (first.holds.late() == 0) {
+      return first;
+    }
+    return bySize.stream()
+        .skip(1)
+        .filter(plan -> plan.fits() || !first.fits())
+        .map(FirmwarePlan::timed)
+        .filter(plan -> plan.holds.late() == 0)
+        .findFirst()
+        .orElse(first);
   }
 
   private static int tableBytes(FirmwareWork work, Packing.Packed packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     return frames.tableBytes()
-        + (work.cues().isPresent() ? new CuesHeader(work, frames.banked()).tableBytes() : 0);
+        + (work.cues().isPresent() ? new CuesHeader(work, frames).tableBytes() : 0);
   }
 
   @Override
@@ -106,13 +158,17 @@ public record FirmwarePlan(
     return work.sent().limiter().isPresent();
   }
 
+  private boolean banked() {
+    return new FramesHeader(work, packed).banked();
+  }
+
   private int clips() {
     return work.clips().size();
   }
 
   private int codeBytes() {
     if (work.cues().isPresent()) {
-      return EngineSize.codeBytes(work, new FramesHeader(work, packed).bankCount());
+      return EngineSize.codeBytes(work, packed);
     }
     return work.target().codeBytes(packed, limited(), clips() > 1, work);
   }
@@ -144,14 +200,17 @@ public record FirmwarePlan(
 
   /** What the player, the board and its lines count with (bytes). */
   private int counters() {
-    return work.target().counterBytes(limited())
+    return (packed.dictionary().isPresent() ? work.target().codeCounterBytes(banked()) : 0)
+        + work.target().counterBytes(limited())
         + work.drivers().stream().mapToInt(LineDriver::ramBytes).sum()
         + (work.turns() ? 1 : 0);
   }
 
   /** Returns the RAM left to the stack (bytes). */
   int stackBytes() {
-    return work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES;
+    int waiting =
+        packed.dictionary().map(d -> BYTES_PER_SYMBOL * d.deepest() + UNPACKING_BYTES).orElse(0);
+    return (work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES) + waiting;
   }
 
   /** Returns the RAM taken with the stack (bytes). */
@@ -238,6 +297,8 @@ public record FirmwarePlan(
           "a byte for each channel of a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
       case RUNS ->
           "a byte and one for each channel for a run of up to 255 equal pixels, each different frame once";
+      case DICTIONARY ->
+          "colours, two symbols a rule for what comes again and again, a code for each symbol of a frame, each different frame once";
     };
   }
 

@@ -17,22 +17,58 @@ enum FirmwareTarget {
       Controller.AVR8_32K,
       "atmega328p",
       4,
-      new Size(1018, 1070, 1052, 167, 460, 110),
-      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9)),
+      new Size(1018, 1070, 1052, 1312, 167, 460, 110),
+      new Cycles(
+          310,
+          66,
+          150,
+          12.7,
+          List.of(56.0, 59.0, 60.6, 52.0),
+          40,
+          20,
+          85,
+          850,
+          156,
+          9,
+          Codes.USUAL)),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
       "attiny85",
       64,
-      new Size(928, 982, 1000, 166, 446, 110),
-      new Cycles(360, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 184, 1100, 156, 14)),
+      new Size(928, 982, 1000, 1278, 166, 446, 110),
+      new Cycles(
+          360,
+          66,
+          150,
+          12.7,
+          List.of(56.0, 59.0, 60.6, 52.0),
+          40,
+          20,
+          184,
+          1100,
+          156,
+          14,
+          Codes.SMALL)),
   /** 8-bit AVR with more flash than a pointer reaches; a call takes longer. */
   AVR8_256K(
       Controller.AVR8_256K,
       "atmega2560",
       4,
-      new Size(1144, 1208, 1182, 167, 460, 110),
-      new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9)),
+      new Size(1144, 1208, 1182, 1440, 167, 460, 110),
+      new Cycles(
+          310,
+          66,
+          150,
+          12.7,
+          List.of(56.0, 59.0, 60.6, 52.0),
+          40,
+          20,
+          85,
+          850,
+          156,
+          9,
+          Codes.USUAL)),
   /** 32-bit cores: portable C beside what the board's own environment takes. */
   ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
   ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
@@ -58,6 +94,7 @@ enum FirmwareTarget {
    * @param raw with raw frames
    * @param palette with frames by palette
    * @param runs with frames by run lengths
+   * @param dictionary with frames by codes
    * @param severalClips more for more than one clip
    * @param limiter more for the limiter
    * @param line what one line of the fastest one-wire pixels takes of them
@@ -68,16 +105,17 @@ enum FirmwareTarget {
       int raw,
       int palette,
       int runs,
+      int dictionary,
       int severalClips,
       int limiter,
       int line,
       Bits bits,
       int deep) {
     /** Read from builds for a small 32-bit core (GCC 12, -Os). */
-    static final Size ARM = new Size(325, 362, 354, 99, 145, 0, new Bits(65, 155, 116), 210);
+    static final Size ARM = new Size(325, 362, 354, 532, 99, 145, 0, new Bits(65, 155, 116), 210);
 
-    Size(int raw, int palette, int runs, int severalClips, int limiter, int line) {
-      this(raw, palette, runs, severalClips, limiter, line, new Bits(88, 150, 126), 0);
+    Size(int raw, int palette, int runs, int dictionary, int severalClips, int limiter, int line) {
+      this(raw, palette, runs, dictionary, severalClips, limiter, line, new Bits(88, 150, 126), 0);
     }
   }
 
@@ -104,6 +142,7 @@ enum FirmwareTarget {
    * @param dimming once when it does
    * @param limitedClip for each clip when there is a limiter
    * @param level for each level that is unpacked where pixels have not just three channels
+   * @param codes for frames by a dictionary
    */
   private record Cycles(
       double step,
@@ -116,10 +155,47 @@ enum FirmwareTarget {
       double scaledLevel,
       double dimming,
       double limitedClip,
-      double level) {
+      double level,
+      Codes codes) {
     /** Those of the 8-bit classes: a 32-bit core takes no more. */
     static final Cycles AT_MOST =
-        new Cycles(310, 66, 150, 12.7, List.of(56.0, 59.0, 60.6, 52.0), 40, 20, 85, 850, 156, 9);
+        new Cycles(
+            310,
+            66,
+            150,
+            12.7,
+            List.of(56.0, 59.0, 60.6, 52.0),
+            40,
+            20,
+            85,
+            850,
+            156,
+            9,
+            Codes.USUAL);
+  }
+
+  /**
+   * Cycles of frames by a dictionary.
+   *
+   * @param bit for each bit of codes, {@code code}: for each of them
+   * @param pixel for each pixel
+   * @param longRule for each rule of more than two bytes
+   * @param level for each level where pixels have not just three channels
+   */
+  private record Codes(double bit, double code, double pixel, double longRule, double level) {
+    static final Codes USUAL = new Codes(15.5, 19, 137, 25, 2.5);
+    static final Codes SMALL = new Codes(15.5, 19, 178, 25, 2.5);
+
+    double of(Packing.Packed packed, Packing.Frame frame, boolean threes) {
+      Dictionary dictionary = packed.dictionary().orElseThrow();
+      int codes = dictionary.codes().get(frame);
+      int rules = frame.pixels() - codes; // each makes two symbols of one
+      return packed.data().get(frame).length * 8 * bit
+          + codes * code
+          + frame.pixels() * pixel
+          + (dictionary.ruleBytes() > 2 ? rules * longRule : 0)
+          + (threes ? 0 : frame.pixels() * frame.width() * level);
+    }
   }
 
   private final Controller controller;
@@ -168,6 +244,7 @@ enum FirmwareTarget {
           case RAW -> size.raw;
           case PALETTE -> size.palette;
           case RUNS -> size.runs;
+          case DICTIONARY -> size.dictionary + codeWays(packed, work);
         };
     int player =
         work.switches()
@@ -186,10 +263,22 @@ enum FirmwareTarget {
             : 0);
   }
 
+  /** Flash of longer rules, and of another order than that of the wire (bytes). */
+  static int codeWays(Packing.Packed packed, FirmwareWork work) {
+    int rules = packed.dictionary().orElseThrow().ruleBytes() > 2 ? 22 : 0;
+    int order = work.controller().portable() ? 28 : 90;
+    return rules + (new FramesHeader(work, packed).ordered() ? order : 0);
+  }
+
   /** Returns the RAM that the board file and the player's counters take (bytes). */
   int counterBytes(boolean limiter) {
     // time left of the show 4, time passed 4, gap left 2, last look at the timer 2 or 1
     return (tickMicros == 64 ? 11 : 12) + (limiter ? 1 : 0);
+  }
+
+  /** Returns the RAM in which codes of a dictionary are read (bytes): where, byte, bits left. */
+  int codeCounterBytes(boolean banked) {
+    return 2 + (banked || controller.portable() ? 4 : 2);
   }
 
   /**
@@ -236,6 +325,7 @@ enum FirmwareTarget {
           case PALETTE ->
               pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(packed.indexBits()));
           case RUNS -> dataBytes / (1 + frame.width()) * cycles.run + pixels * cycles.runPixel;
+          case DICTIONARY -> cycles.codes.of(packed, frame, threes);
         };
   }
 

@@ -54,11 +54,12 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
   /** Returns the frames of a clip as they are packed. */
   static Stream<Packing.Frame> frames(ClipLevels clip) {
     int channels = clip.stretch().channelsPerUnit();
+    Order order = Order.of(clip);
     return clip.perFrame().stream()
         .map(
             levels ->
                 clip.plan().dims()
-                    ? new Packing.Frame(levels, channels)
+                    ? new Packing.Frame(levels, channels, order)
                     : Packing.Frame.ofBits(levels));
   }
 

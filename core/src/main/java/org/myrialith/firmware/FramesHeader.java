@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,9 @@ import org.myrialith.frames.Limiter;
 record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
   private static final int BANK_BYTES = 32_000;
+
+  /** In place of the first of an order. */
+  static final int NO_ORDER = 0xffff;
 
   /** In place of the first place of a clip that has levels. */
   private static final int NO_PLACES = 0xffff;
@@ -61,7 +65,35 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   }
 
   private int dataBytes() {
-    return packed.bytes() - packed.palette().length;
+    return packed.dataBytes();
+  }
+
+  private List<int[]> orders() {
+    return packed
+        .dictionary()
+        .map(d -> Dictionary.orders(d.way(), packed.data().keySet()))
+        .orElse(List.of());
+  }
+
+  /** Returns whether pixels are unpacked in another order than that of the wire. */
+  boolean ordered() {
+    return !orders().isEmpty();
+  }
+
+  /** Returns where the order of a clip begins among all; of none that is as wired. */
+  int firstOrder(Optional<ClipLevels> clip) {
+    int[] own =
+        clip.filter(c -> c.plan().dims())
+            .map(c -> Order.of(c).units(packed.dictionary().orElseThrow().way()))
+            .orElse(new int[0]);
+    int first = 0;
+    for (int[] order : orders()) {
+      if (Arrays.equals(order, own)) {
+        return first;
+      }
+      first += order.length;
+    }
+    return NO_ORDER;
   }
 
   /** Returns the bytes of flash that the tables take, frame data included. */
@@ -74,11 +106,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     int limiter = limiter().isPresent() ? frames * 4 + limiterLines() : 0;
     int channels = work.alike() ? 0 : clips().size();
     int places = work.switches() ? 2 * (clips().size() + places().size()) : 0;
+    int orders = ordered() ? 2 * clips().size() : 0;
     return packed.bytes()
         + frames * (2 + offset)
         + clips().size() * 8
         + channels
         + limiter
+        + orders
         + places;
   }
 
@@ -143,6 +177,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         #define PACKED_RAW 0
         #define PACKED_PALETTE 1
         #define PACKED_RUNS 2
+        #define PACKED_DICTIONARY 3
 
         """);
     constants(out);
@@ -184,6 +219,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");
       define(out, "PALETTE_WIDTH", most + "u");
     }
+    packed.dictionary().ifPresent(dictionary -> codes(out, dictionary));
     out.append('\n');
     out.append(
         banked()
@@ -197,6 +233,17 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
             """
             : "#define TABLE PROGMEM\n\n");
+  }
+
+  private void codes(StringBuilder out, Dictionary dictionary) {
+    define(out, "PALETTE_WIDTH", work.mostBytes() + "u");
+    define(out, "COLOURS", dictionary.colours() + "u");
+    define(out, "RULE_BYTES", dictionary.ruleBytes() + "");
+    define(out, "DEEPEST", dictionary.deepest() + "u");
+    if (ordered()) {
+      define(out, "ORDERED", "1");
+      define(out, "NO_ORDER", "0x" + Integer.toHexString(NO_ORDER) + "u");
+    }
   }
 
   private static void define(StringBuilder out, String name, String value) {
@@ -224,10 +271,31 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     List<Bank> banks = banks();
     offsets(out, banks);
     limiter().ifPresent(limiter -> weights(out, limiter));
-    if (packed.packing() == Packing.PALETTE) {
+    if (packed.palette().length > 0) {
       table(out, "uint8_t", "palette", bytes(packed.palette()));
     }
+    packed.dictionary().ifPresent(dictionary -> ofCodes(out, dictionary));
     data(out, banks);
+  }
+
+  /** What codes mean, and where their pixels go. */
+  private void ofCodes(StringBuilder out, Dictionary dictionary) {
+    words(out, "class_first", IntStream.of(dictionary.classes().first()).boxed().toList());
+    table(out, "uint8_t", "class_bits", IntStream.of(dictionary.classes().bits()).boxed());
+    table(out, "uint8_t", "rules", bytes(dictionary.packedRules()));
+    if (ordered()) {
+      boolean wide = Dictionary.wide(packed.data().keySet());
+      String type = wide ? "uint16_t" : "uint8_t";
+      out.append(phrase("typedef %s order_t;\n", type));
+      out.append(phrase("#define READ_ORDER(at) %s(at)\n", wide ? "READ_WORD" : "READ_BYTE"));
+      table(out, type, "orders", orders().stream().flatMapToInt(IntStream::of).boxed());
+      if (work.cues().isEmpty()) {
+        words(
+            out,
+            "first_order",
+            clips().stream().map(clip -> firstOrder(Optional.of(clip))).toList());
+      }
+    }
   }
 
   /** Where each clip is laid; with cues that is told of what they paint. */

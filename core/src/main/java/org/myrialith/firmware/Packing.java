@@ -10,13 +10,14 @@ import java.util.Set;
 import org.myrialith.colour.Levels;
 
 /**
- * Three ways to keep the frames in flash.
+ * Ways to keep the frames in flash.
  *
  * <pre>
  * raw      the levels of a pixel, in the order of the wire; of more than 8 bits two bytes each, the high one first
  * palette  all colours of the show, as many levels each as the pixel with most channels has; then 1, 2, 4 or 8 bits a
  *          pixel, the first in the highest bits; each frame starts on a byte. Only up to 256 colours.
  * runs     count (1 to 255), the levels of a pixel; again until all pixels are there
+ * dictionary  codes of colours, and of what comes again and again: {@link Dictionary}
  * </pre>
  *
  * <p>Frames of what is only on or off are a bit a channel in all of them, the first in the highest
@@ -25,7 +26,8 @@ import org.myrialith.colour.Levels;
 public enum Packing {
   RAW("raw"),
   PALETTE("palette"),
-  RUNS("run lengths");
+  RUNS("run lengths"),
+  DICTIONARY("dictionary");
 
   private static final int MOST_COLOURS = 256;
   private static final int LONGEST_RUN = 255;
@@ -45,8 +47,14 @@ public enum Packing {
    * A frame of a clip.
    *
    * @param channels of a pixel, 0 for one of bits
+   * @param order where its pixels stand in the picture
    */
-  public record Frame(Levels levels, int channels) {
+  public record Frame(Levels levels, int channels, Order order) {
+    /** A frame of which nothing is known but its levels. */
+    Frame(Levels levels, int channels) {
+      this(levels, channels, Order.WIRED);
+    }
+
     /** Returns the bytes of a pixel: one or two a channel. */
     int width() {
       return channels * levels.bytesEach();
@@ -54,7 +62,7 @@ public enum Packing {
 
     /** Returns the frame of what is only on or off. */
     static Frame ofBits(Levels levels) {
-      return new Frame(levels, 0);
+      return new Frame(levels, 0, Order.WIRED);
     }
 
     /** Returns whether it has a bit for each channel and nothing else. */
@@ -89,6 +97,11 @@ public enum Packing {
       return colour;
     }
 
+    /** The same as wide as the widest pixel; the rest is dark. */
+    long wideColour(int pixel, int width) {
+      return colour(pixel) << 8 * (width - width());
+    }
+
     private void write(int pixel, ByteArrayOutputStream out) {
       for (int c = 0; c < channels; c++) {
         int level = levels.at(pixel * channels + c);
@@ -106,11 +119,31 @@ public enum Packing {
    * @param palette levels of each colour; empty unless by palette
    * @param indexBits of a pixel; 0 unless by palette
    * @param data of each different frame
+   * @param dictionary what the codes mean; empty unless by dictionary
    */
-  public record Packed(Packing packing, byte[] palette, int indexBits, Map<Frame, byte[]> data) {
+  public record Packed(
+      Packing packing,
+      byte[] palette,
+      int indexBits,
+      Map<Frame, byte[]> data,
+      Optional<Dictionary> dictionary) {
+    /** Frames that need no dictionary. */
+    Packed(Packing packing, byte[] palette, int indexBits, Map<Frame, byte[]> data) {
+      this(packing, palette, indexBits, data, Optional.empty());
+    }
+
     /** Returns the flash it takes (bytes), without the tables that every packing needs. */
     public int bytes() {
-      return palette.length + data.values().stream().mapToInt(d -> d.length).sum();
+      return palette.length
+          + dataBytes()
+          + dictionary
+              .map(d -> d.tableBytes() + Dictionary.orderBytes(d.way(), data.keySet()))
+              .orElse(0);
+    }
+
+    /** Returns the flash of the frames alone (bytes). */
+    int dataBytes() {
+      return data.values().stream().mapToInt(d -> d.length).sum();
     }
   }
 
@@ -136,6 +169,7 @@ public enum Packing {
         yield Optional.of(new Packed(this, new byte[0], 0, data));
       }
       case PALETTE -> byPalette(ofLevels, data);
+      case DICTIONARY -> Dictionary.pack(ofLevels, data);
     };
   }
 
@@ -156,26 +190,41 @@ public enum Packing {
     return out.toByteArray();
   }
 
-  /** A colour of a palette that pixels of fewer channels share with others: the rest is dark. */
-  private static long wide(long colour, int bytes, int width) {
-    return colour << 8 * (width - bytes);
-  }
-
-  private static Optional<Packed> byPalette(Set<Frame> frames, Map<Frame, byte[]> data) {
-    int width = frames.stream().mapToInt(Frame::width).max().orElse(1);
+  /**
+   * The colours of all frames, numbered as they come; one more than so many where there are more.
+   *
+   * @param width bytes of the widest pixel
+   */
+  static Map<Long, Integer> palette(Set<Frame> frames, int width, int most) {
     Map<Long, Integer> index = new LinkedHashMap<>();
     for (Frame frame : frames) {
       long before = 0;
       for (int pixel = 0; pixel < frame.pixels(); pixel++) {
-        long colour = wide(frame.colour(pixel), frame.width(), width);
+        long colour = frame.wideColour(pixel, width);
         if (pixel == 0 || colour != before) { // neighbours are often alike
           index.putIfAbsent(colour, index.size());
           before = colour;
         }
-        if (index.size() > MOST_COLOURS) {
-          return Optional.empty();
+        if (index.size() > most) {
+          return index;
         }
       }
+    }
+    return index;
+  }
+
+  /** Writes the levels of a colour. */
+  static void putColour(long colour, int width, byte[] into, int at) {
+    for (int c = 0; c < width; c++) {
+      into[at + c] = (byte) (colour >> 8 * (width - 1 - c));
+    }
+  }
+
+  private static Optional<Packed> byPalette(Set<Frame> frames, Map<Frame, byte[]> data) {
+    int width = frames.stream().mapToInt(Frame::width).max().orElse(1);
+    Map<Long, Integer> index = palette(frames, width, MOST_COLOURS);
+    if (index.size() > MOST_COLOURS) {
+      return Optional.empty();
     }
     int bits = 1;
     while (1 << bits < index.size()) {
@@ -185,12 +234,7 @@ public enum Packing {
       data.put(frame, indices(frame, width, index, bits));
     }
     byte[] palette = new byte[index.size() * width];
-    index.forEach(
-        (colour, at) -> {
-          for (int c = 0; c < width; c++) {
-            palette[at * width + c] = (byte) (colour >> 8 * (width - 1 - c));
-          }
-        });
+    index.forEach((colour, at) -> putColour(colour, width, palette, at * width));
     return Optional.of(new Packed(PALETTE, palette, bits, data));
   }
 
@@ -201,7 +245,7 @@ public enum Packing {
     int at = 0;
     for (int pixel = 0; pixel < pixels; pixel++) {
       int place = pixel * bits;
-      long colour = wide(frame.colour(pixel), frame.width(), width);
+      long colour = frame.wideColour(pixel, width);
       if (pixel == 0 || colour != before) {
         at = index.get(colour);
         before = colour;

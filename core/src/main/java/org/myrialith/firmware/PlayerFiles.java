@@ -10,7 +10,7 @@ record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
     Map<String, String> files = new LinkedHashMap<>();
     files.put("frames.h", new FramesHeader(work, packed).text());
     if (work.cues().isPresent()) {
-      CuesHeader cues = new CuesHeader(work, new FramesHeader(work, packed).banked());
+      CuesHeader cues = new CuesHeader(work, new FramesHeader(work, packed));
       files.put("cues.h", cues.text());
       files.put("tables.c", cues.tables());
       files.put("cues.c", SourceText.read("cues.c"));

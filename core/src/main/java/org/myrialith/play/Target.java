@@ -10,7 +10,7 @@ import org.myrialith.drive.Stretch;
  */
 public record Target(int circuit, CircuitPlan plan, Stretch stretch) {
   /** Returns whether it is that one. */
-  boolean is(int otherCircuit, Stretch other) {
+  public boolean is(int otherCircuit, Stretch other) {
     return circuit == otherCircuit && stretch.firstChannel() == other.firstChannel();
   }
 }

@@ -422,16 +422,16 @@ static inline uint8_t *mix(uint8_t *to, uint8_t level) {
 #endif
 
 #ifdef THREES
-#define UNPACK(from, to, pixels, target) unpack(from, to, pixels)
-#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels)
+#define UNPACK(from, to, pixels, target) unpack(from, to, pixels ORDER_OF(target))
+#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels ORDER_OF(target))
 #else
 #ifdef CHANNELS
 #define TARGET_CHANNELS(target) CHANNELS
 #else
 #define TARGET_CHANNELS(target) READ_BYTE(&target_channels[target])
 #endif
-#define UNPACK(from, to, pixels, target) unpack(from, to, pixels, TARGET_CHANNELS(target))
-#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels, TARGET_CHANNELS(target))
+#define UNPACK(from, to, pixels, target) unpack(from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
+#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
 #endif
 
 #ifndef TARGET_CHANNELS

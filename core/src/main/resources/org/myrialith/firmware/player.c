@@ -30,14 +30,14 @@ static uint16_t frame_of(uint8_t clip) {
 #include "unpack.h"
 
 #ifdef THREES
-#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels)
+#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels ORDER_OF(clip))
 #else
 #ifdef CHANNELS
 #define CLIP_CHANNELS(clip) CHANNELS
 #else
 #define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
 #endif
-#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels, CLIP_CHANNELS(clip))
+#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels, CLIP_CHANNELS(clip) ORDER_OF(clip))
 #endif
 
 #endif

@@ -1,6 +1,116 @@
 /* How a frame is unpacked, into levels. Included with UNPACK_AS, the name of the function, and PUT(level), what it does with a level;
  * to is where the next one goes. */
 
+#if PACKING == PACKED_DICTIONARY
+
+#ifndef CODES
+#define CODES
+
+static data_at_t code_from;
+static uint8_t code_byte;
+static uint8_t code_left;
+
+static uint16_t code_bits(uint8_t count) {
+  uint16_t bits = 0;
+  for (; count; count--) {
+    if (code_left == 0) {
+      code_byte = READ_DATA(code_from++);
+      code_left = 8;
+    }
+    code_left--;
+    bits = (uint16_t)(bits << 1 | code_byte >> 7);
+    code_byte = (uint8_t)(code_byte << 1);
+  }
+  return bits;
+}
+
+static uint16_t code(void) {
+  uint8_t one = (uint8_t)code_bits(2);
+  return (uint16_t)(READ_WORD(&class_first[one]) + code_bits(READ_BYTE(&class_bits[one])));
+}
+
+/* what a rule stands for: its first symbol, and the second one to keep */
+static uint16_t rule_for(uint16_t symbol, uint16_t *second) {
+  const uint8_t *at = rules + (uint16_t)((uint16_t)(symbol - COLOURS) * RULE_BYTES);
+  uint16_t first = READ_BYTE(at++);
+#if RULE_BYTES == 2
+  *second = READ_BYTE(at);
+#elif RULE_BYTES == 3
+  uint8_t low = READ_BYTE(at++);
+  uint8_t high = READ_BYTE(at);
+  first |= (uint16_t)((high & 0xf0u) << 4);
+  *second = (uint16_t)(low | (uint16_t)((high & 0x0fu) << 8));
+#else
+  first |= (uint16_t)(READ_BYTE(at++) << 8);
+  *second = READ_BYTE(at++);
+  *second |= (uint16_t)(READ_BYTE(at) << 8);
+#endif
+  return first;
+}
+
+#ifdef ORDERED
+/* where each pixel that is unpacked goes among those of its clip, or with cues of what is painted by itself */
+static const order_t *order_of(uint8_t number) {
+  uint16_t first = READ_WORD(&first_order[number]);
+  return first == NO_ORDER ? 0 : orders + first;
+}
+#define ORDER_OF(number) , order_of(number)
+#define IN_ORDER , const order_t *order
+#else
+#define ORDER_OF(number)
+#define IN_ORDER
+#endif
+
+#ifdef THREES
+#define CHANNELS_OF_EACH
+#define EACH 3u
+#else
+#define CHANNELS_OF_EACH , uint8_t channels
+#define EACH channels
+#endif
+
+#endif
+
+/* dictionary: codes of symbols; a symbol is a colour, or a rule that stands for two symbols */
+static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_EACH IN_ORDER) {
+  uint16_t waiting[DEEPEST];
+  uint8_t depth = 0;
+#ifdef ORDERED
+  uint8_t *base = to;
+#endif
+  code_from = from;
+  code_left = 0;
+  while (pixels--) {
+    const uint8_t *colour = palette;
+    uint8_t left = EACH;
+    uint16_t symbol = depth ? waiting[--depth] : code();
+    while (symbol >= COLOURS) {
+      symbol = rule_for(symbol, &waiting[depth++]);
+    }
+    colour += (uint16_t)(symbol * PALETTE_WIDTH);
+#ifdef ORDERED
+    if (order) {
+      uint16_t at = READ_ORDER(order);
+      order++;
+#ifdef THREES
+      to = base + at + at + at; /* as not every core can multiply */
+#else
+      to = base + (uint16_t)(at * channels);
+#endif
+    }
+#endif
+    while (left--) {
+      PUT(READ_BYTE(colour++));
+    }
+  }
+}
+
+#else
+
+#ifndef ORDER_OF
+#define ORDER_OF(number)
+#endif
+
 #ifdef THREES /* three channels a pixel everywhere: written out, as it is the most common and the fastest */
 
 #if PACKING == PACKED_RAW
@@ -112,6 +222,8 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t chan
     from += channels;
   }
 }
+
+#endif
 
 #endif
 

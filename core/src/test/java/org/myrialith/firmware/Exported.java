@@ -21,9 +21,18 @@ final class Exported {
   private Exported() {}
 
   static Path export(Path base, GadgetPlan plan, String name) {
+    return write(base, plan.firmwareFiles(), name);
+  }
+
+  /** The firmware with its frames packed otherwise. */
+  static Path export(Path base, FirmwarePlan firmware, String name) {
+    return write(base, firmware.files(name, ""), name);
+  }
+
+  private static Path write(Path base, Map<String, byte[]> files, String name) {
     try {
       Path folder = Files.createTempDirectory(base, name);
-      for (Map.Entry<String, byte[]> file : plan.firmwareFiles().entrySet()) {
+      for (Map.Entry<String, byte[]> file : files.entrySet()) {
         Path path = folder.resolve(file.getKey());
         Files.createDirectories(path.getParent());
         Files.write(path, file.getValue());

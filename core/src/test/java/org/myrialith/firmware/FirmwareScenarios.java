@@ -44,7 +44,7 @@ final class FirmwareScenarios {
 
   static Stream<Named<GadgetPlan>> all() {
     return Stream.of(
-        Named.of("lantern, by palette", GadgetPlan.of(DemoGadgets.tideLantern())),
+        Named.of("lantern, by dictionary", GadgetPlan.of(DemoGadgets.tideLantern())),
         Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
         Named.of("post, three classes", GadgetPlan.of(DemoGadgets.mooringPost())),
         Named.of("pilot desk, three ways", GadgetPlan.of(DemoGadgets.pilotDesk())),
@@ -64,6 +64,13 @@ final class FirmwareScenarios {
         Named.of("white beyond 32 KB, large core", GadgetPlan.of(beyond(true))),
         Named.of("limited, large core", GadgetPlan.of(on(twoLines()))),
         Named.of("three sorts, limited, large core", GadgetPlan.of(on(threeSorts(true)))),
+        Named.of(
+            "going by, by columns", GadgetPlan.of(goingBy(Controller.AVR8_32K, 16, 8, 5, false))),
+        Named.of(
+            "going by, small core", GadgetPlan.of(goingBy(Controller.AVR8_8K, 13, 8, 5, false))),
+        Named.of(
+            "going by with white, large core",
+            GadgetPlan.of(goingBy(Controller.AVR8_256K, 24, 12, 300, true))),
         Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
@@ -315,6 +322,37 @@ final class FirmwareScenarios {
         new ColourSettings(new Transfer.PowerLaw(1), 100),
         PowerSettings.USUAL,
         List.of(new Clip("k1", "Noise", "f1", frames)));
+  }
+
+  /** A pattern that goes by on a panel whose rows are wired to and fro: its columns come again. */
+  static Gadget goingBy(Controller controller, int columns, int rows, int colours, boolean white) {
+    Random random = new Random(columns * 31L + rows);
+    byte[][] strip = new byte[3 * columns * rows][3];
+    for (byte[] cell : strip) {
+      new Random(random.nextInt(colours)).nextBytes(cell);
+    }
+    List<Frame> frames = new ArrayList<>();
+    for (int f = 0; f < 2 * columns; f++) {
+      byte[] rgb = new byte[columns * rows * 3];
+      for (int cell = 0; cell < columns * rows; cell++) {
+        byte[] one = strip[(cell % columns + f) * rows + cell / columns];
+        System.arraycopy(one, 0, rgb, 3 * cell, 3);
+      }
+      frames.add(new Frame(Picture.of(columns, rows, rgb), 24));
+    }
+    OneWirePixels line = OneWirePixels.usual("c1", List.of("f1"));
+    Fixture panel =
+        Fixture.of("f1", "Panel", new Panel(rows, columns, 8, 8, Corner.TOP_LEFT, false, true, 1));
+    return Gadgets.of(
+        "Going by",
+        "",
+        controller,
+        Optional.empty(),
+        List.of(of(panel, white ? "one-wire-rgbw" : "one-wire-rgb")),
+        List.of(white ? line.inOrder(ColourOrder.GRBW) : line),
+        new ColourSettings(new Transfer.PowerLaw(1), 100),
+        PowerSettings.USUAL,
+        List.of(new Clip("k1", "Going by", "f1", frames)));
   }
 
   static Gadget clockedRing() {
