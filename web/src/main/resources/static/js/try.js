@@ -4,6 +4,7 @@
 const AHEAD_MS = 1200; // of the gadget's own time, at its own speed
 const DRAW_MS = 33;
 const LOG_LINES = 60;
+const POWER = 99; // in place of an input: off and on again
 
 class LitTry extends HTMLElement {
   connectedCallback() {
@@ -15,6 +16,8 @@ class LitTry extends HTMLElement {
       if (e.target.closest("[data-go]")) {
         this.begin();
         this.power();
+      } else if (e.target.closest("[data-off-on]")) {
+        this.hand(POWER, 0);
       }
     });
     setTimeout(() => this.begin()); // what is in it comes a little later than itself
@@ -61,6 +64,20 @@ class LitTry extends HTMLElement {
     }
     for (const slider of this.querySelectorAll("input[type=range]")) {
       slider.addEventListener("input", () => this.hand(slider.dataset.input, slider.value));
+    }
+    for (const form of this.querySelectorAll(".try-line")) {
+      form.addEventListener("submit", (e) => {
+        e.preventDefault();
+        e.stopPropagation();
+        const field = form.querySelector("input");
+        if (this.running) {
+          for (const letter of `${field.value}\n`) {
+            this.events.push(`${Math.floor(this.at) + 1}:${form.dataset.input}:${Math.min(255, letter.codePointAt(0))}`);
+          }
+          field.value = "";
+          this.ask();
+        }
+      });
     }
     for (const knob of this.querySelectorAll("[data-way]")) {
       knob.addEventListener("click", () => this.notch(knob.dataset.input, Number(knob.dataset.way)));

@@ -7,7 +7,7 @@ import org.myrialith.finding.Bounds;
 
 /** What makes a cue fire. */
 public sealed interface Trigger
-    permits PowerOn, Press, Turned, Crossing, Becomes, Ended, Idle, Every {
+    permits PowerOn, Press, Turned, Crossing, Received, Becomes, Ended, Idle, Every {
 
   /** Which of several that an input has. */
   Bounds NUMBER = Bounds.count(1, 16);

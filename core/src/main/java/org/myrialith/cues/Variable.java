@@ -14,10 +14,16 @@ import org.myrialith.finding.InputException;
  * @param least and {@code most}: it never leaves them
  * @param start its value when power comes on
  * @param wraps whether beyond the one end it goes on at the other; else it stays there
+ * @param kept whether it is kept while power is off
+ * @param told whether messages set it, such as {@code name=12}
  */
-public record Variable(String name, int least, int most, int start, boolean wraps) {
+public record Variable(
+    String name, int least, int most, int start, boolean wraps, boolean kept, boolean told) {
   /** Most of them in a gadget. */
   public static final int MOST = 24;
+
+  /** From a change until it is kept over power-off: what is turned on and on wears less (ms). */
+  public static final int KEPT_MILLIS = 3000;
 
   /** Allowed values: 16 bits on the controller. */
   public static final Bounds VALUE = Bounds.count(-9999, 9999);
@@ -36,7 +42,14 @@ public record Variable(String name, int least, int most, int start, boolean wrap
           Field.count("most", "Most", VALUE).or(99),
           Field.count("start", "Begins at", VALUE).or(0),
           Field.flag("wraps", "Beyond its ends", "it stays there", "it goes on at the other end")
-              .or(false));
+              .or(false),
+          Field.flag("kept", "While power is off", "it is forgotten", "it is kept").or(false),
+          Field.flag("told", "Messages", "do not set it", "such as name=12 set it").or(false));
+
+  /** A value that cues alone set, and that is forgotten. */
+  public Variable(String name, int least, int most, int start, boolean wraps) {
+    this(name, least, most, start, wraps, false, false);
+  }
 
   public Variable {
     name = name.strip();
@@ -50,6 +63,16 @@ public record Variable(String name, int least, int most, int start, boolean wrap
     VALUE.require("least", least);
     Bounds.count(least, (int) VALUE.max()).require("most", most);
     Bounds.count(least, most).require("start", start);
+  }
+
+  /** Returns it as one that is kept while power is off. */
+  public Variable keeping() {
+    return new Variable(name, least, most, start, wraps, true, told);
+  }
+
+  /** Returns it as one that messages set. */
+  public Variable telling() {
+    return new Variable(name, least, most, start, wraps, kept, true);
   }
 
   /** Returns how many values it can have. */

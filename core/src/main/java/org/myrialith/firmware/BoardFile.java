@@ -62,6 +62,11 @@ record BoardFile(FirmwareWork work) {
     return controller.clockHz() / 1_000_000 + " MHz";
   }
 
+  private String includes() {
+    return (InputPins.keeps(work) ? "#include <avr/eeprom.h>\n" : "")
+        + (work.scans() ? "#include <avr/wdt.h>\n" : "");
+  }
+
   private String tick() {
     return Integer.toString(work.target().tickMicros(work.controller()));
   }
@@ -97,7 +102,7 @@ record BoardFile(FirmwareWork work) {
         .replace("@LINES@\n", turns.isEmpty() ? pieces : TURN_STATES + pieces + turn(turns))
         .replace("@INPUTS@\n", inputs.source())
         .replace("@LISTENS@\n", inputs.start())
-        .replace("@INCLUDES@\n", work.scans() ? "#include <avr/wdt.h>\n" : "")
+        .replace("@INCLUDES@\n", includes())
         .replace("@TURNS@\n", turns.isEmpty() ? work.scans() ? "  sei();\n" : "" : START_TURNS)
         .replace("@BEGIN@", begin)
         .replace("@GO@\n", go)

@@ -15,14 +15,19 @@ import org.myrialith.cues.Clears;
 import org.myrialith.cues.Comparison;
 import org.myrialith.cues.Press;
 import org.myrialith.cues.Readout;
+import org.myrialith.cues.Received;
 import org.myrialith.cues.Setting;
 import org.myrialith.cues.Stay;
+import org.myrialith.cues.Variable;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.frames.Limiter;
+import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.Cell;
+import org.myrialith.play.CueEngine;
 import org.myrialith.play.CueTable;
+import org.myrialith.play.KeptRecord;
 import org.myrialith.play.ReadoutTable;
 import org.myrialith.play.Row;
 import org.myrialith.play.SceneTable;
@@ -141,6 +146,9 @@ final class CuesHeader {
     if (cues.senses().stream().anyMatch(s -> s.sort() == Sense.Sort.ROTARY)) {
       define("ROTARY", 1);
     }
+    if (cues.reads()) {
+      messages();
+    }
     if (cues.chance()) {
       define("CHANCE", 1);
       define("FIRST_CHANCE", Integer.toUnsignedString(cues.firstChance()) + "UL");
@@ -153,6 +161,42 @@ final class CuesHeader {
     number("WHEN_", Row.Kind.values());
     number("STAY_", Stay.values());
     number("CLEARS_", Clears.values());
+  }
+
+  private void messages() {
+    define("READS", 1);
+    define("LINE_MOST", Received.MOST_LETTERS + "u");
+    define("LETTERS_AT_ONCE", CueEngine.LETTERS_AT_ONCE + "u");
+    define("MESSAGES", cues.messages().size() + "u");
+    if (!cues.messages().isEmpty()) {
+      bytes("message_texts", texts(cues.messages()));
+    }
+    List<Integer> told =
+        IntStream.range(0, cues.values().size())
+            .filter(v -> cues.values().get(v).told())
+            .boxed()
+            .toList();
+    if (!told.isEmpty()) {
+      define("TOLD", told.size() + "u");
+      bytes("told_names", texts(told.stream().map(v -> cues.values().get(v).name()).toList()));
+      bytes("told_values", told.stream());
+    }
+  }
+
+  /** Texts one behind the other, each with a 0 at its end. */
+  private static Stream<Integer> texts(List<String> all) {
+    return String.join("\0", all).concat("\0").chars().boxed();
+  }
+
+  private void kept() {
+    KeptRecord record = KeptRecord.of(cues, KeptMemory.of(work.controller()).orElseThrow());
+    define("KEPT", record.values().size() + "u");
+    define("KEEP_MS", Variable.KEPT_MILLIS + "u");
+    define("KEPT_BYTES", record.bytes() + "u");
+    define("KEPT_SLOTS", record.slots() + "u");
+    define("KEPT_SIGN", "0x" + Integer.toHexString(record.sign()) + "u");
+    bytes("kept_values", cues.kept().stream());
+    bytes("value_kept", cues.values().stream().map(v -> v.kept() ? 1 : 0));
   }
 
   private void bytes(String name, Stream<Integer> values) {
@@ -258,6 +302,9 @@ final class CuesHeader {
     define("VALUES", cues.values().size());
     if (cues.clock() >= 0) {
       define("CLOCK", cues.clock());
+    }
+    if (!cues.kept().isEmpty()) {
+      kept();
     }
     define("OF_VALUE", "0x80u");
     define("OF_HOW", "0x7fu");

@@ -1,10 +1,12 @@
 package org.myrialith.firmware;
 
 import java.util.stream.Stream;
+import org.myrialith.cues.Received;
 import org.myrialith.parts.Controller;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.Row;
 import org.myrialith.play.Sense;
+import org.myrialith.play.Value;
 
 /**
  * What the engine of cues takes, by what it has to do: read from the size tool on hundreds of
@@ -26,6 +28,10 @@ import org.myrialith.play.Sense;
  *     others
  * @param longRules more for rules of more than two bytes
  * @param ordered more for another order than that of the wire
+ * @param kept more for values that are kept while power is off
+ * @param touch more for pads
+ * @param text more for lines of text, {@code messages}: and for those that are waited for, {@code
+ *     told}: and for those that set values
  */
 record EngineSize(
     int apart,
@@ -50,16 +56,21 @@ record EngineSize(
     int codes,
     int codesMixed,
     int longRules,
-    int ordered) {
+    int ordered,
+    int kept,
+    int touch,
+    int text,
+    int messages,
+    int told) {
   private static final EngineSize AVR =
       new EngineSize(
           84, 103, 400, 420, 132, 57, 957, 179, 97, 643, 14, 255, 284, 296, 252, 976, 529, 1135,
-          194, 190, 120, 40, 60);
+          194, 190, 120, 40, 60, 630, 72, 417, 22, 196);
 
   private static final EngineSize ARM =
       new EngineSize(
           95, 98, 257, 98, 265, 123, 500, 100, 89, 483, 14, 181, 226, 58, 114, 550, 420, 902, 231,
-          130, 90, 30, 70);
+          130, 90, 30, 70, 500, 72, 203, 25, 180);
 
   /** Flash that the way to frames in several arrays takes, and each of them (bytes). */
   private static final int BANKED = 80;
@@ -112,12 +123,20 @@ record EngineSize(
     return codes + rules + (mixed ? codesMixed : 0) + (other ? ordered * (mixed ? 2 : 1) : 0);
   }
 
+  private static int pads(CueTable cues) {
+    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.TOUCH).count();
+  }
+
   private int asking(CueTable cues) {
     int asking = cues.senses().isEmpty() ? 0 : senses + each * cues.senses().size();
     asking += has(cues, Sense.Sort.ANALOGUE) ? analogue : 0;
     asking += has(cues, Sense.Sort.ROTARY) ? rotary : 0;
     asking += cues.chance() ? chance : 0;
     asking += rows(cues, Row.Kind.EVERY).findAny().isPresent() ? every : 0;
+    asking += cues.kept().isEmpty() ? 0 : kept;
+    asking += pads(cues) > 0 ? touch : 0;
+    asking += cues.reads() ? text + (cues.messages().isEmpty() ? 0 : messages) : 0;
+    asking += cues.values().stream().anyMatch(Value::told) ? told : 0;
     return asking + (cues.values().isEmpty() ? 0 : values) + (cues.clock() < 0 ? 0 : clock);
   }
 
@@ -148,9 +167,19 @@ record EngineSize(
         + cues.targets().size()
         + 4 * work.clips().size()
         + 4 * cues.scenes().size()
-        + (cues.readouts().isEmpty() ? 0 : 4)
+        + (cues.readouts().isEmpty() ? 0 : 3)
+        // what does not begin at 0 stands in pairs of bytes: a flag of each of these two
+        + (cues.readouts().isEmpty() == cues.kept().isEmpty() ? 0 : 1)
         + (work.sent().limiter().isPresent() ? 1 : 0)
-        + softly(work, cues);
+        + softly(work, cues)
+        + outside(work, cues);
+  }
+
+  /** What is kept over power-off, lines of text, pads at rest. */
+  private static int outside(FirmwareWork work, CueTable cues) {
+    int waiting = work.controller().portable() ? 0 : 34;
+    int kept = cues.kept().isEmpty() ? 0 : 2 * cues.kept().size() + 8;
+    return kept + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0) + pads(cues);
   }
 
   /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */

@@ -3,7 +3,9 @@ package org.myrialith.firmware;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
+import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueTable;
+import org.myrialith.play.KeptRecord;
 import org.myrialith.play.Sense;
 
 /** The C that reads the inputs of cues. */
@@ -27,23 +29,78 @@ record InputPins(FirmwareWork work) {
 
   /** Returns the function that reads them; nothing without inputs. */
   String source() {
+    return keeps() + serial() + reads();
+  }
+
+  private Dialect dialect() {
+    return Dialect.of(work.controller());
+  }
+
+  /** The memory that keeps values. */
+  private String keeps() {
+    return keeps(work) ? SourceText.read(dialect().file("keep.c")) + "\n" : "";
+  }
+
+  private String serial() {
+    return listens(work) ? SourceText.read(dialect().file("serial.c")) + "\n" : "";
+  }
+
+  /** Returns whether values are kept while power is off. */
+  static boolean keeps(FirmwareWork work) {
+    return work.cues().map(cues -> !cues.kept().isEmpty()).orElse(false);
+  }
+
+  /** Returns whether messages are read. */
+  static boolean listens(FirmwareWork work) {
+    return work.cues().map(CueTable::reads).orElse(false);
+  }
+
+  private String reads() {
     if (senses().isEmpty()) {
       return "";
     }
     StringBuilder cases = new StringBuilder();
+    int pad = 0;
     for (int s = 0; s < senses().size(); s++) {
-      cases.append(phrase("    case %d:\n      return %s;\n", s, reading(senses().get(s))));
+      Sense sense = senses().get(s);
+      if (sense.wired() == Sense.Wired.TOUCH) {
+        cases.append(
+            phrase(
+                "    case %d:\n      return touched(%s, pad_rest[%d]);\n",
+                s, filled(sense), pad++));
+        continue;
+      }
+      if (sense.sort() == Sense.Sort.SERIAL) {
+        continue;
+      }
+      cases.append(phrase("    case %d:\n      return %s;\n", s, reading(sense)));
     }
-    return (measures(work) && !portable() ? SourceText.read("measure.c") + "\n" : "")
+    String touch =
+        pad > 0
+            ? SourceText.read(dialect().file("touch.c"))
+                + phrase("\nstatic uint8_t pad_rest[%d];\n\n", pad)
+            : "";
+    return touch
+        + (measures(work) && !portable() ? SourceText.read("measure.c") + "\n" : "")
         + "uint8_t board_input(uint8_t number) {\n  switch (number) {\n"
         + cases
         + "    default:\n      return 0;\n  }\n}\n\n";
   }
 
+  private String filled(Sense sense) {
+    String pin = sense.pins().get(0);
+    return portable()
+        ? phrase("filled(%s)", pin.substring(1))
+        : phrase("filled(&PORT%c, 1 << %c)", pin.charAt(0), pin.charAt(1));
+  }
+
   private String reading(Sense sense) {
     return switch (sense.sort()) {
+      case SERIAL -> throw new IllegalArgumentException(sense.name());
       case ON_OFF ->
-          sense.pressedLow() ? "!" + high(sense.pins().get(0)) : high(sense.pins().get(0));
+          sense.wired() == Sense.Wired.LOW
+              ? "!" + high(sense.pins().get(0))
+              : high(sense.pins().get(0));
       case ROTARY ->
           phrase("(uint8_t)(%s + 2 * %s)", high(sense.pins().get(0)), high(sense.pins().get(1)));
       case ANALOGUE ->
@@ -72,8 +129,17 @@ record InputPins(FirmwareWork work) {
   /** Returns the statements that make their pins inputs. */
   String start() {
     StringBuilder text = new StringBuilder();
+    int pad = 0;
     for (Sense sense : senses()) {
-      boolean up = sense.pressedLow() || sense.sort() == Sense.Sort.ROTARY;
+      if (sense.wired() == Sense.Wired.TOUCH) {
+        text.append(phrase("  pad_rest[%d] = %s;\n", pad++, filled(sense)));
+        continue;
+      }
+      if (sense.sort() == Sense.Sort.SERIAL) {
+        text.append(port());
+        continue;
+      }
+      boolean up = sense.wired() == Sense.Wired.LOW || sense.sort() == Sense.Sort.ROTARY;
       for (String pin : sense.pins()) {
         text.append(portable() ? listen(pin, up, sense) : up ? pullUp(pin) : "");
       }
@@ -85,7 +151,22 @@ record InputPins(FirmwareWork work) {
       }
       text.append(phrase("  ADCSRA = (1 << ADEN) | %d;\n", steps));
     }
+    if (keeps(work) && portable()) {
+      KeptRecord record =
+          KeptRecord.of(work.cues().orElseThrow(), KeptMemory.of(work.controller()).orElseThrow());
+      text.append(phrase("  keep_begin(%d);\n", record.bytes() * record.slots()));
+    }
     return text.toString();
+  }
+
+  /** The serial port, open for letters of 8 bits. */
+  private String port() {
+    SerialRate rate = new SerialRate(work);
+    return portable()
+        ? phrase("  serial_begin(%dul);\n", rate.baud())
+        : phrase(
+            "  UBRR0 = %du;\n  UCSR0A = (1 << U2X0);\n  UCSR0B = (1 << RXEN0) | (1 << RXCIE0);\n  sei();\n",
+            rate.divider());
   }
 
   private static String listen(String pin, boolean up, Sense sense) {

@@ -2,17 +2,26 @@ package org.myrialith.firmware;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import org.myrialith.cues.Variable;
+import org.myrialith.finding.Quantity;
+import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueTable;
+import org.myrialith.play.KeptRecord;
 import org.myrialith.play.Sense;
+import org.myrialith.play.Value;
 
 /** How what cues listen to is wired, in words. */
 final class InputWiring {
   private InputWiring() {}
 
-  static void tell(CueTable cues, StringBuilder out) {
+  static void tell(FirmwareWork work, CueTable cues, StringBuilder out) {
     if (!cues.senses().isEmpty()) {
       out.append("\nInputs\n");
-      cues.senses().forEach(sense -> out.append("  ").append(one(sense)).append('\n'));
+      cues.senses().forEach(sense -> out.append("  ").append(one(work, sense)).append('\n'));
+    }
+    if (!cues.kept().isEmpty()) {
+      KeptMemory.of(work.controller())
+          .ifPresent(memory -> out.append(kept(KeptRecord.of(cues, memory))));
     }
     if (cues.clock() >= 0) {
       out.append(
@@ -21,7 +30,15 @@ final class InputWiring {
     }
   }
 
-  private static String one(Sense sense) {
+  private static String kept(KeptRecord record) {
+    return phrase(
+        "\nKept while power is off\n  %s, %s after they changed. The memory stands %d writings in turn.\n",
+        String.join(", ", record.values().stream().map(Value::name).toList()),
+        Quantity.text(Variable.KEPT_MILLIS * 1e-3, "s"),
+        record.writes());
+  }
+
+  private static String one(FirmwareWork work, Sense sense) {
     String pin = String.join(" and ", sense.pins());
     return switch (sense.sort()) {
       case ANALOGUE ->
@@ -32,12 +49,23 @@ final class InputWiring {
           phrase(
               "%s: its two contacts to pins %s, what they share to ground; pull-ups are inside. Trade the two where it goes the wrong way.",
               sense.title(), pin);
+      case SERIAL ->
+          phrase(
+              "%s: the sender's output to pin %s, grounds joined; %d baud, 8 bits, no parity, each line ended. A sender of 5 V wants a divider before a controller of 3.3 V.",
+              sense.title(), sense.pins().get(0), new SerialRate(work).baud());
       case ON_OFF ->
-          sense.pressedLow()
-              ? phrase("%s: from pin %s to ground; the pull-up is inside.", sense.title(), pin)
-              : phrase(
-                  "%s: from the controller's supply to pin %s, with 10 kohm from the pin to ground.",
-                  sense.title(), pin);
+          switch (sense.wired()) {
+            case LOW ->
+                phrase("%s: from pin %s to ground; the pull-up is inside.", sense.title(), pin);
+            case HIGH ->
+                phrase(
+                    "%s: from the controller's supply to pin %s, with 10 kohm from the pin to ground.",
+                    sense.title(), pin);
+            case TOUCH ->
+                phrase(
+                    "%s: the pad to pin %s by 1 kohm, and 1 Mohm from the pin to the controller's supply. Nobody touches it while power comes on: that is what it is compared with.",
+                    sense.title(), pin);
+          };
     };
   }
 }

@@ -33,8 +33,43 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
   /** What the inputs of cues want of the board. */
   private String listens() {
     boolean any = work.cues().map(cues -> !cues.senses().isEmpty()).orElse(false);
-    return (any ? LISTEN : "") + (InputPins.measures(work) ? MEASURE : "");
+    return (any ? LISTEN : "")
+        + (InputPins.measures(work) ? MEASURE : "")
+        + (InputPins.listens(work) ? port() : "")
+        + (InputPins.keeps(work) ? KEEP : "");
   }
+
+  /** Where the first port is that of the cable, or has pins of its own. */
+  private String port() {
+    return SERIAL.replace(
+        "@PORT@", work.controller().key().equals("32bit-4m") ? "Serial" : "Serial1");
+  }
+
+  private static final String SERIAL =
+      """
+      void serial_begin(uint32_t baud) { @PORT@.begin(baud); }
+
+      int16_t serial_get(void) { return (int16_t)@PORT@.read(); }
+
+      """;
+
+  /**
+   * Flash that stands in for memory of its own, written when all that belongs together is there.
+   */
+  private static final String KEEP =
+      """
+      void keep_begin(uint16_t bytes) { EEPROM.begin(bytes); }
+
+      uint8_t keep_get(uint16_t at) { return EEPROM.read(at); }
+
+      void keep_put(uint16_t at, uint8_t byte, uint8_t last) {
+        EEPROM.write(at, byte);
+        if (last) {
+          EEPROM.commit();
+        }
+      }
+
+      """;
 
   /** Boards read 10 bits unless they are asked for more. */
   private static final String MEASURE =
@@ -71,9 +106,16 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
     return work.lines().stream().anyMatch(OneWirePlan.class::isInstance);
   }
 
+  private String includes() {
+    String all =
+        (InputPins.keeps(work) ? "#include <EEPROM.h>\n" : "")
+            + (spi() ? "#include <SPI.h>\n" : "");
+    return all.isEmpty() ? "" : all + "\n";
+  }
+
   private String sketch(String what) {
     return SourceText.read(dialect().file("sketch.ino"))
-        .replace("@INCLUDE@\n", spi() ? "#include <SPI.h>\n\n" : "")
+        .replace("@INCLUDE@\n", includes())
         .replace("@SPI@\n", spi() ? SPI : "")
         .replace("@LISTENS@\n", listens())
         .replace("@TITLE@", title)

@@ -84,7 +84,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
     out.append(brief.title()).append("\n\n");
     unfit(out);
     wiring(out);
-    plan.work().cues().ifPresent(cues -> InputWiring.tell(cues, out));
+    plan.work().cues().ifPresent(cues -> InputWiring.tell(plan.work(), cues, out));
     current(out);
     out.append(
         """

@@ -190,6 +190,7 @@ public final class GadgetPlan {
             gadget.programme(),
             wiring(),
             ticks(),
+            gadget.brief().controller(),
             this::levels));
   }
 

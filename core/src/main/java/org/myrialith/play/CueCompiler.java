@@ -22,20 +22,27 @@ import org.myrialith.cues.Operand;
 import org.myrialith.cues.PowerOn;
 import org.myrialith.cues.Press;
 import org.myrialith.cues.Readout;
+import org.myrialith.cues.Received;
 import org.myrialith.cues.Scene;
 import org.myrialith.cues.Setting;
 import org.myrialith.cues.Stay;
 import org.myrialith.cues.Turned;
+import org.myrialith.cues.Variable;
 import org.myrialith.drive.Input;
 import org.myrialith.drive.InputList;
+import org.myrialith.drive.InputSort;
 import org.myrialith.drive.Wiring;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Programme;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.KeptMemory;
 
 /** Makes numbers of a sheet of cues. Mutable, lives for one sheet. */
 final class CueCompiler {
+  private final List<String> messages = new ArrayList<>();
+  private Controller controller;
   private final CueSheet sheet;
   private final List<Scene> scenes;
   private final InputList inputs;
@@ -111,10 +118,15 @@ final class CueCompiler {
     return values.get(number);
   }
 
-  CueTable table(Wiring wiring, Ticks ticks) {
+  CueTable table(Wiring wiring, Ticks ticks, Controller controller) {
+    this.controller = controller;
     sheet
         .variables()
-        .forEach(v -> values.add(new Value(v.name(), v.least(), v.most(), v.start(), v.wraps())));
+        .forEach(
+            v ->
+                values.add(
+                    new Value(
+                        v.name(), v.least(), v.most(), v.start(), v.wraps(), v.kept(), v.told())));
     if (names().anyMatch(name -> ClockValue.of(name).isPresent())) {
       clock = values.size();
       for (ClockValue value : ClockValue.values()) {
@@ -124,9 +136,11 @@ final class CueCompiler {
     if (values.isEmpty() && scenes.stream().anyMatch(scene -> !scene.readouts().isEmpty())) {
       values.add(new Value("", 0, 0, 0, false)); // nothing but letters is shown
     }
+    requireMemory();
     List<SceneTable> made = scenes();
     List<Row> rows = new ArrayList<>();
     sheet.cues().forEach(cue -> rows.add(row(cue, made)));
+    tell();
     boolean chance =
         rows.stream().anyMatch(row -> row.kind() == Row.Kind.EVERY && row.a() != row.b())
             || sheet.cues().stream()
@@ -142,11 +156,66 @@ final class CueCompiler {
         senses,
         rows,
         terms,
+        messages,
         chance,
         sheet.seed(),
         ticks.tickMillis(),
         ticks.fadeMillis(),
         standIn);
+  }
+
+  private void requireMemory() {
+    if (KeptMemory.of(controller).isEmpty()) {
+      sheet.variables().stream()
+          .filter(Variable::kept)
+          .forEach(v -> problem(v.name(), "can't be kept: this controller has no memory for it"));
+    }
+  }
+
+  /** Values that messages set want a serial port, whether cues listen to it or not. */
+  private void tell() {
+    for (Variable told : sheet.variables()) {
+      if (told.told() && senses.stream().noneMatch(s -> s.sort() == Sense.Sort.SERIAL)) {
+        Input port =
+            inputs.inputs().stream()
+                .filter(input -> input.sort() == InputSort.SERIAL)
+                .findFirst()
+                .orElse(null);
+        String why =
+            port == null ? "is set by messages, but no input is a serial port" : port(port);
+        if (why.isEmpty()) {
+          senses.add(Sense.of(port, 1, false));
+        } else {
+          problem(told.name(), why);
+        }
+      }
+    }
+  }
+
+  /** Why a serial port can't be read; empty where it can. */
+  private String port(Input input) {
+    String listens =
+        controller.pins().stream()
+            .filter(pin -> controller.otherUse(pin).orElse("").contains("serial in"))
+            .findFirst()
+            .orElse("");
+    if (listens.isEmpty()) {
+      return "reads messages, for which this controller has no serial port";
+    }
+    if (!input.pinNames().contains(listens)) {
+      return phrase("listens to %s, which has to be on pin %s", input.name(), listens);
+    }
+    boolean other =
+        senses.stream()
+            .anyMatch(s -> s.sort() == Sense.Sort.SERIAL && !s.name().equals(input.name()));
+    return other ? "listens to a second serial port; one is read" : "";
+  }
+
+  private int message(String word) {
+    if (!messages.contains(word)) {
+      messages.add(word);
+    }
+    return messages.indexOf(word);
   }
 
   /** Names of all values that anything is about. */
@@ -234,6 +303,9 @@ final class CueCompiler {
       int sense = sense(cue, crossing.number(), Sense.Sort.ANALOGUE);
       Row.Kind kind = crossing.above() ? Row.Kind.ABOVE : Row.Kind.BELOW;
       return of(row, kind, sense, crossing.mark(), crossing.release());
+    } else if (cue.when() instanceof Received received) {
+      int sense = sense(cue, 1, Sense.Sort.SERIAL);
+      return of(row, Row.Kind.RECEIVED, sense, message(received.word()), 0);
     } else if (cue.when() instanceof Becomes becomes) {
       Row.Terms whens = conditions(cue.id(), becomes.conditions());
       return new Row(cue, Row.Kind.BECOMES, -1, 0, 0, whens, row.onlys(), row.thens(), row.scene());
@@ -315,7 +387,7 @@ final class CueCompiler {
     return -1;
   }
 
-  private static String whyNot(Cue cue, Input input, int number) {
+  private String whyNot(Cue cue, Input input, int number) {
     if (input == null) {
       return phrase("listens to an input “%s” that is not there", cue.when().input());
     }
@@ -326,12 +398,12 @@ final class CueCompiler {
     if (number > input.count() || input.pinNames().size() < each * number) {
       return phrase("listens to number %d of %s, which has no pin", number, input.name());
     }
-    if (input.samples() > Sense.MOST_LOOKS) {
+    if (input.sort() != InputSort.SERIAL && input.samples() > Sense.MOST_LOOKS) {
       return phrase(
           "listens to %s, of which at most %d looks are remembered, not %d",
           input.name(), Sense.MOST_LOOKS, input.samples());
     }
-    return "";
+    return input.sort() == InputSort.SERIAL ? port(input) : "";
   }
 
   private boolean doubles(Cue one, int number) {

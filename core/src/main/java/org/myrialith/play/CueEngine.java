@@ -18,6 +18,9 @@ public final class CueEngine {
   private static final int ON = 1;
   private static final int OUT = 2;
 
+  /** Letters of messages that are looked at in one tick, at most. */
+  public static final int LETTERS_AT_ONCE = 16;
+
   /** A weight at which nothing below is seen. */
   static final int WHOLE = 256;
 
@@ -26,6 +29,7 @@ public final class CueEngine {
   private final Numbers numbers;
   private final Painter painter;
   private final Running running;
+  private final Messages messages;
 
   /** Of each cue. */
   private final int[] state;
@@ -70,6 +74,7 @@ public final class CueEngine {
     this.numbers = new Numbers(table);
     this.painter = new Painter(table);
     this.running = new Running(table);
+    this.messages = new Messages(table);
     int cues = table.rows().size();
     state = new int[cues];
     weight = new int[cues];
@@ -113,13 +118,33 @@ public final class CueEngine {
       fadeLeft = table.fadeMillis();
     }
     idle += table.tickMillis();
-    if (senses.look(readings)) {
+    if (senses.look(readings) | messages.look(numbers)) {
       idle = 0;
     }
     leaveInTime();
     running.pass(order, this::stands, painter);
     obey();
     return show();
+  }
+
+  /** Letters come in by the serial port, to be looked at from the next tick on. */
+  public void receive(String letters) {
+    messages.come(letters);
+  }
+
+  /** Returns the table with which it would begin if power went off and on now. */
+  public CueTable afterPowerOff() {
+    List<Value> begun = new ArrayList<>();
+    for (int value = 0; value < table.values().size(); value++) {
+      Value own = table.values().get(value);
+      begun.add(own.kept() ? own.beginning(numbers.saved[value]) : own);
+    }
+    return table.beginning(begun);
+  }
+
+  /** Returns how often values were kept. */
+  public int keeps() {
+    return numbers.keeps;
   }
 
   private void blink() {
@@ -181,6 +206,7 @@ public final class CueEngine {
           began(cue, !began && senses.state[row.sense()] >= (was[cue] ? row.b() : row.a()));
       case BELOW ->
           began(cue, !began && senses.state[row.sense()] < (was[cue] ? row.b() : row.a()));
+      case RECEIVED -> messages.received == row.a();
       case BECOMES -> began(cue, numbers.holds(row.whens()));
       case ENDED -> seen[row.a()];
       case IDLE -> began(cue, idle >= row.a());

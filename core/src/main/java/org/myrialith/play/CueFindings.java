@@ -14,9 +14,10 @@ import org.myrialith.cues.Stay;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.KeptMemory;
 
 /** What is judged of cues that can be obeyed. */
-record CueFindings(CueSheet sheet, CueTable table) {
+record CueFindings(CueSheet sheet, CueTable table, Optional<KeptMemory> memory) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -32,7 +33,10 @@ record CueFindings(CueSheet sheet, CueTable table) {
     }
     table.rows().forEach(row -> stuck(row).ifPresent(all::add));
     all.addAll(restless());
-    if (all.isEmpty()) {
+    if (!table.kept().isEmpty()) {
+      memory.ifPresent(one -> all.add(new Wear(table, KeptRecord.of(table, one)).finding()));
+    }
+    if (all.stream().allMatch(finding -> finding.verdict() == Verdict.HOLDS)) {
       all.add(
           Finding.of(
               Step.CUES,

@@ -21,6 +21,8 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Programme;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.KeptMemory;
 
 /**
  * A sheet of cues worked out.
@@ -29,9 +31,14 @@ import org.myrialith.layout.Layout;
  * @param problems by the identifier of the cue or readout that they are about; the engine can't
  *     obey while there are any
  * @param lit all that is ever lit, for what the limiter has to reckon with
+ * @param memory that keeps values while power is off; empty where there is none
  */
 public record CuePlan(
-    CueSheet sheet, CueTable table, List<Problem> problems, List<ClipLevels> lit) {
+    CueSheet sheet,
+    CueTable table,
+    List<Problem> problems,
+    List<ClipLevels> lit,
+    Optional<KeptMemory> memory) {
 
   /**
    * Works a sheet out.
@@ -47,12 +54,18 @@ public record CuePlan(
       Programme programme,
       Wiring wiring,
       Ticks ticks,
+      Controller controller,
       Function<Clip, List<ClipLevels>> levels) {
     CueCompiler compiler = new CueCompiler(sheet, scenes, layout, inputs, programme, levels);
-    CueTable table = compiler.table(wiring, ticks);
+    CueTable table = compiler.table(wiring, ticks, controller);
     List<ClipLevels> lit = new ArrayList<>(table.clips());
     lit.addAll(compiler.solids());
-    return new CuePlan(sheet, table, List.copyOf(compiler.problems()), List.copyOf(lit));
+    return new CuePlan(
+        sheet,
+        table,
+        List.copyOf(compiler.problems()),
+        List.copyOf(lit),
+        KeptMemory.of(controller));
   }
 
   /** Returns whether engine and firmware can obey it. */
@@ -72,7 +85,7 @@ public record CuePlan(
           Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
               .advising("Draw frames of a scene, or show a value."));
     }
-    return sound() ? new CueFindings(sheet, table).all() : troubles();
+    return sound() ? new CueFindings(sheet, table, memory).all() : troubles();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */

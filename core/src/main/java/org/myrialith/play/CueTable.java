@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.myrialith.drive.Wiring;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Limiter;
@@ -14,6 +15,7 @@ import org.myrialith.frames.Limiter;
  * @param values the maker's first, then those of the clock, seconds first, where they are used
  * @param clock position of the seconds; -1 without a clock
  * @param terms that rows and readouts point into
+ * @param messages lines that are listened for, each once
  * @param chance whether anything is left to chance
  * @param seed that it begins with
  * @param tickMillis from one look at everything to the next (ms)
@@ -30,6 +32,7 @@ public record CueTable(
     List<Sense> senses,
     List<Row> rows,
     List<Term> terms,
+    List<String> messages,
     boolean chance,
     int seed,
     int tickMillis,
@@ -42,6 +45,7 @@ public record CueTable(
     senses = List.copyOf(senses);
     rows = List.copyOf(rows);
     terms = List.copyOf(terms);
+    messages = List.copyOf(messages);
   }
 
   /** Returns it with a limiter. */
@@ -65,6 +69,7 @@ public record CueTable(
         senses,
         rows,
         terms,
+        messages,
         chance,
         seed,
         tickMillis,
@@ -89,6 +94,16 @@ public record CueTable(
   /** Returns all readouts, scene after scene. */
   public List<ReadoutTable> readouts() {
     return scenes.stream().flatMap(scene -> scene.readouts().stream()).toList();
+  }
+
+  /** Returns the positions of values that are kept while power is off. */
+  public List<Integer> kept() {
+    return IntStream.range(0, values.size()).filter(v -> values.get(v).kept()).boxed().toList();
+  }
+
+  /** Returns whether lines of text are read. */
+  public boolean reads() {
+    return senses.stream().anyMatch(sense -> sense.sort() == Sense.Sort.SERIAL);
   }
 
   /** Returns what chance begins with: the seed spread over 32 bits, never 0. */

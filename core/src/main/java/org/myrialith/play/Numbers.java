@@ -4,6 +4,7 @@ import java.util.List;
 import org.myrialith.cues.ClockValue;
 import org.myrialith.cues.Comparison;
 import org.myrialith.cues.Setting;
+import org.myrialith.cues.Variable;
 
 /** Values, the clock and chance. Mutable; the same steps in the same order as in the firmware. */
 final class Numbers {
@@ -23,14 +24,25 @@ final class Numbers {
   /** Values that changed since it was last asked for; a bit each. */
   int changed;
 
+  /** What would be found if power went off now. */
+  final int[] saved;
+
+  /** Milliseconds until what changed is kept; 0 for nothing. */
+  private int keepIn;
+
+  /** How often it was kept. */
+  int keeps;
+
   Numbers(CueTable table) {
     this.table = table;
     this.now = table.values().stream().mapToInt(Value::start).toArray();
+    this.saved = now.clone();
     this.chance = table.firstChance();
   }
 
   /** Goes on by a tick. */
   void pass() {
+    keep();
     if (table.chance()) {
       stir();
     }
@@ -41,6 +53,22 @@ final class Numbers {
         second();
       }
     }
+  }
+
+  /** What changed a while ago is kept. */
+  private void keep() {
+    if (keepIn > table.tickMillis()) {
+      keepIn -= table.tickMillis();
+    } else if (keepIn > 0) {
+      keepIn = 0;
+      keeps++;
+      table.kept().forEach(value -> saved[value] = now[value]);
+    }
+  }
+
+  /** A message sets a value, within its ends. */
+  void tell(int value, int number) {
+    put(value, within(value, table.values().get(value), number));
   }
 
   private int stir() {
@@ -62,6 +90,9 @@ final class Numbers {
   private void put(int value, int number) {
     if (now[value] != number) {
       now[value] = number;
+      if (table.values().get(value).kept() && keepIn == 0) {
+        keepIn = Variable.KEPT_MILLIS;
+      }
       changed |= 1 << value;
     }
   }

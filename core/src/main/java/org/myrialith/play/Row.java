@@ -8,7 +8,8 @@ import org.myrialith.cues.Cue;
  * @param kind what makes it fire
  * @param sense which input; -1 for none
  * @param a and {@code b}: by kind: press: its way; turned: 1 for right, and edges; crossing: mark
- *     and release (255 ones' for below are told by kind); ended: the cue; idle and every: times
+ *     and release (255 ones' for below are told by kind); received: which message; ended: the cue;
+ *     idle and every: times
  * @param whens terms of what it becomes, {@code onlys} those that have to hold, {@code thens}
  *     changes
  * @param scene which one it shows; -1 for none
@@ -22,6 +23,7 @@ public record Row(
     TURNED,
     ABOVE,
     BELOW,
+    RECEIVED,
     BECOMES,
     ENDED,
     IDLE,

@@ -11,7 +11,7 @@ import org.myrialith.drive.InputSort;
  * @param name of the input
  * @param number which of several it is, from 1
  * @param pins one, or two of a rotary knob
- * @param pressedLow whether it is on while its pin is low
+ * @param wired how it is read
  * @param everyMillis from one look to the next (ms)
  * @param looks that are remembered, and {@code agreeing}: of them have to agree
  * @param doubles whether a second press is waited for
@@ -21,7 +21,7 @@ public record Sense(
     int number,
     Sort sort,
     List<String> pins,
-    boolean pressedLow,
+    Wired wired,
     int everyMillis,
     int looks,
     int agreeing,
@@ -36,7 +36,19 @@ public record Sense(
     /** 0 to 255 of the supply. */
     ANALOGUE,
     /** Two pins, 0 to 3. */
-    ROTARY
+    ROTARY,
+    /** Lines of text, letter by letter. */
+    SERIAL
+  }
+
+  /** How something that is on or off is read. */
+  public enum Wired {
+    /** On while its pin is low; the pull-up is inside. */
+    LOW,
+    /** On while its pin is high. */
+    HIGH,
+    /** On while its pin, with 1 Mohm to the supply, is longer in coming up than at first. */
+    TOUCH
   }
 
   public Sense {
@@ -46,8 +58,8 @@ public record Sense(
   /** Returns whether the engine can read inputs of a sort. */
   static boolean reads(InputSort sort) {
     return switch (sort) {
-      case BUTTONS_UP, BUTTONS_DOWN, OTHER, KNOB, LIGHT -> true;
-      case REGISTERS, TOUCH, GRID, CLOCK_CHIP, SERIAL -> false;
+      case BUTTONS_UP, BUTTONS_DOWN, OTHER, KNOB, LIGHT, TOUCH, SERIAL -> true;
+      case REGISTERS, GRID, CLOCK_CHIP -> false;
     };
   }
 
@@ -55,19 +67,28 @@ public record Sense(
     return switch (sort) {
       case LIGHT -> Sort.ANALOGUE;
       case KNOB -> Sort.ROTARY;
+      case SERIAL -> Sort.SERIAL;
       default -> Sort.ON_OFF;
     };
   }
 
+  private static Wired wired(InputSort sort) {
+    return switch (sort) {
+      case BUTTONS_UP -> Wired.LOW;
+      case TOUCH -> Wired.TOUCH;
+      default -> Wired.HIGH;
+    };
+  }
+
   static Sense of(Input input, int number, boolean doubles) {
-    int each = input.sort() == InputSort.KNOB ? 2 : 1;
+    int each = input.sort().pins(1);
     List<String> pins = input.pinNames().subList(each * (number - 1), each * number);
     return new Sense(
         input.name(),
         number,
         sort(input.sort()),
         pins,
-        input.sort() == InputSort.BUTTONS_UP,
+        wired(input.sort()),
         input.everyMillis(),
         input.samples(),
         input.agreeing(),

@@ -70,6 +70,7 @@ final class Senses {
             case ON_OFF -> press(s, readings[s]);
             case ANALOGUE -> measure(s, readings[s]);
             case ROTARY -> turn(s, readings[s]);
+            case SERIAL -> false;
           };
     }
     return touched;

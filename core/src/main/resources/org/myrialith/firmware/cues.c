@@ -178,9 +178,18 @@ static int16_t values[VALUES];
 static uint32_t changed; /* values that changed since the last look; a bit each */
 static uint8_t moved;    /* whether any did since all cues were asked */
 
+#ifdef KEPT
+static uint16_t keep_ms; /* until what changed is kept over power-off; 0 for nothing */
+#endif
+
 static void put(uint8_t value, int16_t number) {
   if (values[value] != number) {
     values[value] = number;
+#ifdef KEPT
+    if (!keep_ms && READ_BYTE(&value_kept[value])) {
+      keep_ms = KEEP_MS;
+    }
+#endif
     moved = 1;
     changed |= (uint32_t)1 << value;
   }
@@ -337,6 +346,110 @@ static void set(uint16_t term, uint8_t count) {
   }
 }
 
+#ifdef KEPT
+
+/* What is kept stands in records, one after the other round and round, so that none is written more often than the others: a number that
+ * goes up, the values, and a check, by which a record is known that power-off cut short, or that is of other values. */
+static uint8_t kept_record[KEPT_BYTES];
+static uint8_t kept_at = KEPT_BYTES; /* what is written next of it */
+static uint8_t kept_slot;            /* where it goes */
+static uint8_t kept_number;
+
+static uint16_t kept_check(void) {
+  uint16_t check = KEPT_SIGN;
+  uint8_t i;
+  uint8_t bit;
+  for (i = 0; i < KEPT_BYTES - 2u; i++) {
+    check = (uint16_t)(check ^ (uint16_t)(kept_record[i] << 8));
+    for (bit = 0; bit < 8u; bit++) {
+      uint16_t over = check & 0x8000u;
+      check = (uint16_t)(check << 1);
+      if (over) {
+        check = (uint16_t)(check ^ 0x1021u);
+      }
+    }
+  }
+  return check;
+}
+
+static uint8_t kept_read(uint8_t slot) {
+  uint16_t check;
+  uint8_t i;
+  for (i = 0; i < KEPT_BYTES; i++) {
+    kept_record[i] = board_kept((uint16_t)(slot * KEPT_BYTES + i));
+  }
+  check = kept_check();
+  return kept_record[KEPT_BYTES - 2u] == (uint8_t)check && kept_record[KEPT_BYTES - 1u] == (uint8_t)(check >> 8);
+}
+
+static uint8_t after_slot(uint8_t slot) { return (uint8_t)(slot + 1u == KEPT_SLOTS ? 0u : slot + 1u); }
+
+static void restore(void) {
+  uint8_t i;
+  for (i = 0; i < KEPT; i++) {
+    uint8_t value = READ_BYTE(&kept_values[i]);
+    int16_t number = (int16_t)(uint16_t)(kept_record[1u + 2u * i] | (uint16_t)(kept_record[2u + 2u * i] << 8));
+    if (number >= (int16_t)READ_WORD(&value_least[value]) && number <= (int16_t)READ_WORD(&value_most[value])) {
+      values[value] = number;
+    }
+  }
+}
+
+/* The newest record is the one that no next one follows. */
+static void load_kept(void) {
+  uint8_t good = 0;
+  uint8_t slot = 0;
+  uint8_t left;
+  for (left = KEPT_SLOTS + 1u; left; left--) {
+    uint8_t before = good;
+    good = kept_read(slot);
+    if (before && !(good && kept_record[0] == (uint8_t)(kept_number + 1u))) {
+      kept_slot = slot;
+      kept_read((uint8_t)(slot ? slot - 1u : KEPT_SLOTS - 1u));
+      restore();
+      return;
+    }
+    kept_number = kept_record[0];
+    slot = after_slot(slot);
+  }
+}
+
+static void begin_record(void) {
+  uint16_t check;
+  uint8_t i;
+  kept_number++;
+  kept_record[0] = kept_number;
+  for (i = 0; i < KEPT; i++) {
+    uint16_t number = (uint16_t)values[READ_BYTE(&kept_values[i])];
+    kept_record[1u + 2u * i] = (uint8_t)number;
+    kept_record[2u + 2u * i] = (uint8_t)(number >> 8);
+  }
+  check = kept_check();
+  kept_record[KEPT_BYTES - 2u] = (uint8_t)check;
+  kept_record[KEPT_BYTES - 1u] = (uint8_t)(check >> 8);
+  kept_at = 0;
+}
+
+/* A byte at a time, when the memory is ready for it: nothing waits. */
+static void keep(void) {
+  if (kept_at < KEPT_BYTES) {
+    if (board_keep((uint16_t)(kept_slot * KEPT_BYTES + kept_at), kept_record[kept_at], kept_at == KEPT_BYTES - 1u)) {
+      kept_at++;
+      if (kept_at == KEPT_BYTES) {
+        kept_slot = after_slot(kept_slot);
+      }
+    }
+  }
+  if (keep_ms > TICK_MS) {
+    keep_ms = (uint16_t)(keep_ms - TICK_MS);
+  } else if (keep_ms) {
+    keep_ms = 0;
+    begin_record();
+  }
+}
+
+#endif
+
 static uint8_t asked_anew;
 
 #define HOLDS(first, count) holds(first, count)
@@ -346,6 +459,103 @@ static uint8_t asked_anew;
 
 #define HOLDS(first, count) 1u
 #define SET(first, count)
+
+#endif
+
+/* lines of text that come in */
+
+#ifdef READS
+
+static uint8_t line[LINE_MOST];
+static uint8_t line_length; /* one more than there is room for: it is too long */
+static uint8_t received;
+
+#if defined(TOLD) || MESSAGES
+/* Which of several texts one behind the other, each with a 0 at its end, the line begins with; none, one more than there are. */
+static uint8_t which(const uint8_t *text, uint8_t texts, uint8_t length) {
+  uint8_t one;
+  for (one = 0; one < texts; one++) {
+    uint8_t at = 0;
+    uint8_t same = 1;
+    uint8_t letter = READ_BYTE(text++);
+    for (; letter; letter = READ_BYTE(text++)) {
+      same = (uint8_t)(same && at < length && line[at] == letter);
+      at++;
+    }
+    if (same && at == length) {
+      break;
+    }
+  }
+  return one;
+}
+#endif
+
+#ifdef TOLD
+/* A name, =, a whole number of up to four digits. */
+static uint8_t tell(uint8_t equals) {
+  uint8_t one = which(told_names, TOLD, equals);
+  uint8_t at = (uint8_t)(equals + 1u);
+  uint8_t minus = at < line_length && line[at] == '-';
+  int16_t number = 0;
+  at = (uint8_t)(at + minus);
+  if (one == TOLD || at >= line_length || line_length - at > 4) {
+    return 0;
+  }
+  for (; at < line_length; at++) {
+    uint8_t digit = (uint8_t)(line[at] - '0');
+    if (digit > 9u) {
+      return 0;
+    }
+    number = (int16_t)(number * 10 + digit);
+  }
+  one = READ_BYTE(&told_values[one]);
+  put(one, within(one, minus ? -number : number));
+  return 1;
+}
+#endif
+
+/* Tells whether the line means something. */
+static uint8_t mean(void) {
+#ifdef TOLD
+  uint8_t equals = 0;
+  while (equals < line_length && line[equals] != '=') {
+    equals++;
+  }
+  if (equals < line_length) {
+    return tell(equals);
+  }
+#endif
+#if MESSAGES
+  received = which(message_texts, MESSAGES, line_length);
+  return received < MESSAGES;
+#else
+  return 0;
+#endif
+}
+
+/* Looks at what came, up to the end of a line; tells whether a line came that means something. */
+static uint8_t receive(void) {
+  uint8_t looked;
+  received = MESSAGES;
+  for (looked = 0; looked < LETTERS_AT_ONCE; looked++) {
+    int16_t letter = board_received();
+    if (letter < 0) {
+      break;
+    }
+    if (letter == '\n' || letter == '\r') {
+      uint8_t meant = line_length && line_length <= LINE_MOST ? mean() : 0;
+      line_length = 0;
+      if (meant) {
+        return 1;
+      }
+    } else if (line_length < LINE_MOST) {
+      line[line_length++] = (uint8_t)letter;
+    } else {
+      line_length = LINE_MOST + 1u;
+    }
+  }
+  return 0;
+}
 
 #endif
 
@@ -915,6 +1125,10 @@ static uint8_t fires(uint8_t cue) {
       return anew(cue, !began && sense_state[READ_BYTE(&cue_sense[cue])] <
                                      READ_LONG(flags[cue] & WAS ? &cue_b[cue] : &cue_a[cue]));
 #endif
+#ifdef READS
+    case WHEN_RECEIVED:
+      return received == READ_LONG(&cue_a[cue]);
+#endif
 #ifdef VALUES
     case WHEN_BECOMES:
       if (!asked_anew && !moved && !began) { /* as it was: nothing that it is about has changed */
@@ -1149,6 +1363,12 @@ void player_start(void) {
     values[value] = (int16_t)READ_WORD(&value_start[value]);
   }
 #endif
+#ifdef KEPT
+  load_kept();
+#endif
+#ifdef READS
+  received = MESSAGES;
+#endif
 #ifdef EVERY
   {
     uint8_t cue;
@@ -1169,6 +1389,9 @@ void player_start(void) {
 static uint8_t tick(void) {
   uint8_t blinked = 0;
   now += TICK_MS;
+#ifdef KEPT
+  keep();
+#endif
 #ifdef CHANCE
   stir();
 #endif
@@ -1191,6 +1414,11 @@ static uint8_t tick(void) {
   idle_ms += TICK_MS;
 #ifdef SENSES
   if (look()) {
+    idle_ms = 0;
+  }
+#endif
+#ifdef READS
+  if (receive()) {
     idle_ms = 0;
   }
 #endif

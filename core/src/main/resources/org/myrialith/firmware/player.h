@@ -14,6 +14,15 @@ void board_wait_ms(uint16_t ms);
 /* With cues only: what an input tells. 1 for on and 0 for off, 0 to 255 of a sensor, of a rotary knob one pin and twice the other. */
 uint8_t board_input(uint8_t number);
 
+/* With cues that read messages only: the next letter that came in, -1 for none. */
+int16_t board_received(void);
+
+/* With values that are kept over power-off only: a byte of what was kept. */
+uint8_t board_kept(uint16_t at);
+
+/* The same: keeps a byte, the last one of what belongs together or not. Returns 0 while the memory is not ready for it. */
+uint8_t board_keep(uint16_t at, uint8_t byte, uint8_t last);
+
 /* Goes to the start of the show and composes its first frame. Call once. */
 void player_start(void);
 

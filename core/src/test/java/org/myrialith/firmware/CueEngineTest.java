@@ -31,6 +31,10 @@ import org.myrialith.tool.SimulatedController;
 @Execution(ExecutionMode.CONCURRENT)
 class CueEngineTest {
   private static final int MILLIS = 6000;
+  private static final int AFTER_MILLIS = 1500;
+
+  /** As long as a record may take to be written. */
+  private static final int WRITING_MILLIS = 400;
 
   @TempDir static Path folders;
 
@@ -52,9 +56,25 @@ class CueEngineTest {
     assertThat(plan.cues().orElseThrow().problems()).isEmpty();
     CueTable table = plan.firmware().orElseThrow().work().cues().orElseThrow();
     List<int[]> script = CueGadgets.script(MILLIS, plan.gadget().title().hashCode());
-    List<String> here = played(plan, table, script);
-    List<String> there = run(plan, script, MILLIS);
-    assertThat(here.size()).isGreaterThan(8);
+    FirmwarePlan usual = plan.firmware().orElseThrow();
+    boolean codes = plan.gadget().title().hashCode() % 2 == 0; // frames by a dictionary, in half
+    FirmwarePlan firmware = codes ? usual.by(Packing.DICTIONARY).orElse(usual) : usual;
+    Path folder = Exported.export(folders, firmware, "cues");
+    SimulatedController.bring("host_cues.c", folder);
+    Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
+    CueEngine engine = new CueEngine(table);
+    Played played = played(plan, engine, script, MILLIS);
+    assertThat(played.frames.size()).isGreaterThan(8);
+    hold(played.frames, run(folder, script, MILLIS));
+    // power goes off and on: what is kept is there again, unless it was just being written
+    List<int[]> more = CueGadgets.script(AFTER_MILLIS, plan.gadget().title().hashCode() + 1);
+    if (played.writtenAt < MILLIS - WRITING_MILLIS) {
+      CueEngine again = new CueEngine(engine.afterPowerOff());
+      hold(played(plan, again, more, AFTER_MILLIS).frames, run(folder, more, AFTER_MILLIS));
+    }
+  }
+
+  private static void hold(List<String> here, List<String> there) {
     for (int i = 0; i < Math.min(here.size(), there.size()); i++) {
       assertThat(there.get(i)).as("frame %d", i).isEqualTo(here.get(i));
     }
@@ -62,19 +82,12 @@ class CueEngineTest {
   }
 
   /** What the firmware sends on this machine. */
-  private static List<String> run(GadgetPlan plan, List<int[]> script, int millis)
-      throws IOException {
-    FirmwarePlan usual = plan.firmware().orElseThrow();
-    boolean codes = plan.gadget().title().hashCode() % 2 == 0; // frames by a dictionary, in half
-    FirmwarePlan firmware = codes ? usual.by(Packing.DICTIONARY).orElse(usual) : usual;
-    Path folder = Exported.export(folders, firmware, "cues");
-    SimulatedController.bring("host_cues.c", folder);
+  private static List<String> run(Path folder, List<int[]> script, int millis) throws IOException {
     Files.writeString(
         folder.resolve("script.txt"),
         script.stream()
             .map(e -> e[0] + " " + e[1] + " " + e[2])
             .collect(Collectors.joining("\n", "", "\n")));
-    Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
     String[] lines =
         OutsideTool.runClean(folder, "./host", "script.txt", String.valueOf(millis))
             .text()
@@ -82,23 +95,37 @@ class CueEngineTest {
     return List.of(lines);
   }
 
-  private static List<String> played(GadgetPlan plan, CueTable table, List<int[]> script) {
-    CueEngine engine = new CueEngine(table);
+  /**
+   * What the engine here shows.
+   *
+   * @param frames when and what, as the firmware prints it
+   * @param writtenAt when values were last kept (ms)
+   */
+  private record Played(List<String> frames, int writtenAt) {}
+
+  private static Played played(GadgetPlan plan, CueEngine engine, List<int[]> script, int millis) {
     List<String> all = new ArrayList<>();
     all.add(line(plan, engine));
-    int[] readings = new int[Math.max(8, table.senses().size())];
+    int[] readings = new int[64];
     int next = 0;
-    while (engine.nowMillis() < MILLIS) {
-      int now = engine.nowMillis() + table.tickMillis();
+    int writtenAt = 0;
+    while (engine.nowMillis() < millis) {
+      int before = engine.keeps();
+      int now = engine.nowMillis() + plan.cueTable().orElseThrow().tickMillis();
       while (next < script.size() && script.get(next)[0] <= now) {
-        readings[script.get(next)[1]] = script.get(next)[2];
-        next++;
+        int[] one = script.get(next++);
+        if (one[1] == CueGadgets.LETTER) {
+          engine.receive(String.valueOf((char) one[2]));
+        } else {
+          readings[one[1]] = one[2];
+        }
       }
       if (engine.tick(readings)) {
         all.add(line(plan, engine));
       }
+      writtenAt = engine.keeps() > before ? now : writtenAt;
     }
-    return all;
+    return new Played(all, writtenAt);
   }
 
   private static String line(GadgetPlan plan, CueEngine engine) {

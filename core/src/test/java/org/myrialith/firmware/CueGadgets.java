@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.myrialith.cues.Becomes;
 import org.myrialith.cues.Clears;
@@ -15,6 +16,7 @@ import org.myrialith.cues.PowerOn;
 import org.myrialith.cues.Press;
 import org.myrialith.cues.Readout;
 import org.myrialith.cues.ReadoutForm;
+import org.myrialith.cues.Received;
 import org.myrialith.cues.Scene;
 import org.myrialith.cues.Stay;
 import org.myrialith.cues.Trigger;
@@ -28,6 +30,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.lettering.Fonts;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.KeptMemory;
 
 /** Cues by chance over a gadget that lights up in any way. */
 final class CueGadgets {
@@ -55,18 +58,31 @@ final class CueGadgets {
     scenes.set(0, first.with(List.of(), List.of(), List.of()));
     List<Variable> variables =
         List.of(
-            new Variable("score", -20, 120, 3, false),
-            new Variable("face", 1, 6, 1, true),
+            new Variable("score", -20, 120, 3, false, keeps(), serial().isPresent()),
+            new Variable("face", 1, 6, 1, true, keeps(), serial().isPresent()),
             new Variable("armed", 0, 1, 0, true));
     List<Cue> cues = new ArrayList<>();
     cues.add(Cue.showing("u1", "Rest", new PowerOn(), "s1").fading(120, 0));
-    for (int c = 2; c <= 14; c++) {
+    int most = serial().isPresent() ? 16 : 14;
+    for (int c = 2; c <= most; c++) {
       cues.add(cue(c));
     }
     CueSheet sheet = new CueSheet(variables, scenes, "s1", cues, 1 + random.nextInt(999));
     return base.with(base.circuits().with(inputs()))
         .with(base.programme().playing(first.clips(), List.of(), List.of()))
         .with(sheet);
+  }
+
+  private boolean keeps() {
+    return KeptMemory.of(base.brief().controller()).isPresent();
+  }
+
+  /** The pin that messages come in by. */
+  private Optional<String> serial() {
+    Controller controller = base.brief().controller();
+    return controller.pins().stream()
+        .filter(pin -> controller.otherUse(pin).orElse("").contains("serial in"))
+        .findFirst();
   }
 
   /** On pins that nothing else has, as far as there are any. */
@@ -82,12 +98,21 @@ final class CueGadgets {
     while (pins.size() < 5) {
       pins.addAll(controller.pins());
     }
-    return new InputList(
+    List<Input> all = new ArrayList<>();
+    serial()
+        .ifPresent(
+            pin -> {
+              String other =
+                  controller.pins().stream().filter(p -> !p.equals(pin)).findFirst().get();
+              all.add(new Input("Serial", InputSort.SERIAL, other + " " + pin, 1, 1, 1, 1));
+            });
+    all.addAll(
         List.of(
             new Input("Button", InputSort.BUTTONS_UP, pins.get(0) + " " + pins.get(1), 2, 5, 4, 3),
             new Input("Switch", InputSort.BUTTONS_DOWN, pins.get(2), 1, 7, 8, 6),
             new Input("Knob", InputSort.KNOB, pins.get(3) + " " + pins.get(4), 1, 1, 1, 1),
             new Input("Light", InputSort.LIGHT, light, 1, 40, 1, 1)));
+    return new InputList(all);
   }
 
   private Scene scene(int number) {
@@ -179,9 +204,36 @@ final class CueGadgets {
       case 11 -> new Becomes("score > 20 and armed = 1");
       case 12 -> new Ended("u5");
       case 13 -> new Idle(1);
+      case 15 -> new Received("Serial", "next page");
+      case 16 -> new Received("Serial", "go");
       default -> new Every(300, 900);
     };
   }
+
+  /** In place of an input: a letter comes in. */
+  static final int LETTER = 60;
+
+  private static final String[] LINES = {
+    "go\n",
+    "next page\r\n",
+    "face=3\n",
+    "score=-200\n",
+    "face=99\r",
+    "score=0042\n",
+    "nonsense\n",
+    "go \n",
+    "gogo\n",
+    "score=\n",
+    "score=-\n",
+    "score=12345\n",
+    "score=1a\n",
+    "armed=1\n",
+    "=5\n",
+    "score\n",
+    "a line that is longer than any that is listened to\n",
+    "\n\n",
+    "go"
+  };
 
   /** Looks that a maker's hands could give: lines of time, input and reading. */
   static List<int[]> script(int millis, long seed) {
@@ -192,7 +244,14 @@ final class CueGadgets {
     int at = 50;
     int[] down = new int[3];
     while (at < millis) {
-      switch (random.nextInt(6)) {
+      switch (random.nextInt(7)) {
+        case 6 -> {
+          String line = LINES[random.nextInt(LINES.length)];
+          for (char letter : line.toCharArray()) {
+            all.add(new int[] {at, LETTER, letter});
+            at += random.nextInt(2);
+          }
+        }
         case 0, 1, 2 -> {
           int button = random.nextInt(3);
           down[button] ^= 1;

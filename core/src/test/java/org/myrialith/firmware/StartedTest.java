@@ -129,7 +129,7 @@ class StartedTest {
   }
 
   /** Flash within 5 %, RAM to the byte. */
-  private static void holdTheSize(Path folder, FirmwarePlan firmware) {
+  static void holdTheSize(Path folder, FirmwarePlan firmware) {
     String report = OutsideTool.run(folder, "make", "-s", "size").text();
     double flash = figure("Program", report);
     assertThat((double) firmware.flashBytes()).isCloseTo(flash, within(0.05 * flash));

@@ -1,9 +1,13 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
  * usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
- * With @FILE for a pin, inputs are set by a script of lines "MICROSECONDS PIN VALUE": 0 or 1, or for a0 and so on a voltage in mV.
+ * With @FILE for a pin, inputs are set by a script of lines "MICROSECONDS PIN VALUE": 0 or 1, or for a0 and so on a voltage in mV, for u0 a
+ * letter to the serial port; tD2 and so on is a pad, which fills by a resistor, and longer while its value is 1.
+ * What is kept while power is off is that of kept.bin, if there is one, and is left there.
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_adc.h>
+#include <simavr/avr_eeprom.h>
 #include <simavr/avr_ioport.h>
+#include <simavr/avr_uart.h>
 #include <simavr/sim_avr.h>
 #include <simavr/sim_elf.h>
 #include <stdint.h>
@@ -60,12 +64,84 @@ static int read_script(const char *name) {
   while (events < MOST_EVENTS && fscanf(in, "%lu %7s %u", &micros, pin, &value) == 3) {
     script[events].at = (avr_cycle_count_t)((unsigned long long)micros * hz / 1000000u);
     script[events].port = pin[0];
-    script[events].bit = pin[1] - '0';
+    script[events].bit = pin[0] == 't' ? (pin[1] - 'A') * 8 + pin[2] - '0' : pin[1] - '0';
     script[events].value = value;
     events++;
   }
   fclose(in);
   return 1;
+}
+
+static void set_pin(char port, int bit, uint32_t value) {
+  avr_ioport_external_t external = {.name = (unsigned char)port};
+  set_mask[port - 'A'] |= (uint8_t)(1 << bit);
+  set_value[port - 'A'] = (uint8_t)((set_value[port - 'A'] & ~(1 << bit)) | (int)(value << bit));
+  external.mask = set_mask[port - 'A'];
+  external.value = set_value[port - 'A'];
+  avr_ioctl(avr, AVR_IOCTL_IOPORT_SET_EXTERNAL(port), &external);
+  avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(port), bit), value);
+}
+
+/* pads */
+static uint8_t finger[26 * 8];
+static uint8_t is_pad[26 * 8];
+static uint8_t driven[26];
+
+static avr_cycle_count_t full(struct avr_t *a, avr_cycle_count_t when, void *param) {
+  int pad = (int)(intptr_t)param;
+  (void)a;
+  (void)when;
+  if (!(driven[pad / 8] & (1 << pad % 8))) set_pin((char)('A' + pad / 8), pad % 8, 1);
+  return 0;
+}
+
+/* While it is an output, it is emptied; from then on it fills: 15 pF by 1 Mohm, with a finger 60. */
+static void on_pad(struct avr_irq_t *irq, uint32_t value, void *param) {
+  int port = (int)(intptr_t)param;
+  int bit;
+  (void)irq;
+  for (bit = 0; bit < 8; bit++) {
+    int pad = port * 8 + bit;
+    int was = driven[port] >> bit & 1;
+    int is = (int)(value >> bit & 1);
+    if (!is_pad[pad] || was == is) continue;
+    driven[port] = (uint8_t)((driven[port] & ~(1 << bit)) | (is << bit));
+    if (is) {
+      set_pin((char)('A' + port), bit, 0);
+    } else {
+      avr_cycle_timer_register_usec(avr, finger[pad] ? 42 : 10, full, (void *)(intptr_t)pad);
+    }
+  }
+}
+
+static void set_finger(int pad, uint32_t value) {
+  char port = (char)('A' + pad / 8);
+  int bit;
+  int any = 0;
+  for (bit = 0; bit < 8; bit++) any |= is_pad[pad / 8 * 8 + bit];
+  if (!any) {
+    avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(port), IOPORT_IRQ_DIRECTION_ALL), on_pad,
+                            (void *)(intptr_t)(port - 'A'));
+  }
+  is_pad[pad] = 1;
+  finger[pad] = (uint8_t)value;
+}
+
+/* memory that keeps */
+#define KEPT_MOST 8192
+
+static void keep(int leave) {
+  static uint8_t bytes[KEPT_MOST];
+  avr_eeprom_desc_t all = {.ee = bytes, .offset = 0, .size = avr->e2end + 1u};
+  FILE *file = fopen("kept.bin", leave ? "wb" : "rb");
+  if (!file || all.size > KEPT_MOST) return;
+  if (leave) {
+    avr_ioctl(avr, AVR_IOCTL_EEPROM_GET, &all);
+    fwrite(all.ee, 1, all.size, file);
+  } else if (fread(bytes, 1, all.size, file) == all.size) {
+    avr_ioctl(avr, AVR_IOCTL_EEPROM_SET, &all);
+  }
+  fclose(file);
 }
 
 static void set_inputs(void) {
@@ -76,14 +152,12 @@ static void set_inputs(void) {
     next_event++;
     if (port == 'a') {
       avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_ADC_GETIRQ, ADC_IRQ_ADC0 + bit), value);
+    } else if (port == 'u') {
+      avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_UART_GETIRQ('0'), UART_IRQ_INPUT), value);
+    } else if (port == 't') {
+      set_finger(bit, value);
     } else {
-      avr_ioport_external_t external = {.name = (unsigned char)port};
-      set_mask[port - 'A'] |= (uint8_t)(1 << bit);
-      set_value[port - 'A'] = (uint8_t)((set_value[port - 'A'] & ~(1 << bit)) | (int)(value << bit));
-      external.mask = set_mask[port - 'A'];
-      external.value = set_value[port - 'A'];
-      avr_ioctl(avr, AVR_IOCTL_IOPORT_SET_EXTERNAL(port), &external);
-      avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ(port), bit), value);
+      set_pin(port, bit, value);
     }
   }
 }
@@ -127,8 +201,13 @@ int main(int argc, char **argv) {
   avr_init(avr);
   avr->log = LOG_ERROR;
   avr_load_firmware(avr, &firmware);
+  {
+    uint32_t flags = 0;
+    avr_ioctl(avr, AVR_IOCTL_UART_SET_FLAGS('0'), &flags); /* nothing of it is printed */
+  }
   avr->frequency = hz;
   avr->sleep = no_sleep;
+  keep(0);
   fprintf(out, "$timescale 1 ns $end\n$scope module top $end\n");
   avr->vcc = avr->avcc = avr->aref = 5000;
   if (argv[argc - 1][0] == '@') {
@@ -169,6 +248,7 @@ int main(int argc, char **argv) {
   }
   fprintf(out, "#%llu\n", nanos() + 1000000u);
   fclose(out);
+  keep(1);
   printf("stack %u\n", deepest);
   return state == cpu_Crashed ? 4 : 0;
 }

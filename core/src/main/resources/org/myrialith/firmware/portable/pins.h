@@ -26,6 +26,17 @@ uint8_t pin_get(uint8_t pin);
 /* Of sensors only. 0 to 255 of the supply. */
 uint8_t pin_measure(uint8_t pin);
 
+/* Of messages only. Opens the serial port. */
+void serial_begin(uint32_t baud);
+
+/* Of messages only. The next letter that came in, -1 for none. */
+int16_t serial_get(void);
+
+/* Of values that are kept over power-off only: that many bytes are. */
+void keep_begin(uint16_t bytes);
+uint8_t keep_get(uint16_t at);
+void keep_put(uint16_t at, uint8_t byte, uint8_t last);
+
 /* Waits at least so many microseconds. */
 void wait_us(uint16_t us);
 

@@ -38,6 +38,9 @@ class TryController {
 
   private static final int MOST_EVENTS = 4_000;
 
+  /** In place of an input: power goes off, and on again at once. */
+  private static final int POWER = 99;
+
   /** Most of what is answered at once. */
   private static final int MOST_FRAMES = 600;
 
@@ -99,13 +102,21 @@ class TryController {
         throw new InputException("events", one, "time, input and reading");
       }
       int[] parts = Arrays.stream(one.split(":")).mapToInt(Integer::parseInt).toArray();
-      Bounds.count(0, table.senses().size() - 1).require("input", parts[1]);
-      Sense.Sort sort = table.senses().get(parts[1]).sort();
-      int most = sort == Sense.Sort.ON_OFF ? 1 : sort == Sense.Sort.ROTARY ? 3 : 255;
-      Bounds.count(0, most).require("reading", parts[2]);
+      if (parts[1] != POWER) {
+        Bounds.count(0, table.senses().size() - 1).require("input", parts[1]);
+        Bounds.count(0, most(table.senses().get(parts[1]).sort())).require("reading", parts[2]);
+      }
       hands.add(parts);
     }
     return hands;
+  }
+
+  private static int most(Sense.Sort sort) {
+    return switch (sort) {
+      case ON_OFF -> 1;
+      case ROTARY -> 3;
+      case ANALOGUE, SERIAL -> 255;
+    };
   }
 
   /**
@@ -117,56 +128,100 @@ class TryController {
   private record Span(int from, int until, int since) {}
 
   private static Tried play(GadgetPlan plan, CueTable table, Span span, List<int[]> hands) {
-    CueEngine engine = new CueEngine(table);
+    Run run = new Run(table);
     List<Object[]> frames = new ArrayList<>();
-    byte[] seen = plan.seen(engine.levels());
+    byte[] seen = plan.seen(run.engine.levels());
     boolean stale = false;
-    int[] readings = new int[table.senses().size()];
-    for (int s = 0; s < readings.length; s++) {
-      readings[s] = table.senses().get(s).sort() == Sense.Sort.ANALOGUE ? 255 : 0;
-    }
     int next = 0;
-    while (engine.nowMillis() < span.until) {
-      int now = engine.nowMillis() + table.tickMillis();
+    while (run.now() < span.until) {
+      int now = run.now() + table.tickMillis();
+      int before = run.now();
       while (next < hands.size() && hands.get(next)[0] <= now) {
-        readings[hands.get(next)[1]] = hands.get(next)[2];
-        next++;
+        stale |= run.obey(hands.get(next++));
       }
       if (now > span.from && frames.isEmpty()) {
-        frames.add(frame(engine.nowMillis(), stale ? plan.seen(engine.levels()) : seen));
+        frames.add(frame(before, stale ? plan.seen(run.engine.levels()) : seen));
       }
-      boolean changed = engine.tick(readings);
+      boolean changed = run.tick();
       stale |= changed;
       if (changed && now > span.from && frames.size() < MOST_FRAMES) {
-        frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
+        frames.add(frame(run.now(), plan.seen(run.engine.levels())));
       }
     }
     if (frames.isEmpty()) {
-      frames.add(frame(engine.nowMillis(), plan.seen(engine.levels())));
+      frames.add(frame(run.now(), plan.seen(run.engine.levels())));
     }
     return new Tried(
         PreviewController.box(plan),
         PreviewController.places(plan),
         frames,
-        log(engine, table, span.since),
-        on(engine, table),
-        values(engine, table));
+        run.log(span.since),
+        on(run.engine, table),
+        values(run.engine, table));
+  }
+
+  /** The engine, and what was done to it; power may go off and on in between. Mutable. */
+  private static final class Run {
+    private final CueTable table;
+    private final int[] readings;
+    private final List<Object[]> log = new ArrayList<>();
+    private CueEngine engine;
+    private int began;
+    private boolean anew;
+
+    Run(CueTable table) {
+      this.table = table;
+      engine = new CueEngine(table);
+      readings = new int[table.senses().size()];
+      for (int s = 0; s < readings.length; s++) {
+        readings[s] = table.senses().get(s).sort() == Sense.Sort.ANALOGUE ? 255 : 0;
+      }
+    }
+
+    int now() {
+      return began + engine.nowMillis();
+    }
+
+    /** Returns whether anything else is shown at once. */
+    boolean obey(int[] hand) {
+      if (hand[1] == POWER) {
+        note();
+        began = now();
+        engine = new CueEngine(engine.afterPowerOff());
+        log.add(new Object[] {began, "Power", "off and on"});
+        anew = true;
+        return true;
+      }
+      if (table.senses().get(hand[1]).sort() == Sense.Sort.SERIAL) {
+        engine.receive(String.valueOf((char) hand[2]));
+      } else {
+        readings[hand[1]] = hand[2];
+      }
+      return false;
+    }
+
+    boolean tick() {
+      boolean changed = engine.tick(readings) || anew;
+      anew = false;
+      return changed;
+    }
+
+    private void note() {
+      for (CueEngine.Happened one : engine.happened()) {
+        Row row = table.rows().get(one.row());
+        String why = one.fired() ? row.cue().when().words() : "leaves";
+        log.add(new Object[] {began + one.atMillis(), row.cue().name(), why});
+      }
+    }
+
+    List<Object[]> log(int since) {
+      note();
+      return log.stream().filter(one -> (int) one[0] > since).toList();
+    }
   }
 
   private static Object[] frame(int at, byte[] rgb) {
     return new Object[] {at, Base64.getEncoder().encodeToString(rgb)};
-  }
-
-  private static List<Object[]> log(CueEngine engine, CueTable table, int since) {
-    List<Object[]> log = new ArrayList<>();
-    for (CueEngine.Happened one : engine.happened()) {
-      Row row = table.rows().get(one.row());
-      if (one.atMillis() > since) {
-        String why = one.fired() ? row.cue().when().words() : "leaves";
-        log.add(new Object[] {one.atMillis(), row.cue().name(), why});
-      }
-    }
-    return log;
   }
 
   private static List<String> on(CueEngine engine, CueTable table) {

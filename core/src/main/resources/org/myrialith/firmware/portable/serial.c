@@ -1,0 +1,1 @@
+int16_t board_received(void) { return serial_get(); }

@@ -1,0 +1,325 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Levels;
+import org.myrialith.cues.Becomes;
+import org.myrialith.cues.Clears;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.PowerOn;
+import org.myrialith.cues.Press;
+import org.myrialith.cues.Readout;
+import org.myrialith.cues.ReadoutForm;
+import org.myrialith.cues.Received;
+import org.myrialith.cues.Scene;
+import org.myrialith.cues.Stay;
+import org.myrialith.cues.Variable;
+import org.myrialith.drive.Input;
+import org.myrialith.drive.InputList;
+import org.myrialith.drive.InputSort;
+import org.myrialith.drive.OneWirePixels;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Point;
+import org.myrialith.layout.Strip;
+import org.myrialith.lettering.Fonts;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.KeptMemory;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.KeptRecord;
+import org.myrialith.power.PowerSettings;
+import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.Gadgets;
+import org.myrialith.tool.OutsideTool;
+import org.myrialith.tool.SimulatedController;
+
+/**
+ * Messages by the serial port, touch pads and values that are kept while power is off, on a
+ * simulated controller whose port receives letters and whose pads fill as pads do.
+ */
+@Execution(ExecutionMode.CONCURRENT)
+class CueInputsTest {
+  private static final int PIXELS = 12;
+  private static final int MILLIS = 6000;
+
+  /** A letter at 9600 baud takes 1.04 ms; then a tick has to look. */
+  private static final double LETTER_MILLIS = 1.05;
+
+  @TempDir static Path folders;
+
+  /** The controller, the pixels' pin, that of letters and another, that of the pad. */
+  record Board(Controller controller, String line, String letters, String pad) {
+    boolean listens() {
+      return !letters.isEmpty();
+    }
+  }
+
+  static Stream<Board> boards() {
+    return Stream.of(
+        new Board(Controller.AVR8_32K, "D6", "D0 D1", "D2"),
+        new Board(Controller.AVR8_256K, "F3", "E0 E1", "A2"),
+        new Board(Controller.AVR8_8K, "B0", "", "B3"));
+  }
+
+  private static Scene scene(String id, int rgb, List<Readout> readouts) {
+    byte[] all = new byte[3 * PIXELS];
+    for (int p = 0; p < PIXELS; p++) {
+      all[3 * p] = (byte) (rgb >> 16);
+      all[3 * p + 1] = (byte) (rgb >> 8);
+      all[3 * p + 2] = (byte) rgb;
+    }
+    Clip clip = new Clip("k" + id, id, "f1", List.of(new Frame(Picture.of(PIXELS, 1, all), 100)));
+    return new Scene(id, id, List.of(clip), List.of(), List.of(), readouts);
+  }
+
+  private static Readout bar(String id, String value) {
+    return new Readout(
+        id, "f1", ReadoutForm.BAR, "{" + value + "}", Fonts.USUAL, 0, 0, 0xffc040, true, "");
+  }
+
+  static GadgetPlan plan(Board board) {
+    List<Scene> scenes =
+        List.of(
+            scene("s1", 0x200000, List.of(bar("r1", "count"))),
+            scene("s2", 0x00a000, List.of()),
+            scene("s3", 0x0000c0, List.of(bar("r2", "warmth"))));
+    List<Input> inputs = new ArrayList<>();
+    inputs.add(new Input("Pad", InputSort.TOUCH, board.pad, 1, 10, 3, 2));
+    List<Cue> cues = new ArrayList<>();
+    cues.add(Cue.showing("u1", "Count", new PowerOn(), "s1"));
+    cues.add(
+        Cue.showing("u2", "One more", new Press("Pad", 1, Press.How.DOWN), "").then("count + 1"));
+    Variable warmth = new Variable("warmth", -20, 40, 0, false);
+    if (board.listens()) {
+      warmth = warmth.telling();
+      inputs.add(new Input("Line", InputSort.SERIAL, board.letters, 1, 1, 1, 1));
+      cues.add(
+          Cue.showing("u3", "Go", new Received("Line", "go"), "s2")
+              .at(1, Clears.SAME)
+              .staying(Stay.TIMED, 250));
+      cues.add(
+          Cue.showing("u4", "Warm", new Becomes("warmth > 20"), "s3")
+              .at(2, Clears.NOTHING)
+              .staying(Stay.WHILE, 1));
+    }
+    Gadget bare =
+        Gadgets.of(
+            "Inputs",
+            "",
+            board.controller,
+            Optional.empty(),
+            List.of(
+                Fixture.of(
+                    "f1",
+                    "Row",
+                    new Strip(PIXELS, 60, List.of(new Point(0, 0), new Point(200, 0))))),
+            List.of(OneWirePixels.usual("c1", List.of("f1")).onPin(board.line)),
+            ColourSettings.USUAL,
+            PowerSettings.USUAL,
+            List.of());
+    Scene first = scenes.get(0);
+    List<Scene> kept = new ArrayList<>(scenes);
+    kept.set(0, first.with(List.of(), List.of(), List.of()));
+    CueSheet sheet =
+        new CueSheet(
+            List.of(new Variable("count", 0, PIXELS - 1, 2, true).keeping(), warmth),
+            kept,
+            "s1",
+            cues,
+            1);
+    return GadgetPlan.of(
+        bare.with(bare.circuits().with(new InputList(inputs)))
+            .with(bare.programme().playing(first.clips(), List.of(), List.of()))
+            .with(sheet));
+  }
+
+  private static CueTable table(GadgetPlan plan) {
+    assertThat(plan.cues().orElseThrow().problems()).isEmpty();
+    return plan.firmware().orElseThrow().work().cues().orElseThrow();
+  }
+
+  /** A frame, and when it should be seen. */
+  private record Shown(int atMillis, Levels levels) {}
+
+  /**
+   * Hands and letters.
+   *
+   * @param script for the simulator
+   * @param frames that should come
+   * @param engine as it stood at the end
+   */
+  private record Done(List<String> script, List<Shown> frames, CueEngine engine) {}
+
+  private static final String[] LINES = {
+    "go\n",
+    "warmth=25\r\n",
+    "warmth=-99\n",
+    "nothing\n",
+    "warmth=21\n",
+    "warmth=4x\n",
+    "warmth=20\n"
+  };
+
+  private static Done done(Board board, CueTable table, long began, long seed) {
+    Random random = new Random(seed);
+    CueEngine engine = new CueEngine(table);
+    List<String> script = new ArrayList<>(List.of("0 t" + board.pad + " 0"));
+    List<Shown> frames = new ArrayList<>();
+    frames.add(new Shown(0, engine.levels().get(0)));
+    int[] readings = new int[table.senses().size()];
+    int touch = 400;
+    int letter = 700;
+    String line = "";
+    while (engine.nowMillis() < MILLIS) {
+      int now = engine.nowMillis();
+      long micros = began / 1000 + now * 1000L + 500;
+      if (now >= touch) {
+        readings[0] ^= 1;
+        script.add(micros + " t" + board.pad + " " + readings[0]);
+        touch = now + 120 + random.nextInt(400);
+      }
+      if (board.listens() && now >= letter) {
+        line = line.isEmpty() ? LINES[random.nextInt(LINES.length)] : line;
+        script.add(micros - (long) (1000 * LETTER_MILLIS) + " u0 " + (int) line.charAt(0));
+        engine.receive(line.substring(0, 1));
+        line = line.substring(1);
+        letter = now + (line.isEmpty() ? 200 + random.nextInt(300) : 2 + random.nextInt(3));
+      }
+      if (engine.tick(readings)) {
+        frames.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+      }
+    }
+    return new Done(script, frames, engine);
+  }
+
+  private static List<EdgeDecoder.Burst> played(
+      Board board, GadgetPlan plan, Path folder, List<String> script, long millis)
+      throws IOException {
+    Files.write(folder.resolve("hands.txt"), script);
+    Path dump = SimulatedController.play(folder, List.of(board.line, "@hands.txt"), millis).dump();
+    return Exported.read(dump, plan, 0);
+  }
+
+  @ParameterizedTest
+  @MethodSource("boards")
+  void lettersAndFingersLightTheSamePixels(Board board) throws IOException {
+    GadgetPlan plan = plan(board);
+    CueTable table = table(plan);
+    Path folder = Exported.export(folders, plan, "inputs");
+    long began = begins(board, plan, folder);
+    Done done = done(board, table, began, 11);
+    List<EdgeDecoder.Burst> bursts =
+        played(board, plan, folder, done.script, MILLIS + began / 1_000_000);
+    hold(done.frames, bursts, began);
+    // power goes off and on: the count goes on where it was kept
+    CueTable after = done.engine.afterPowerOff();
+    assertThat(after.values().get(0).start()).isNotEqualTo(2);
+    long beginsAgain = begins(board, plan, folder);
+    Done again = done(board, after, beginsAgain, 12);
+    List<EdgeDecoder.Burst> second =
+        played(board, plan, folder, again.script, MILLIS + beginsAgain / 1_000_000);
+    hold(again.frames, second, beginsAgain);
+  }
+
+  /** When the first frame comes (ns): what was kept is read before. The memory stays as it is. */
+  private static long begins(Board board, GadgetPlan plan, Path folder) throws IOException {
+    Path memory = folder.resolve("kept.bin");
+    byte[] kept = Files.exists(memory) ? Files.readAllBytes(memory) : null;
+    List<String> rest = List.of("0 t" + board.pad + " 0");
+    long began = played(board, plan, folder, rest, 60).get(0).startNanos();
+    if (kept == null) {
+      Files.delete(memory);
+    } else {
+      Files.write(memory, kept);
+    }
+    return began;
+  }
+
+  private static void hold(List<Shown> expected, List<EdgeDecoder.Burst> bursts, long began) {
+    assertThat(expected).hasSizeGreaterThan(4);
+    assertThat(bursts.size()).isBetween(expected.size() - 1, expected.size() + 1);
+    for (int i = 0; i < Math.min(bursts.size(), expected.size()); i++) {
+      double at = (bursts.get(i).startNanos() - began) / 1e6;
+      assertThat(bursts.get(i).levels())
+          .as("frame %d, due at %d, came at %.2f", i, expected.get(i).atMillis, at)
+          .isEqualTo(expected.get(i).levels);
+      assertThat(at).as("frame %d", i).isCloseTo(expected.get(i).atMillis + 0.4, within(2.5));
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("boards")
+  void theSizesAreAsEstimated(Board board) {
+    GadgetPlan plan = plan(board);
+    Path folder = Exported.export(folders, plan, "size");
+    OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
+    StartedTest.holdTheSize(folder, plan.firmware().orElseThrow());
+  }
+
+  /** Every record of the memory is written in turn, and one that was cut short is passed over. */
+  @Test
+  void memoryWearsEvenly() throws IOException {
+    Board board = boards().findFirst().orElseThrow();
+    GadgetPlan plan = plan(board);
+    Path folder = Exported.export(folders, plan, "wear");
+    SimulatedController.bring("host_cues.c", folder);
+    Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
+    KeptRecord record = KeptRecord.of(table(plan), KeptMemory.of(board.controller).orElseThrow());
+    int[] written = new int[record.slots()];
+    // each time the pad is touched once, and power stays on until that is kept
+    Files.writeString(folder.resolve("script.txt"), "100 0 1\n400 0 0\n");
+    byte[] before = new byte[4096];
+    Arrays.fill(before, (byte) 0xff);
+    int runs = 2 * record.slots() + 3;
+    int count = 2;
+    for (int run = 0; run < runs; run++) {
+      OutsideTool.runClean(folder, "./host", "script.txt", "3600");
+      byte[] now = Files.readAllBytes(folder.resolve("kept.bin"));
+      int slot = Arrays.mismatch(before, now) / record.bytes();
+      written[slot]++;
+      count = (count + 1) % PIXELS;
+      assertThat(now[slot * record.bytes() + 1]).as("run %d", run).isEqualTo((byte) count);
+      assertThat(Arrays.mismatch(zeroed(before, slot, record), zeroed(now, slot, record)))
+          .as("nothing else is written")
+          .isEqualTo(-1);
+      before = now;
+    }
+    assertThat(written).contains(2, 3).doesNotContain(0, 1, 4);
+    // power goes off while the newest is written: the one before it is found
+    int newest = (runs - 1) % record.slots();
+    before[newest * record.bytes() + record.bytes() - 1] ^= 0x40;
+    Files.write(folder.resolve("kept.bin"), before);
+    OutsideTool.runClean(folder, "./host", "script.txt", "3600");
+    byte[] after = Files.readAllBytes(folder.resolve("kept.bin"));
+    assertThat(after[newest * record.bytes() + 1]).isEqualTo((byte) count);
+  }
+
+  private static byte[] zeroed(byte[] memory, int slot, KeptRecord record) {
+    byte[] copy = memory.clone();
+    Arrays.fill(copy, slot * record.bytes(), (slot + 1) * record.bytes(), (byte) 0);
+    return copy;
+  }
+}
