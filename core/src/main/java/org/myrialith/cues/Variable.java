@@ -41,10 +41,20 @@ public record Variable(
           Field.count("least", "Least", VALUE).or(0),
           Field.count("most", "Most", VALUE).or(99),
           Field.count("start", "Begins at", VALUE).or(0),
-          Field.flag("wraps", "Beyond its ends", "it stays there", "it goes on at the other end")
+          Field.flag(
+                  "wraps",
+                  "Goes round",
+                  "beyond its ends it stays there",
+                  "beyond its ends it goes on at the other")
               .or(false),
-          Field.flag("kept", "While power is off", "it is forgotten", "it is kept").or(false),
-          Field.flag("told", "Messages", "do not set it", "such as name=12 set it").or(false));
+          Field.flag(
+                  "kept",
+                  "Kept when off",
+                  "forgotten while power is off",
+                  "kept while power is off")
+              .or(false),
+          Field.flag("told", "Set by messages", "by cues alone", "by messages such as name=12 too")
+              .or(false));
 
   /** A value that cues alone set, and that is forgotten. */
   public Variable(String name, int least, int most, int start, boolean wraps) {

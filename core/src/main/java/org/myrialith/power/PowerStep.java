@@ -30,7 +30,7 @@ public record PowerStep(
 
   @Override
   public String headline() {
-    return valued ? plan.headline().replace("dark", "and values") : plan.headline();
+    return valued ? "from " + plan.headline().replace(" dark", "") : plan.headline();
   }
 
   @Override
