@@ -30,7 +30,13 @@ class LitTry extends HTMLElement {
   /** A page that comes may be of another revision: its gadget is another one. */
   take(fresh) {
     if (fresh.dataset.revision !== this.dataset.revision) {
-      this.replaceWith(fresh.cloneNode(true));
+      clearInterval(this.clock);
+      this.waiting?.abort();
+      Object.assign(this.dataset, fresh.dataset);
+      this.replaceChildren(...fresh.cloneNode(true).childNodes); // itself stays where it is: the page is laid around it
+      this.canvas = undefined;
+      this.told = undefined;
+      setTimeout(() => this.begin());
     }
   }
 

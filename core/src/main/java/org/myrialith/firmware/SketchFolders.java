@@ -39,10 +39,10 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
         + (InputPins.keeps(work) ? KEEP : "");
   }
 
-  /** Where the first port is that of the cable, or has pins of its own. */
+  /** The first port that is not that of the cable and has pins of its own. */
   private String port() {
     return SERIAL.replace(
-        "@PORT@", work.controller().key().equals("32bit-4m") ? "Serial" : "Serial1");
+        "@PORT@", work.controller().key().equals("32bit-4m") ? "Serial2" : "Serial1");
   }
 
   private static final String SERIAL =

@@ -146,9 +146,9 @@ public record Controller(
                   "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
                   "P26", "P27", "P32", "P33"),
               uses(
-                  "P0 starting up; P1 serial out; P2 starting up; P3 serial in; P12 starting up; P15 starting up"),
+                  "P0 starting up; P1 the serial port; P2 starting up; P3 the serial port; P12 starting up; P15 starting up"),
               uses(
-                  "P21 I2C data; P22 I2C clock; P18 SPI clock; P23 SPI data out; P32 analogue; P33 analogue"),
+                  "P16 serial in; P17 serial out; P21 I2C data; P22 I2C clock; P18 SPI clock; P23 SPI data out; P32 analogue; P33 analogue"),
               List.of(),
               Map.of()));
 

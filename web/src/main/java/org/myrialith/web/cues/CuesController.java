@@ -72,7 +72,7 @@ class CuesController {
 
   @PostMapping("/add")
   ModelAndView add(@PathVariable UUID id, @RequestParam int base) {
-    List<String> made = new ArrayList<>();
+    String fresh = pages.open(id).plan().gadget().cues().freeId("u");
     return pages.edit(
         id,
         base,
@@ -82,13 +82,12 @@ class CuesController {
           if (sheet.cues().size() >= Cue.MOST) {
             throw new InputException("cues", sheet.cues().size() + 1, "at most " + Cue.MOST);
           }
-          String fresh = sheet.freeId("u");
-          made.add(fresh);
+          String own = sheet.cue(fresh).isPresent() ? sheet.freeId("u") : fresh;
           int number = sheet.cues().size() + 1;
           return gadget.with(
-              sheet.with(Cue.showing(fresh, "Cue " + number, new PowerOn(), sheet.open())));
+              sheet.with(Cue.showing(own, "Cue " + number, new PowerOn(), sheet.open())));
         },
-        "cues",
+        there(fresh),
         errors -> page.page(id, "", "", null));
   }
 
