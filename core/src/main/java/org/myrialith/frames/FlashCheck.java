@@ -79,6 +79,31 @@ public record FlashCheck(double flashingShare) {
   }
 
   /**
+   * Checks what is seen on a stretch, however it comes about.
+   *
+   * @param like any clip on that stretch
+   * @param seen its levels, one after the other
+   * @param starts from when on each is seen (ms)
+   */
+  public static FlashCheck of(ClipLevels like, List<Levels> seen, List<Integer> starts) {
+    Row row =
+        new Row(
+            new ClipLevels(
+                like.clip(),
+                like.circuit(),
+                like.stretch(),
+                like.plan(),
+                like.cells(),
+                seen,
+                like.sums(),
+                like.shared()));
+    for (int i = 0; i < seen.size(); i++) {
+      row.add(i, Limiter.WHOLE, starts.get(i));
+    }
+    return row.judged();
+  }
+
+  /**
    * Checks a clip as the show plays it: again and again, cut off where the show starts again.
    *
    * @param clip position among the clips of the show

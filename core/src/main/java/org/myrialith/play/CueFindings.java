@@ -14,10 +14,12 @@ import org.myrialith.cues.Stay;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.frames.ClipLevels;
 import org.myrialith.parts.KeptMemory;
 
 /** What is judged of cues that can be obeyed. */
-record CueFindings(CueSheet sheet, CueTable table, Optional<KeptMemory> memory) {
+record CueFindings(
+    CueSheet sheet, CueTable table, List<ClipLevels> lit, Optional<KeptMemory> memory) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -33,6 +35,8 @@ record CueFindings(CueSheet sheet, CueTable table, Optional<KeptMemory> memory) 
     }
     table.rows().forEach(row -> stuck(row).ifPresent(all::add));
     all.addAll(restless());
+    all.addAll(new CueReach(sheet, table).all());
+    all.addAll(new CueFlashes(table, lit).all());
     if (!table.kept().isEmpty()) {
       memory.ifPresent(one -> all.add(new Wear(table, KeptRecord.of(table, one)).finding()));
     }

@@ -85,7 +85,7 @@ public record CuePlan(
           Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
               .advising("Draw frames of a scene, or show a value."));
     }
-    return sound() ? new CueFindings(sheet, table, memory).all() : troubles();
+    return sound() ? new CueFindings(sheet, table, lit, memory).all() : troubles();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */
