@@ -1,12 +1,13 @@
 // Paints one frame by mouse or keys. A stroke is shown at once and sent; the server paints it and answers with what changed.
 import { follow } from "./drag.js";
 import { layPieces } from "./page.js";
+import { forget, holds, moved, patch, pick, pickedCells, place } from "./picked.js";
 import { change, underWay } from "./queue.js";
 
 const LONGEST_ROW = 64;
 const SHAPE_HIGH = 300; // of a fixture drawn as it looks (px)
 // tools with a beginning and an end
-const TWO = ["line", "rectangle", "frame", "ellipse", "blend"];
+const TWO = ["line", "rectangle", "frame", "ellipse", "blend", "move"];
 // tools that act at a place
 const ONE = ["fill", "replace"];
 
@@ -69,12 +70,12 @@ class LitEasel extends HTMLElement {
   name() {
     this.canvas.setAttribute(
       "aria-label",
-      `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line.`,
+      `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line. With Move, Enter starts and ends what is picked, x brings it here, Control V puts a copy.`,
     );
   }
 
   build() {
-    this.innerHTML = '<canvas id="easel" tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p>';
+    this.innerHTML = '<canvas id="easel" tabindex="0" role="application"></canvas><p class="easel-word" aria-live="polite"></p><button type="button" class="quiet put-picked" hidden></button>';
     this.canvas = this.querySelector("canvas");
     this.word = this.querySelector(".easel-word");
     this.name();
@@ -88,11 +89,16 @@ class LitEasel extends HTMLElement {
       }
     });
     this.form.addEventListener("click", (e) => {
+      if (e.target.closest(".put-picked")) {
+        this.put(this.cursor);
+        this.canvas.focus({ preventScroll: true });
+      }
       const swatch = e.target.closest(".swatch");
       if (swatch) {
         this.form.elements.colour.value = swatch.dataset.colour;
       }
     });
+    this.offer();
     this.watcher = new ResizeObserver(() => this.draw());
     this.watcher.observe(this);
     this.draw();
@@ -188,6 +194,10 @@ class LitEasel extends HTMLElement {
       this.pick(start);
       return;
     }
+    if (this.tool === "move" && holds(this.frame, start)) {
+      this.carry(start);
+      return;
+    }
     const cells = [start];
     if (this.tool === "pencil") {
       this.dab(start);
@@ -205,9 +215,70 @@ class LitEasel extends HTMLElement {
         this.draw(TWO.includes(this.tool) ? [start, cell] : undefined);
       }
     };
-    const send = () => this.send(TWO.includes(this.tool) ? [start, cells.at(-1)] : ONE.includes(this.tool) ? [start] : cells);
+    const send = () => this.tool === "move" ? this.pickAll([start, cells.at(-1)]) : this.send(TWO.includes(this.tool) ? [start, cells.at(-1)] : ONE.includes(this.tool) ? [start] : cells);
     // a pencil has painted already; a line that was taken away is not drawn
     follow({ move: drag, drop: send, cancel: () => (this.tool === "pencil" ? send() : this.draw()) });
+  }
+
+  /** What frame it is, in words that hold for no other. */
+  get frame() {
+    return this.form.getAttribute("action");
+  }
+
+  /** Picked cells follow the pointer; where they are let go they stand, or with Ctrl a copy of them. */
+  carry(start) {
+    const [corner] = place(this.frame);
+    let to = corner;
+    const drag = (e) => {
+      const cell = this.cellAt(e);
+      this.cursor = cell;
+      to = [corner[0] + cell[0] - start[0], corner[1] + cell[1] - start[1]];
+      this.draw(undefined, to);
+    };
+    const drop = (e) => {
+      if (to[0] === corner[0] && to[1] === corner[1]) {
+        this.draw();
+      } else if (e.ctrlKey || e.metaKey) {
+        this.put(to);
+      } else {
+        this.move(to);
+      }
+    };
+    follow({ move: drag, drop, cancel: () => this.draw() });
+  }
+
+  /** Within the frame: a corner beyond it is not told. */
+  within([x, y]) {
+    return [Math.max(0, Math.min(this.columns - 1, x)), Math.max(0, Math.min(this.rows - 1, y))];
+  }
+
+  move(to) {
+    const [one, other] = place(this.frame);
+    const goes = this.within(to);
+    moved(goes);
+    this.paint({ tool: "move", points: [one, other, goes].map((c) => c.join(",")).join(" ") });
+  }
+
+  /** A copy of what is picked, its first cell there. */
+  put(at) {
+    this.paint({ tool: "pencil", points: this.within(at).join(","), patch: patch() });
+  }
+
+  /** All that a corner and another one enclose is picked. */
+  pickAll(cells) {
+    pick(this, cells[0], cells.at(-1), this.frame);
+    this.offer();
+    this.draw();
+  }
+
+  /** The button that puts what is picked. */
+  offer() {
+    const button = this.form.querySelector(".put-picked");
+    const cells = pickedCells();
+    button.hidden = !cells;
+    if (cells) {
+      button.textContent = `Put ${cells.columns} × ${cells.rows} picked at ${this.cursor.join(",")}`;
+    }
   }
 
   pick(cell) {
@@ -230,7 +301,15 @@ class LitEasel extends HTMLElement {
       this.act();
     } else if (event.key === "Escape") {
       this.from = undefined;
+      forget();
+      this.offer();
       this.draw();
+    } else if (event.key === "v" && (event.ctrlKey || event.metaKey) && pickedCells()) {
+      event.preventDefault();
+      this.put(this.cursor);
+    } else if (event.key === "x" && place(this.frame)) {
+      event.preventDefault();
+      this.move(this.cursor);
     }
   }
 
@@ -241,8 +320,13 @@ class LitEasel extends HTMLElement {
       this.from = this.cursor;
       this.draw([this.from, this.cursor]);
     } else if (TWO.includes(this.tool)) {
-      this.send([this.from, this.cursor]);
+      const ends = [this.from, this.cursor];
       this.from = undefined;
+      if (this.tool === "move") {
+        this.pickAll(ends);
+      } else {
+        this.send(ends);
+      }
     } else {
       if (this.tool === "pencil") {
         this.dab(this.cursor);
@@ -252,18 +336,22 @@ class LitEasel extends HTMLElement {
   }
 
   send(cells) {
-    const { tool } = this;
+    this.paint({ tool: this.tool, points: cells.map((c) => c.join(",")).join(" ") }, this.tool === "pencil" ? cells : undefined);
+  }
+
+  /** Sends an act; cells that are painted already stay in sight until it is done. */
+  paint(act, cells) {
     const colour = this.form.elements.colour.value;
     const size = this.form.elements.size.value;
     const mirror = this.form.elements.mirror.value;
     change({
-      action: this.form.getAttribute("action"),
-      fields: Object.entries({ tool, points: cells.map((c) => c.join(",")).join(" "), colour, size, mirror }),
+      action: this.frame,
+      fields: Object.entries({ ...act, colour, size, mirror }),
       about: `a stroke on ${this.getAttribute("aria-label").split(",")[0].toLowerCase()}`,
       again: true,
       // the first stroke of all brings a page of its own
       headers: document.querySelector(".core") ? { "X-Easel": "1" } : {},
-      cells: tool === "pencil" ? cells : undefined,
+      cells,
       colour,
       taken: (html, answer) => answer.ok && this.painted(html),
     });
@@ -287,7 +375,7 @@ class LitEasel extends HTMLElement {
   }
 
   /** Draws the fixture as it looks. */
-  drawShape(width, line) {
+  drawShape(width, line, carried) {
     const xs = this.spots.map((s) => s[1]);
     const ys = this.spots.map((s) => s[2]);
     const [left, top] = [Math.min(...xs), Math.min(...ys)];
@@ -326,6 +414,21 @@ class LitEasel extends HTMLElement {
         pen.fill();
       }
     }
+    const corner = carried ?? place(this.frame)?.[0];
+    if (corner) {
+      const { columns, rows } = pickedCells();
+      pen.setLineDash([3, 2]);
+      for (const [number, x, y] of seen) {
+        const [column, row] = this.cellOf(number);
+        if (column >= corner[0] && column < corner[0] + columns && row >= corner[1] && row < corner[1] + rows) {
+          disc(x, y, radius + 1.5);
+          pen.strokeStyle = "#ffffff";
+          pen.lineWidth = 1.5;
+          pen.stroke();
+        }
+      }
+      pen.setLineDash([]);
+    }
     const places = new Map(seen.map(([cell, x, y]) => [cell, [x, y]]));
     const placeOf = ([column, row]) => places.get(row * this.columns + column) ?? [edge, edge];
     if (line) {
@@ -348,17 +451,44 @@ class LitEasel extends HTMLElement {
     }
   }
 
+  /** The cells that are picked, where they stand or where they are carried to. */
+  drawPicked(pen, side, high, carried) {
+    const at = place(this.frame);
+    if (!at) {
+      return;
+    }
+    const [left, top] = carried ?? at[0];
+    const { columns, rows, colours } = pickedCells();
+    pen.save();
+    if (carried) {
+      pen.globalAlpha = 0.8;
+      colours.forEach((hex, i) => {
+        pen.fillStyle = `#${hex}`;
+        pen.fillRect((left + (i % columns)) * side, (top + Math.floor(i / columns)) * high, side, high);
+      });
+      pen.globalAlpha = 1;
+    }
+    for (const [colour, dash] of [["#000000", []], ["#ffffff", [5, 4]]]) {
+      pen.strokeStyle = colour;
+      pen.lineWidth = 2;
+      pen.setLineDash(dash);
+      pen.strokeRect(left * side + 1, top * high + 1, columns * side - 2, rows * high - 2);
+    }
+    pen.restore();
+  }
+
   tell() {
+    this.offer();
     this.word.textContent = `column ${this.cursor[0]}, row ${this.cursor[1]}: ${this.colourOf(this.cursor)}`;
   }
 
-  draw(line) {
+  draw(line, carried) {
     const width = this.clientWidth;
     if (!width) {
       return;
     }
     if (this.shaped) {
-      this.drawShape(width, line);
+      this.drawShape(width, line, carried);
       return;
     }
     const side = Math.min(width / this.across, 230 / Math.min(this.down, 16));
@@ -390,13 +520,16 @@ class LitEasel extends HTMLElement {
       const [top, foot] = [Math.min(ay, by) * high, (Math.max(ay, by) + 1) * high];
       if (this.tool === "ellipse") {
         pen.ellipse((left + right) / 2, (top + foot) / 2, (right - left) / 2, (foot - top) / 2, 0, 0, 7);
-      } else if (this.tool === "rectangle" || this.tool === "frame") {
+      } else if (["rectangle", "frame", "move"].includes(this.tool)) {
         pen.rect(left, top, right - left, foot - top);
       } else {
         pen.moveTo((ax + 0.5) * side, (ay + 0.5) * high);
         pen.lineTo((bx + 0.5) * side, (by + 0.5) * high);
       }
       pen.stroke();
+    }
+    if (this.rows > 1 || this.across === this.columns) {
+      this.drawPicked(pen, side, high, carried);
     }
     if (document.activeElement === this.canvas) {
       const [x, y] = this.fold(this.cursor);

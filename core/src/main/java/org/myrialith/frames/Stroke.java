@@ -13,7 +13,8 @@ import org.myrialith.finding.InputException;
 /**
  * One act on a picture.
  *
- * @param points at least one; of what has a beginning and an end the first and the last count
+ * @param points at least one; of what has a beginning and an end the first and the last count; of a
+ *     move two corners, and where the first of them goes
  * @param colour 0xRRGGBB
  * @param size of the brush (cells wide and high)
  * @param mirror what is painted on the other side as well
@@ -31,7 +32,8 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
     ELLIPSE("Ellipse"),
     FILL("Fill"),
     REPLACE("Replace"),
-    BLEND("Blend");
+    BLEND("Blend"),
+    MOVE("Move");
 
     private final String title;
 
@@ -94,6 +96,10 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
     if (points.isEmpty()) {
       throw new InputException("points", "none", "a point at least");
     }
+    if (tool == Tool.MOVE && points.size() != 3) {
+      throw new InputException(
+          "points", points.size() + " points", "two corners, and where the first of them goes");
+    }
     SIZE.require("size", size);
     Objects.requireNonNull(mirror, "mirror");
   }
@@ -112,6 +118,7 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
       case FILL -> filled(picture);
       case REPLACE -> replaced(picture);
       case BLEND -> blended(picture);
+      case MOVE -> moved(picture);
       default -> painted(picture, mirrored(cells(), picture));
     };
   }
@@ -251,6 +258,18 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
       }
     }
     return Picture.of(picture.columns(), picture.rows(), rgb);
+  }
+
+  /** What is between two corners goes elsewhere; where it was, it is dark. */
+  private Picture moved(Picture picture) {
+    Picture.Cell one = points.get(0);
+    Picture.Cell other = points.get(1);
+    Patch patch = Patch.of(picture, one, other);
+    int left = Math.min(one.column(), other.column());
+    int top = Math.min(one.row(), other.row());
+    Picture dark = Picture.dark(patch.picture().columns(), patch.picture().rows());
+    Picture without = new Patch(dark).on(picture, left, top);
+    return patch.on(without, left + last().column() - one.column(), top + last().row() - one.row());
   }
 
   /** From the colour where it begins to this one where it ends, in steps that look alike. */

@@ -2,17 +2,26 @@ package org.myrialith.web.frames;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
+import org.myrialith.frames.Patch;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Stroke;
 
 /** What a request tells of an act on the easel. */
 final class Brush {
   private static final int MOST_POINTS = 4000;
+  private static final int MOST_PICKED = 8192;
+  private static final Pattern PATCH =
+      Pattern.compile("(\\d{1,4})x(\\d{1,4}):([0-9a-fA-F]{0," + 6 * MOST_PICKED + "})");
+  private static final String PATCH_RULE =
+      "columns x rows : six hexadecimal digits a cell, at most " + MOST_PICKED + " cells";
 
   private Brush() {}
 
@@ -68,6 +77,34 @@ final class Brush {
     }
     int wide = (int) TypedNumber.require("size", size, Stroke.SIZE);
     return new Stroke(with, cells, colour(colour), wide, mirrored);
+  }
+
+  /**
+   * Reads cells that were picked elsewhere.
+   *
+   * @param patch columns, rows and their colours, such as {@code 2x1:ff000000ff00}
+   * @param points where the first of them goes
+   */
+  static Picture put(String patch, String points, Picture picture) {
+    Matcher matcher = PATCH.matcher(patch);
+    if (!matcher.matches()) {
+      throw new InputException("patch", shortened(patch), PATCH_RULE);
+    }
+    int columns = Integer.parseInt(matcher.group(1));
+    int rows = Integer.parseInt(matcher.group(2));
+    String colours = matcher.group(3);
+    Picture.SIDE.require("patch", columns);
+    Picture.SIDE.require("patch", rows);
+    if ((long) columns * rows > MOST_PICKED || colours.length() != 6 * columns * rows) {
+      throw new InputException("patch", columns + "x" + rows, PATCH_RULE);
+    }
+    Picture.Cell at = cell(points.strip(), picture);
+    Picture cells = Picture.of(columns, rows, HexFormat.of().parseHex(colours));
+    return new Patch(cells).on(picture, at.column(), at.row());
+  }
+
+  private static String shortened(String text) {
+    return text.length() > 40 ? text.substring(0, 40) + "…" : text;
   }
 
   private static Picture.Cell cell(String pair, Picture picture) {

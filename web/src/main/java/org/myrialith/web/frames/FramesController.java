@@ -265,6 +265,7 @@ class FramesController {
       @RequestParam String colour,
       @RequestParam(defaultValue = "1") String size,
       @RequestParam(defaultValue = "none") String mirror,
+      @RequestParam(defaultValue = "") String patch,
       @RequestHeader(name = "X-Easel", required = false) String easel) {
     ModelAndView onward =
         pages.edit(
@@ -275,7 +276,10 @@ class FramesController {
               Clip clip = clipOn(gadget, fixture);
               Frame old = frame(clip, frame);
               Picture painted =
-                  Brush.read(tool, points, colour, size, mirror, old.picture()).on(old.picture());
+                  patch.isEmpty()
+                      ? Brush.read(tool, points, colour, size, mirror, old.picture())
+                          .on(old.picture())
+                      : Brush.put(patch, points, old.picture());
               return gadget.with(clip.withFrame(frame, new Frame(painted, old.holdMillis())));
             },
             there(fixture, frame),

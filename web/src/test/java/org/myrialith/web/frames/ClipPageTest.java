@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -17,6 +18,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipEdits;
 import org.myrialith.frames.ClipFiles;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Patch;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Stroke;
 import org.myrialith.web.RunningApplication;
@@ -87,6 +89,59 @@ class ClipPageTest {
       assertThat(clip(id).frames().get(0).picture()).isEqualTo(framed);
       screen.holdAccessible();
     }
+  }
+
+  /** Cells are picked and moved by the mouse, by keys, and put on another frame. */
+  @Test
+  void severalCellsArePickedMovedAndPut() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    Picture was = clip(id).frames().get(0).picture();
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      page.locator("input[value=move]").check();
+      Locator easel = page.locator("#easel");
+      BoundingBox box = easel.boundingBox();
+      double cell = box.width / was.columns();
+      drag(page, box, cell, new int[] {9, 1}, new int[] {11, 3});
+      assertThat(page.locator(".put-picked")).containsText("3 × 3");
+      drag(page, box, cell, new int[] {10, 2}, new int[] {5, 4});
+      screen.onRevision(2);
+      Picture moved = moved(was, new int[][] {{9, 1}, {11, 3}, {4, 3}});
+      assertThat(clip(id).frames().get(0).picture()).isEqualTo(moved);
+      // x brings them to where the maker is
+      easel.focus();
+      page.keyboard().press("ArrowUp");
+      page.keyboard().press("x");
+      screen.onRevision(3);
+      Picture again = moved(moved, new int[][] {{4, 3}, {6, 5}, {5, 3}});
+      assertThat(clip(id).frames().get(0).picture()).isEqualTo(again);
+      screen.holdAccessible();
+      // they stay picked on the next frame
+      page.navigate(application.address() + "/gadgets/" + id + "/frames?frame=1");
+      page.locator("input[value=move]").check();
+      page.locator("#easel").focus();
+      for (String key : List.of("Enter", "ArrowRight", "ArrowDown", "Enter", "Control+v")) {
+        page.keyboard().press(key);
+      }
+      screen.onRevision(4);
+      Picture second = clip(id).frames().get(1).picture();
+      Picture before = DemoGadgets.tideLantern().clips().get(0).frames().get(1).picture();
+      Patch patch = Patch.of(before, new Picture.Cell(0, 0), new Picture.Cell(1, 1));
+      assertThat(second).isEqualTo(patch.on(before, 1, 1));
+    }
+  }
+
+  private static Picture moved(Picture picture, int[][] points) {
+    List<Picture.Cell> cells =
+        Arrays.stream(points).map(point -> new Picture.Cell(point[0], point[1])).toList();
+    return new Stroke(Stroke.Tool.MOVE, cells, 0, 1, Stroke.Mirror.NONE).on(picture);
+  }
+
+  private static void drag(Page page, BoundingBox box, double cell, int[] from, int[] to) {
+    page.mouse().move(box.x + (from[0] + 0.5) * cell, box.y + (from[1] + 0.5) * cell);
+    page.mouse().down();
+    page.mouse().move(box.x + (to[0] + 0.5) * cell, box.y + (to[1] + 0.5) * cell);
+    page.mouse().up();
   }
 
   /**
