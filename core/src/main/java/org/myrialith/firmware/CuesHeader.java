@@ -302,6 +302,9 @@ final class CuesHeader {
     define("VALUES", cues.values().size());
     if (cues.clock() >= 0) {
       define("CLOCK", cues.clock());
+      if (!cues.chip().isEmpty()) {
+        define("CLOCK_CHIP", 1);
+      }
     }
     if (!cues.kept().isEmpty()) {
       kept();

@@ -1,7 +1,8 @@
 package org.myrialith.firmware;
 
-import java.util.stream.Stream;
-import org.myrialith.cues.Received;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import org.myrialith.parts.Controller;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.Row;
@@ -9,73 +10,72 @@ import org.myrialith.play.Sense;
 import org.myrialith.play.Value;
 
 /**
- * What the engine of cues takes, by what it has to do: read from the size tool on hundreds of
- * builds with cues by chance (GCC 5.4 for 8-bit AVR, GCC 12 for a small 32-bit core, -Os).
- *
- * @param apart more where pixels have other numbers of channels
- * @param bits more where all is only on or off
- * @param both more where some is
- * @param limiter more with the limiter
- * @param lines more with the limiter on several lines
- * @param deepLimiter more for a limiter of levels of two bytes
- * @param fades more for coming and going softly
- * @param mixing more for laying levels over others
- * @param deepMixing more for laying levels of two bytes
- * @param senses more for inputs
- * @param each more for each of them
- * @param readoutBits more for values where some is only on or off and some not
- * @param codes more for frames by a dictionary, {@code codesMixed}: and for laying those over
- *     others
- * @param longRules more for rules of more than two bytes
- * @param ordered more for another order than that of the wire
- * @param kept more for values that are kept while power is off
- * @param touch more for pads
- * @param text more for lines of text, {@code messages}: and for those that are waited for, {@code
- *     told}: and for those that set values
+ * Flash of the engine of cues, by what it has to do: read from the size tool on hundreds of builds
+ * with cues by chance (GCC 5.4 for 8-bit AVR, GCC 12 for a small 32-bit core, -Os).
  */
-record EngineSize(
-    int apart,
-    int bits,
-    int both,
-    int limiter,
-    int lines,
-    int deepLimiter,
-    int fades,
-    int mixing,
-    int deepMixing,
-    int senses,
-    int each,
-    int analogue,
-    int rotary,
-    int chance,
-    int every,
-    int values,
-    int clock,
-    int readouts,
-    int readoutBits,
-    int codes,
-    int codesMixed,
-    int longRules,
-    int ordered,
-    int kept,
-    int touch,
-    int text,
-    int messages,
-    int told) {
-  private static final EngineSize AVR =
-      new EngineSize(
-          84, 103, 400, 420, 132, 57, 957, 179, 97, 643, 14, 255, 284, 296, 252, 976, 529, 1135,
-          194, 190, 120, 40, 60, 630, 72, 417, 22, 196);
-
-  private static final EngineSize ARM =
-      new EngineSize(
-          95, 98, 257, 98, 265, 123, 500, 100, 89, 483, 14, 181, 226, 58, 114, 550, 420, 902, 231,
-          130, 90, 30, 70, 500, 72, 203, 25, 180);
-
+final class EngineSize {
   /** Flash that the way to frames in several arrays takes, and each of them (bytes). */
   private static final int BANKED = 80;
 
   private static final int BANK = 14;
+
+  private EngineSize() {}
+
+  /** What takes flash of its own: bytes of an 8-bit core, of a 32-bit core. */
+  private enum Piece {
+    /** Pixels of other numbers of channels. */
+    APART(84, 95),
+    /** All is only on or off. */
+    BITS(103, 98),
+    /** Some is. */
+    BOTH(400, 257),
+    LIMITER(420, 98),
+    /** The limiter on several lines. */
+    LIMITED_LINES(132, 265),
+    /** The limiter of levels of two bytes. */
+    DEEP_LIMITER(57, 123),
+    FADES(957, 500),
+    /** Levels laid over others. */
+    MIXING(179, 100),
+    /** Levels of two bytes. */
+    DEEP_MIXING(97, 89),
+    SENSES(643, 483),
+    EACH_SENSE(14, 14),
+    ANALOGUE(255, 181),
+    ROTARY(284, 226),
+    TOUCH(72, 72),
+    CHANCE(296, 58),
+    EVERY(252, 114),
+    VALUES(976, 550),
+    CLOCK(529, 420),
+    CLOCK_CHIP(900, 720),
+    KEPT(630, 500),
+    /** Lines of text. */
+    TEXT(417, 203),
+    /** Those that are waited for. */
+    MESSAGES(22, 25),
+    /** Those that set values. */
+    TOLD(196, 180),
+    READOUTS(1135, 902),
+    /** Where some is only on or off and some not. */
+    READOUT_BITS(194, 231),
+    /** Frames by a dictionary. */
+    CODES(190, 130),
+    /** And those laid over others. */
+    CODES_MIXED(120, 90),
+    /** Rules of more than two bytes. */
+    LONG_RULES(40, 30),
+    /** Another order than that of the wire. */
+    ORDERED(60, 70);
+
+    private final int small;
+    private final int large;
+
+    Piece(int small, int large) {
+      this.small = small;
+      this.large = large;
+    }
+  }
 
   /** The engine without anything of that, with board and start-up. */
   private static int bare(Controller controller) {
@@ -94,99 +94,68 @@ record EngineSize(
     FramesHeader frames = new FramesHeader(work, packed);
     int banks = frames.bankCount();
     int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
-    EngineSize size = work.controller().portable() ? ARM : AVR;
+    List<Piece> pieces = new ArrayList<>();
+    painting(work, pieces);
+    packed.dictionary().ifPresent(d -> unpacking(work, d, frames.ordered(), pieces));
+    asking(work.cues().orElseThrow(), pieces);
+    boolean portable = work.controller().portable();
     return bare(work.controller())
         + lines
         + (banks > 1 ? BANKED + banks * BANK : 0)
-        + size.painting(work)
-        + packed.dictionary().map(d -> size.unpacking(work, d, frames.ordered())).orElse(0)
-        + size.asking(work.cues().orElseThrow());
+        + pieces.stream().mapToInt(piece -> portable ? piece.large : piece.small).sum();
   }
 
-  private int painting(FirmwareWork work) {
+  private static void add(List<Piece> pieces, boolean there, Piece piece) {
+    if (there) {
+      pieces.add(piece);
+    }
+  }
+
+  private static void painting(FirmwareWork work, List<Piece> pieces) {
     CueTable cues = work.cues().orElseThrow();
     boolean mixed = work.switches() && work.dims();
-    int painting = work.dims() && !work.alike() ? apart : 0;
-    painting += mixed ? both : work.switches() ? bits : 0;
-    if (work.sent().limiter().isPresent()) {
-      painting += limiter + (work.lines().size() > 1 ? lines : 0) + (work.deep() ? deepLimiter : 0);
-    }
-    if (cues.fades()) {
-      painting += fades + (work.dims() ? mixing : 0) + (deepTargets(cues) ? deepMixing : 0);
-    }
-    return painting + (cues.readouts().isEmpty() ? 0 : readouts + (mixed ? readoutBits : 0));
+    boolean limited = work.sent().limiter().isPresent();
+    add(pieces, work.dims() && !work.alike(), Piece.APART);
+    add(pieces, mixed, Piece.BOTH);
+    add(pieces, work.switches() && !mixed, Piece.BITS);
+    add(pieces, limited, Piece.LIMITER);
+    add(pieces, limited && work.lines().size() > 1, Piece.LIMITED_LINES);
+    add(pieces, limited && work.deep(), Piece.DEEP_LIMITER);
+    add(pieces, cues.fades(), Piece.FADES);
+    add(pieces, cues.fades() && work.dims(), Piece.MIXING);
+    add(pieces, cues.fades() && EngineMemory.deepTargets(cues), Piece.DEEP_MIXING);
+    add(pieces, !cues.readouts().isEmpty(), Piece.READOUTS);
+    add(pieces, !cues.readouts().isEmpty() && mixed, Piece.READOUT_BITS);
   }
 
-  private int unpacking(FirmwareWork work, Dictionary dictionary, boolean other) {
+  private static void unpacking(
+      FirmwareWork work, Dictionary dictionary, boolean ordered, List<Piece> pieces) {
     boolean mixed = work.cues().orElseThrow().fades();
-    int rules = dictionary.ruleBytes() > 2 ? longRules : 0;
-    return codes + rules + (mixed ? codesMixed : 0) + (other ? ordered * (mixed ? 2 : 1) : 0);
+    add(pieces, true, Piece.CODES);
+    add(pieces, mixed, Piece.CODES_MIXED);
+    add(pieces, dictionary.ruleBytes() > 2, Piece.LONG_RULES);
+    add(pieces, ordered, Piece.ORDERED);
+    add(pieces, ordered && mixed, Piece.ORDERED); // it is unpacked in two ways
   }
 
-  private static int pads(CueTable cues) {
-    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.TOUCH).count();
+  private static void asking(CueTable cues, List<Piece> pieces) {
+    add(pieces, !cues.senses().isEmpty(), Piece.SENSES);
+    pieces.addAll(Collections.nCopies(cues.senses().size(), Piece.EACH_SENSE));
+    add(pieces, has(cues, Sense.Sort.ANALOGUE), Piece.ANALOGUE);
+    add(pieces, has(cues, Sense.Sort.ROTARY), Piece.ROTARY);
+    add(pieces, EngineMemory.pads(cues) > 0, Piece.TOUCH);
+    add(pieces, cues.chance(), Piece.CHANCE);
+    add(pieces, cues.rows().stream().anyMatch(r -> r.kind() == Row.Kind.EVERY), Piece.EVERY);
+    add(pieces, !cues.values().isEmpty(), Piece.VALUES);
+    add(pieces, cues.clock() >= 0, Piece.CLOCK);
+    add(pieces, !cues.chip().isEmpty(), Piece.CLOCK_CHIP);
+    add(pieces, !cues.kept().isEmpty(), Piece.KEPT);
+    add(pieces, cues.reads(), Piece.TEXT);
+    add(pieces, cues.reads() && !cues.messages().isEmpty(), Piece.MESSAGES);
+    add(pieces, cues.values().stream().anyMatch(Value::told), Piece.TOLD);
   }
 
-  private int asking(CueTable cues) {
-    int asking = cues.senses().isEmpty() ? 0 : senses + each * cues.senses().size();
-    asking += has(cues, Sense.Sort.ANALOGUE) ? analogue : 0;
-    asking += has(cues, Sense.Sort.ROTARY) ? rotary : 0;
-    asking += cues.chance() ? chance : 0;
-    asking += rows(cues, Row.Kind.EVERY).findAny().isPresent() ? every : 0;
-    asking += cues.kept().isEmpty() ? 0 : kept;
-    asking += pads(cues) > 0 ? touch : 0;
-    asking += cues.reads() ? text + (cues.messages().isEmpty() ? 0 : messages) : 0;
-    asking += cues.values().stream().anyMatch(Value::told) ? told : 0;
-    return asking + (cues.values().isEmpty() ? 0 : values) + (cues.clock() < 0 ? 0 : clock);
-  }
-
-  static boolean has(CueTable cues, Sense.Sort sort) {
+  private static boolean has(CueTable cues, Sense.Sort sort) {
     return cues.senses().stream().anyMatch(sense -> sense.sort() == sort);
-  }
-
-  private static Stream<Row> rows(CueTable cues, Row.Kind kind) {
-    return cues.rows().stream().filter(row -> row.kind() == kind);
-  }
-
-  static boolean deepTargets(CueTable cues) {
-    return cues.targets().stream().anyMatch(target -> target.plan().levelBits() > 8);
-  }
-
-  /** Returns the RAM of its variables beside the frame buffer (bytes); those of the C. */
-  static int ramBytes(FirmwareWork work) {
-    CueTable cues = work.cues().orElseThrow();
-    int each = 7 + (cues.fades() ? 10 : 0);
-    long counters = rows(cues, Row.Kind.EVERY).count() + rows(cues, Row.Kind.TURNED).count();
-    return cues.rows().size() * each
-        + 11 // how many are shown, now, idle, began, sent
-        + 4 * (int) counters
-        + 8 * cues.senses().size()
-        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 6)
-        + (cues.clock() < 0 ? 0 : 2)
-        + (cues.chance() ? 4 : 0)
-        + cues.targets().size()
-        + 4 * work.clips().size()
-        + 4 * cues.scenes().size()
-        + (cues.readouts().isEmpty() ? 0 : 3)
-        // what does not begin at 0 stands in pairs of bytes: a flag of each of these two
-        + (cues.readouts().isEmpty() == cues.kept().isEmpty() ? 0 : 1)
-        + (work.sent().limiter().isPresent() ? 1 : 0)
-        + softly(work, cues)
-        + outside(work, cues);
-  }
-
-  /** What is kept over power-off, lines of text, pads at rest. */
-  private static int outside(FirmwareWork work, CueTable cues) {
-    int waiting = work.controller().portable() ? 0 : 34;
-    int kept = cues.kept().isEmpty() ? 0 : 2 * cues.kept().size() + 8;
-    return kept + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0) + pads(cues);
-  }
-
-  /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */
-  private static int softly(FirmwareWork work, CueTable cues) {
-    if (!cues.fades()) {
-      return 0;
-    }
-    return 3 + (work.dims() ? 2 : 0) + (deepTargets(cues) ? 4 : 0);
   }
 }

@@ -192,7 +192,7 @@ public record FirmwarePlan(
           + counters()
           - BYTES_OF_SHOW
           - (limited() ? 1 : 0)
-          + EngineSize.ramBytes(work);
+          + EngineMemory.bytes(work);
     }
     int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
     return work.sent().wiring().bufferBytes() + counters() + perClip * clips();

@@ -12,6 +12,11 @@ import org.myrialith.play.Value;
 
 /** How what cues listen to is wired, in words. */
 final class InputWiring {
+  private static final String CHIP =
+      "\nTime\n  The clock chip keeps it, by its own cell while power is off: data to pin %s, clock to pin %s, a resistor of 4.7 kohm from each to its supply.\n"
+          + "  It is read when power comes on and every 5 s; what cues set is set there. One that has no time yet begins at noon of 1 January 2026.\n"
+          + "  A coin cell must not be in reach of children: swallowed, it burns within hours.\n";
+
   private InputWiring() {}
 
   static void tell(FirmwareWork work, CueTable cues, StringBuilder out) {
@@ -23,7 +28,9 @@ final class InputWiring {
       KeptMemory.of(work.controller())
           .ifPresent(memory -> out.append(kept(KeptRecord.of(cues, memory))));
     }
-    if (cues.clock() >= 0) {
+    if (!cues.chip().isEmpty()) {
+      out.append(phrase(CHIP, cues.chip().get(0), cues.chip().get(1)));
+    } else if (cues.clock() >= 0) {
       out.append(
           "\nTime\n  The clock begins at noon of 1 January 2026 whenever power comes on, and is as right as the controller's:\n"
               + "  a crystal is off by some seconds a day, an oscillator without one by minutes.\n");

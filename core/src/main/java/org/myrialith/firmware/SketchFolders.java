@@ -32,7 +32,8 @@ record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
 
   /** What the inputs of cues want of the board. */
   private String listens() {
-    boolean any = work.cues().map(cues -> !cues.senses().isEmpty()).orElse(false);
+    boolean any =
+        work.cues().map(cues -> !cues.senses().isEmpty() || !cues.chip().isEmpty()).orElse(false);
     return (any ? LISTEN : "")
         + (InputPins.measures(work) ? MEASURE : "")
         + (InputPins.listens(work) ? port() : "")

@@ -153,6 +153,7 @@ final class CueCompiler {
         made,
         values,
         clock,
+        chip(),
         senses,
         rows,
         terms,
@@ -162,6 +163,19 @@ final class CueCompiler {
         ticks.tickMillis(),
         ticks.fadeMillis(),
         standIn);
+  }
+
+  /** The chip that keeps the time, where anything is about it. */
+  private List<String> chip() {
+    Optional<Input> chip =
+        inputs.inputs().stream()
+            .filter(input -> clock >= 0 && input.sort() == InputSort.CLOCK_CHIP)
+            .findFirst();
+    if (chip.isPresent() && chip.get().pinNames().size() < 2) {
+      problem(chip.get().name(), "keeps the time, but has no two pins: data, then clock");
+      return List.of();
+    }
+    return chip.map(input -> input.pinNames().subList(0, 2)).orElse(List.of());
   }
 
   private void requireMemory() {

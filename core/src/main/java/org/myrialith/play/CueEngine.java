@@ -137,7 +137,11 @@ public final class CueEngine {
     List<Value> begun = new ArrayList<>();
     for (int value = 0; value < table.values().size(); value++) {
       Value own = table.values().get(value);
-      begun.add(own.kept() ? own.beginning(numbers.saved[value]) : own);
+      boolean goesOn = !table.chip().isEmpty() && value >= table.clock();
+      begun.add(
+          goesOn
+              ? own.beginning(numbers.now[value])
+              : own.kept() ? own.beginning(numbers.saved[value]) : own);
     }
     return table.beginning(begun);
   }

@@ -14,6 +14,8 @@ import org.myrialith.frames.Limiter;
  *
  * @param values the maker's first, then those of the clock, seconds first, where they are used
  * @param clock position of the seconds; -1 without a clock
+ * @param chip pins of the clock chip that keeps the time, data first; empty where the controller
+ *     does
  * @param terms that rows and readouts point into
  * @param messages lines that are listened for, each once
  * @param chance whether anything is left to chance
@@ -29,6 +31,7 @@ public record CueTable(
     List<SceneTable> scenes,
     List<Value> values,
     int clock,
+    List<String> chip,
     List<Sense> senses,
     List<Row> rows,
     List<Term> terms,
@@ -42,6 +45,7 @@ public record CueTable(
     targets = List.copyOf(targets);
     scenes = List.copyOf(scenes);
     values = List.copyOf(values);
+    chip = List.copyOf(chip);
     senses = List.copyOf(senses);
     rows = List.copyOf(rows);
     terms = List.copyOf(terms);
@@ -66,6 +70,7 @@ public record CueTable(
         scenes,
         begun,
         clock,
+        chip,
         senses,
         rows,
         terms,

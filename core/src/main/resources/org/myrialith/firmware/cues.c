@@ -247,13 +247,76 @@ static void second(void) {
 
 #endif
 
+#ifdef CLOCK_CHIP
+
+#define CHIP_READ_S 5u
+
+static uint8_t chip_set;  /* what was set here and has to be there: a bit each */
+static uint8_t chip_s;    /* seconds since it was read */
+static uint8_t chip_half; /* whether half of this second is over */
+
+static int16_t of_digits(uint8_t digits) { return (int16_t)((digits >> 4) * 10 + (digits & 0x0fu)); }
+
+/* Takes the time of the chip over; tells whether it had one. */
+static uint8_t take_time(void) {
+  uint8_t registers[7];
+  if (!board_clock(registers) || registers[0] & 0x80u) { /* it stands */
+    return 0;
+  }
+  put(SECOND, of_digits(registers[0]));
+  put(MINUTE, of_digits(registers[1] & 0x7fu));
+  if (registers[2] & 0x40u) { /* of twelve hours */
+    put(HOUR, (int16_t)(of_digits(registers[2] & 0x1fu) % 12 + (registers[2] & 0x20u ? 12 : 0)));
+  } else {
+    put(HOUR, of_digits(registers[2] & 0x3fu));
+  }
+  put(YEAR, (int16_t)(2000 + of_digits(registers[6])));
+  put(MONTH, of_digits(registers[5] & 0x1fu));
+  if (values[MONTH] < 1 || values[MONTH] > 12) {
+    put(MONTH, 1);
+  }
+  put(DAY, of_digits(registers[4] & 0x3fu));
+  weekday();
+  return 1;
+}
+
+/* Away from where a second ends, so that it is the same one there. */
+static void compare_time(void) {
+  if (clock_ms >= 500u && !chip_half) {
+    chip_half = 1;
+    if (++chip_s == CHIP_READ_S) {
+      chip_s = 0;
+      take_time();
+    }
+  }
+}
+
+static void set_chip(void) {
+  uint8_t i;
+  for (i = 0; i < 7u; i++) {
+    if (chip_set & (1u << i)) {
+      uint8_t number = (uint8_t)(i == 6u ? values[YEAR] - 2000 : values[CLOCK + i]);
+      board_set_clock(i, (uint8_t)(number / 10u << 4 | number % 10u));
+    }
+  }
+  chip_set = 0;
+}
+
+#endif
+
 static void pass_time(void) {
 #ifdef CLOCK
   clock_ms = (uint16_t)(clock_ms + TICK_MS);
   if (clock_ms >= 1000u) {
     clock_ms = (uint16_t)(clock_ms - 1000u);
     second();
+#ifdef CLOCK_CHIP
+    chip_half = 0;
+#endif
   }
+#ifdef CLOCK_CHIP
+  compare_time();
+#endif
 #endif
 }
 
@@ -336,7 +399,16 @@ static void set(uint16_t term, uint8_t count) {
     }
     put(value, within(value, number));
 #ifdef CLOCK
+#ifdef CLOCK_CHIP
+    if ((uint8_t)(value - CLOCK) < 7u) {
+      chip_set = (uint8_t)(chip_set | 1u << (value - CLOCK));
+      chip_half = (uint8_t)(value == SECOND ? 0 : chip_half);
+    }
+#endif
     if (value >= DAY) {
+#ifdef CLOCK_CHIP
+      chip_set |= 1u << (DAY - CLOCK) | 1u << (WEEKDAY - CLOCK);
+#endif
       if (values[DAY] > days()) {
         put(DAY, days());
       }
@@ -1366,6 +1438,13 @@ void player_start(void) {
 #ifdef KEPT
   load_kept();
 #endif
+#ifdef CLOCK_CHIP
+  if (!take_time()) {
+    chip_set = 0x7fu; /* it begins as it does without one */
+  }
+  changed = 0;
+  moved = 0;
+#endif
 #ifdef READS
   received = MESSAGES;
 #endif
@@ -1425,6 +1504,11 @@ static uint8_t tick(void) {
   leave_in_time();
   pass_scenes();
   obey();
+#ifdef CLOCK_CHIP
+  if (chip_set) {
+    set_chip();
+  }
+#endif
   return show(blinked);
 }
 

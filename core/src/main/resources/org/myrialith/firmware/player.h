@@ -17,6 +17,12 @@ uint8_t board_input(uint8_t number);
 /* With cues that read messages only: the next letter that came in, -1 for none. */
 int16_t board_received(void);
 
+/* With a clock chip only: its seven registers from seconds to year, two digits each. Returns 0 when it does not answer. */
+uint8_t board_clock(uint8_t *registers);
+
+/* The same: sets one of them. */
+void board_set_clock(uint8_t number, uint8_t digits);
+
 /* With values that are kept over power-off only: a byte of what was kept. */
 uint8_t board_kept(uint16_t at);
 

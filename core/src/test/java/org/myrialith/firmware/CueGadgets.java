@@ -112,6 +112,9 @@ final class CueGadgets {
             new Input("Switch", InputSort.BUTTONS_DOWN, pins.get(2), 1, 7, 8, 6),
             new Input("Knob", InputSort.KNOB, pins.get(3) + " " + pins.get(4), 1, 1, 1, 1),
             new Input("Light", InputSort.LIGHT, light, 1, 40, 1, 1)));
+    if (random.nextBoolean()) {
+      all.add(new Input("Time", InputSort.CLOCK_CHIP, pins.get(0) + " " + pins.get(1), 1, 1, 1, 1));
+    }
     return new InputList(all);
   }
 

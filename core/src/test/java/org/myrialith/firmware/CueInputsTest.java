@@ -50,6 +50,7 @@ import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueEngine;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
+import org.myrialith.play.Value;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.Gadgets;
@@ -277,6 +278,75 @@ class CueInputsTest {
     Path folder = Exported.export(folders, plan, "size");
     OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
     StartedTest.holdTheSize(folder, plan.firmware().orElseThrow());
+  }
+
+  /**
+   * A clock chip brings the time across a year's end, and what is set here is there when power
+   * comes on again; it keeps a little ahead of the controller, which begins later.
+   */
+  @Test
+  void aClockChipKeepsTheTime() throws IOException {
+    GadgetPlan plan = timed();
+    CueTable table = table(plan);
+    Path folder = Exported.export(folders, plan, "chip");
+    List<String> script = List.of("0 cC45 56", "0 D2 1", "6000000 D2 0", "6100000 D2 1");
+    Files.write(folder.resolve("hands.txt"), script);
+    Path dump = SimulatedController.play(folder, List.of("D6", "@hands.txt"), 12_000).dump();
+    List<EdgeDecoder.Burst> bursts = Exported.read(dump, plan, 0);
+    long began = bursts.get(0).startNanos();
+    List<Value> start = new ArrayList<>(table.values());
+    int[] then = {56, 59, 23, 4, 31, 12, 2026};
+    for (int i = 0; i < then.length; i++) {
+      start.set(table.clock() + i, start.get(table.clock() + i).beginning(then[i]));
+    }
+    CueEngine engine = new CueEngine(table.beginning(start));
+    List<Shown> expected = new ArrayList<>();
+    expected.add(new Shown(0, engine.levels().get(0)));
+    int[] readings = new int[table.senses().size()];
+    while (engine.nowMillis() < 11_900) {
+      int at = engine.nowMillis() + (int) (began / 1_000_000);
+      readings[0] = at >= 6000 && at < 6100 ? 1 : 0;
+      if (engine.tick(readings)) {
+        expected.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+      }
+    }
+    assertThat(engine.value(table.clock() + 6)).isEqualTo(2027);
+    assertThat(expected.size()).isBetween(6, 18);
+    for (int i = 0; i < expected.size(); i++) {
+      double at = (bursts.get(i).startNanos() - began) / 1e6;
+      assertThat(bursts.get(i).levels())
+          .as("frame %d at %.1f", i, at)
+          .isEqualTo(expected.get(i).levels);
+      assertThat(at).as("frame %d", i).isCloseTo(expected.get(i).atMillis + 1, within(4.0));
+    }
+    StartedTest.holdTheSize(folder, plan.firmware().orElseThrow());
+  }
+
+  /** Seconds as one light, the day as a bar, and a button that sets the hour and the seconds. */
+  private static GadgetPlan timed() {
+    GadgetPlan base = plan(boards().findFirst().orElseThrow());
+    Readout seconds =
+        new Readout(
+            "r1", "f1", ReadoutForm.POINTER, "{second}", Fonts.USUAL, 0, 0, 0x40ff40, false, "");
+    Readout day =
+        new Readout("r2", "f1", ReadoutForm.BAR, "{day}", Fonts.USUAL, 0, 0, 0x0000ff, false, "");
+    Scene scene = new Scene("s1", "Time", List.of(), List.of(), List.of(), List.of(day, seconds));
+    List<Cue> cues =
+        List.of(
+            Cue.showing("u1", "Time", new PowerOn(), "s1"),
+            Cue.showing("u2", "Set", new Press("Set", 1, Press.How.DOWN), "")
+                .at(0, Clears.NOTHING)
+                .then("hour + 3, second = 57"));
+    List<Input> inputs =
+        List.of(
+            new Input("Set", InputSort.BUTTONS_UP, "D2", 1, 5, 4, 3),
+            new Input("Chip", InputSort.CLOCK_CHIP, "C4 C5", 1, 1000, 1, 1));
+    Gadget gadget = base.gadget();
+    return GadgetPlan.of(
+        gadget
+            .with(gadget.circuits().with(new InputList(inputs)))
+            .with(gadget.programme().playing(List.of(), List.of(), List.of()))
+            .with(new CueSheet(List.of(), List.of(scene), "s1", cues, 1)));
   }
 
   /** Every record of the memory is written in turn, and one that was cut short is passed over. */

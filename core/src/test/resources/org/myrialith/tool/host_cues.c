@@ -24,6 +24,45 @@ static uint8_t letters[MOST_EVENTS];
 static int came;
 static int taken;
 
+/* a clock chip: seconds to year, which goes on while power is off */
+static int chip[7] = {0, 0, 12, 4, 1, 1, 26};
+static unsigned long chip_ms;
+
+static int chip_days(void) {
+  static const int days[12] = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
+  return chip[5] == 2 && chip[6] % 4 == 0 ? 29 : days[chip[5] - 1];
+}
+
+static void chip_second(void) {
+  static const int ends[3] = {60, 60, 24};
+  int i;
+  for (i = 0; i < 3; i++) {
+    if (++chip[i] < ends[i]) return;
+    chip[i] = 0;
+  }
+  chip[3] = chip[3] % 7 + 1;
+  if (++chip[4] <= chip_days()) return;
+  chip[4] = 1;
+  if (++chip[5] <= 12) return;
+  chip[5] = 1;
+  chip[6] = (chip[6] + 1) % 100;
+}
+
+uint8_t board_clock(uint8_t *registers) {
+  int i;
+  for (i = 0; i < 7; i++) {
+    registers[i] = (uint8_t)(chip[i] / 10 * 16 + chip[i] % 10);
+  }
+  return 1;
+}
+
+void board_set_clock(uint8_t number, uint8_t digits) {
+  chip[number] = digits / 16 * 10 + digits % 16;
+  if (number == 0) {
+    chip_ms = 0;
+  }
+}
+
 /* what is kept while power is off, in a file */
 #define KEPT_MOST 4096
 static uint8_t kept[KEPT_MOST];
@@ -39,6 +78,9 @@ void board_show(const uint8_t *levels) {
 
 void board_wait_ms(uint16_t ms) {
   now += ms;
+  for (chip_ms += ms; chip_ms >= 1000; chip_ms -= 1000) {
+    chip_second();
+  }
   while (next < events && at[next] <= now) {
     if (input[next] == LETTER) {
       letters[came++] = (uint8_t)reading[next];
@@ -88,6 +130,14 @@ int main(int argc, char **argv) {
     }
     fclose(memory);
   }
+  memory = fopen("chip.txt", "r");
+  if (memory) {
+    for (came = 0; came < 7; came++) {
+      if (fscanf(memory, "%d", &chip[came]) != 1) return 3;
+    }
+    came = 0;
+    fclose(memory);
+  }
   player_start();
   while (now < end) {
     player_step();
@@ -95,6 +145,14 @@ int main(int argc, char **argv) {
   memory = fopen("kept.bin", "wb");
   if (!memory || fwrite(kept, 1, KEPT_MOST, memory) != KEPT_MOST) {
     return 3;
+  }
+  fclose(memory);
+  memory = fopen("chip.txt", "w");
+  if (!memory) {
+    return 3;
+  }
+  for (came = 0; came < 7; came++) {
+    fprintf(memory, "%d\n", chip[came]);
   }
   fclose(memory);
   return 0;

@@ -1,7 +1,8 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
  * usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
  * With @FILE for a pin, inputs are set by a script of lines "MICROSECONDS PIN VALUE": 0 or 1, or for a0 and so on a voltage in mV, for u0 a
- * letter to the serial port; tD2 and so on is a pad, which fills by a resistor, and longer while its value is 1.
+ * letter to the serial port; tD2 and so on is a pad, which fills by a resistor, and longer while its value is 1; cC45 is a clock chip,
+ * data on bit 4 and clock on bit 5 of port C, at so many seconds after 23:59 of 31 December 2026.
  * What is kept while power is off is that of kept.bin, if there is one, and is left there.
  * Prints "stack N": the most bytes of RAM the stack took. */
 #include <simavr/avr_adc.h>
@@ -64,7 +65,7 @@ static int read_script(const char *name) {
   while (events < MOST_EVENTS && fscanf(in, "%lu %7s %u", &micros, pin, &value) == 3) {
     script[events].at = (avr_cycle_count_t)((unsigned long long)micros * hz / 1000000u);
     script[events].port = pin[0];
-    script[events].bit = pin[0] == 't' ? (pin[1] - 'A') * 8 + pin[2] - '0' : pin[1] - '0';
+    script[events].bit = pin[0] == 'c' ? (pin[1] - 'A') * 64 + (pin[2] - '0') * 8 + pin[3] - '0' : pin[0] == 't' ? (pin[1] - 'A') * 8 + pin[2] - '0' : pin[1] - '0';
     script[events].value = value;
     events++;
   }
@@ -127,6 +128,112 @@ static void set_finger(int pad, uint32_t value) {
   finger[pad] = (uint8_t)value;
 }
 
+/* a clock chip: its registers from seconds to year, as a part that listens to two open wires */
+static struct {
+  int port, data, clock;
+  int data_up, clock_up; /* as the controller leaves them */
+  int listening, count, bit, reading, acked;
+  uint8_t byte, at;
+  int fields[7];
+  avr_cycle_count_t since;
+} chip = {.data_up = 1, .clock_up = 1};
+
+static void chip_second(void) {
+  static const int ends[3] = {60, 60, 24};
+  static const int days[12] = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
+  int i;
+  for (i = 0; i < 3; i++) {
+    if (++chip.fields[i] < ends[i]) return;
+    chip.fields[i] = 0;
+  }
+  chip.fields[3] = chip.fields[3] % 7 + 1;
+  if (++chip.fields[4] <= days[chip.fields[5] - 1]) return;
+  chip.fields[4] = 1;
+  if (++chip.fields[5] <= 12) return;
+  chip.fields[5] = 1;
+  chip.fields[6]++;
+}
+
+static void chip_now(void) {
+  for (; avr->cycle - chip.since >= hz; chip.since += hz) chip_second();
+}
+
+static void chip_pull(int low) { set_pin((char)('A' + chip.port), chip.data, !low); }
+
+static void chip_byte(void) {
+  if (chip.count++ == 0) {
+    chip.reading = chip.byte & 1;
+    chip.listening = chip.byte >> 1 == 0x68;
+  } else if (!chip.reading && chip.count == 2) {
+    chip.at = chip.byte;
+  } else if (!chip.reading) {
+    chip.fields[chip.at] = chip.byte / 16 * 10 + chip.byte % 16;
+    if (chip.at++ == 0) chip.since = avr->cycle;
+  }
+}
+
+static void chip_falls(void) {
+  if (!chip.listening) return;
+  chip.bit = chip.bit == 8 ? 0 : chip.bit + 1;
+  if (chip.bit == 0 && chip.reading && chip.count > 0) {
+    if (!chip.acked) {
+      chip.listening = 0;
+      return;
+    }
+    chip.byte = (uint8_t)(chip.fields[chip.at % 7] / 10 * 16 + chip.fields[chip.at % 7] % 10);
+    chip.at++;
+    chip.count++;
+  }
+  if (chip.reading && chip.count > 0 && chip.bit < 8) {
+    chip_pull(!(chip.byte >> (7 - chip.bit) & 1));
+  } else if (chip.bit == 8 && !(chip.reading && chip.count > 0)) {
+    chip_byte();
+    chip.acked = 1;
+    chip_pull(chip.listening);
+  } else {
+    chip_pull(0);
+  }
+}
+
+static void on_chip(struct avr_irq_t *irq, uint32_t value, void *param) {
+  int data = !(value >> chip.data & 1);
+  int clock = !(value >> chip.clock & 1);
+  int was_data = chip.data_up;
+  int was_clock = chip.clock_up;
+  (void)irq;
+  (void)param;
+  chip.data_up = data;
+  chip.clock_up = clock;
+  chip_now();
+  if (clock && was_clock && was_data && !data) {
+    chip.listening = 1;
+    chip.count = 0;
+    chip.reading = 0;
+    chip.bit = -1;
+  } else if (clock && was_clock && !was_data && data) {
+    chip.listening = 0;
+    chip_pull(0);
+  } else if (clock && !was_clock) {
+    if (chip.bit == 8 && chip.reading && chip.count > 1) chip.acked = !data; /* of what it has sent */
+    if (chip.bit < 8 && !(chip.reading && chip.count > 0)) chip.byte = (uint8_t)(chip.byte << 1 | data);
+  } else if (!clock && was_clock) {
+    chip_falls();
+  }
+}
+
+static void place_chip(int where, uint32_t seconds) {
+  const int fields[7] = {(int)seconds, 59, 23, 4, 31, 12, 26};
+  chip.port = where / 64;
+  chip.data = where / 8 % 8;
+  chip.clock = where % 8;
+  memcpy(chip.fields, fields, sizeof fields);
+  chip.since = avr->cycle;
+  avr_irq_register_notify(
+      avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ((char)('A' + chip.port)), IOPORT_IRQ_DIRECTION_ALL), on_chip, NULL);
+  set_pin((char)('A' + chip.port), chip.clock, 1);
+  chip_pull(0);
+}
+
 /* memory that keeps */
 #define KEPT_MOST 8192
 
@@ -154,6 +261,8 @@ static void set_inputs(void) {
       avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_ADC_GETIRQ, ADC_IRQ_ADC0 + bit), value);
     } else if (port == 'u') {
       avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_UART_GETIRQ('0'), UART_IRQ_INPUT), value);
+    } else if (port == 'c') {
+      place_chip(bit, value);
     } else if (port == 't') {
       set_finger(bit, value);
     } else {

@@ -1,0 +1,64 @@
+package org.myrialith.firmware;
+
+import java.util.stream.Stream;
+import org.myrialith.cues.Received;
+import org.myrialith.play.CueTable;
+import org.myrialith.play.Row;
+import org.myrialith.play.Sense;
+
+/** RAM of the engine of cues: that of the variables of its C, to the byte on 8-bit cores. */
+final class EngineMemory {
+  private EngineMemory() {}
+
+  private static Stream<Row> rows(CueTable cues, Row.Kind kind) {
+    return cues.rows().stream().filter(row -> row.kind() == kind);
+  }
+
+  /** Returns how many pads are touched. */
+  static int pads(CueTable cues) {
+    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.TOUCH).count();
+  }
+
+  /** Returns whether anything painted has levels of two bytes. */
+  static boolean deepTargets(CueTable cues) {
+    return cues.targets().stream().anyMatch(target -> target.plan().levelBits() > 8);
+  }
+
+  /** Returns the RAM of its variables beside the frame buffer (bytes). */
+  static int bytes(FirmwareWork work) {
+    CueTable cues = work.cues().orElseThrow();
+    int each = 7 + (cues.fades() ? 10 : 0);
+    long counters = rows(cues, Row.Kind.EVERY).count() + rows(cues, Row.Kind.TURNED).count();
+    return cues.rows().size() * each
+        + 11 // how many are shown, now, idle, began, sent
+        + 4 * (int) counters
+        + 8 * cues.senses().size()
+        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 6)
+        + (cues.clock() < 0 ? 0 : cues.chip().isEmpty() ? 2 : 5)
+        + (cues.chance() ? 4 : 0)
+        + cues.targets().size()
+        + 4 * work.clips().size()
+        + 4 * cues.scenes().size()
+        + (cues.readouts().isEmpty() ? 0 : 3)
+        // what does not begin at 0 stands in pairs of bytes: a flag of each of these two
+        + (cues.readouts().isEmpty() == cues.kept().isEmpty() ? 0 : 1)
+        + (work.sent().limiter().isPresent() ? 1 : 0)
+        + softly(work, cues)
+        + outside(work, cues);
+  }
+
+  /** What is kept over power-off, lines of text, pads at rest. */
+  private static int outside(FirmwareWork work, CueTable cues) {
+    int waiting = work.controller().portable() ? 0 : 34;
+    int kept = cues.kept().isEmpty() ? 0 : 2 * cues.kept().size() + 8;
+    return kept + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0) + pads(cues);
+  }
+
+  /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */
+  private static int softly(FirmwareWork work, CueTable cues) {
+    if (!cues.fades()) {
+      return 0;
+    }
+    return 3 + (work.dims() ? 2 : 0) + (deepTargets(cues) ? 4 : 0);
+  }
+}
