@@ -142,12 +142,27 @@ record Dictionary(
     }
     List<Packing.Frame> all = List.copyOf(frames);
     List<int[]> wired = all.stream().map(frame -> colours(frame, palette, width)).toList();
-    return Arrays.stream(Order.Way.values())
-        .filter(way -> way == Order.Way.WIRED || !orders(way, all).isEmpty())
-        .map(way -> Draft.of(way, all, palette, width, wired))
-        .min(Comparator.comparingDouble(Draft::guess))
-        .map(draft -> draft.packed(bits))
+    List<Draft> drafts =
+        Arrays.stream(Order.Way.values())
+            .filter(way -> way == Order.Way.WIRED || !orders(way, all).isEmpty())
+            .map(way -> Draft.of(way, all, palette, width, wired))
+            .toList();
+    return Optional.of(best(drafts).packed(bits))
         .filter(packed -> !packed.dictionary().orElseThrow().rules().isEmpty());
+  }
+
+  /** There is no guessing where there is one. */
+  private static Draft best(List<Draft> drafts) {
+    Draft best = drafts.get(0);
+    double least = drafts.size() > 1 ? best.guess() : 0;
+    for (Draft draft : drafts.subList(1, drafts.size())) {
+      double guess = draft.guess();
+      if (guess < least) {
+        least = guess;
+        best = draft;
+      }
+    }
+    return best;
   }
 
   /** The colours of a frame by their numbers. */
@@ -175,7 +190,7 @@ record Dictionary(
       int width,
       List<int[]> texts) {
     /** As many pixels are paired each way, to choose one; of more a guess has to do. */
-    private static final int TRIED = 8_000;
+    private static final int TRIED = 2_000;
 
     static Draft of(
         Order.Way way,
@@ -226,8 +241,13 @@ record Dictionary(
     /** How many rules are worth it. */
     private int worth(Pairs pairs) {
       int best = 0;
+      double least = Double.MAX_VALUE;
       for (int rules = 0; rules <= pairs.rules().size(); rules++) {
-        best = bytes(pairs, rules) < bytes(pairs, best) ? rules : best;
+        double bytes = bytes(pairs, rules);
+        if (bytes < least) {
+          least = bytes;
+          best = rules;
+        }
       }
       return best;
     }

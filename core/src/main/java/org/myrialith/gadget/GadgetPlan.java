@@ -47,9 +47,6 @@ import org.myrialith.parts.SupplyTree;
 import org.myrialith.play.CuePlan;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.CuesStep;
-import org.myrialith.play.ReadoutTable;
-import org.myrialith.play.SceneTable;
-import org.myrialith.play.Target;
 import org.myrialith.play.Ticks;
 import org.myrialith.power.ChainVolts;
 import org.myrialith.power.Load;
@@ -195,21 +192,11 @@ public final class GadgetPlan {
   }
 
   private CuesStep workCuesStep() {
-    List<CuesStep.Draw> draws = new ArrayList<>();
-    cues().ifPresent(plan -> plan.table().scenes().forEach(scene -> draws.add(draw(scene))));
+    List<CuesStep.Draw> draws =
+        cues()
+            .map(plan -> new SceneDraws(gadget, plan.table(), wiring().plans()).all())
+            .orElse(List.of());
     return new CuesStep(cues(), draws, gadget.brief().feeds().map(supply -> supply.amps()));
-  }
-
-  private double amps(ReadoutTable readout) {
-    Target target = cues().orElseThrow().table().targets().get(readout.target());
-    return readout.amps(wiring().plans(), target.circuit(), target.stretch());
-  }
-
-  /** A scene by itself, as if nothing else were played. */
-  private CuesStep.Draw draw(SceneTable scene) {
-    double frames = of(gadget.playing(scene.scene())).power().peakAmps();
-    double values = scene.readouts().stream().mapToDouble(this::amps).sum();
-    return new CuesStep.Draw(scene.scene().id(), scene.scene().name(), frames, values);
   }
 
   /** How often cues are asked: a whole frame is composed and sent in between. */

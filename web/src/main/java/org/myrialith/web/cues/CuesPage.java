@@ -51,7 +51,12 @@ class CuesPage {
     page.addObject("ready", opened.plan().cueTable().isPresent());
     page.addObject("inputs", Inputs.of(opened.plan().cueTable()));
     page.addObject(
-        "keeps", opened.plan().cueTable().map(table -> !table.kept().isEmpty() || !table.chip().isEmpty()).orElse(false));
+        "keeps",
+        opened
+            .plan()
+            .cueTable()
+            .map(table -> !table.kept().isEmpty() || !table.chip().isEmpty())
+            .orElse(false));
     PartForm<CueSheet> values = new PartForm<>(CueSheet.DESCRIPTION, sheet);
     FormValues valuesForm = values.shown().over(cue.isEmpty() && scene.isEmpty() ? typed : null);
     page.addObject("valuesForm", valuesForm);
