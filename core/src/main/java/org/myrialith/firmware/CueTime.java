@@ -10,6 +10,7 @@ import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.SceneTable;
+import org.myrialith.play.Ticks;
 
 /** What the engine of cues takes: each scene as a show of its own. */
 record CueTime(FirmwareWork work, Packing.Packed packed) {
@@ -60,7 +61,10 @@ record CueTime(FirmwareWork work, Packing.Packed packed) {
   private Holds of(List<ClipLevels> clips) {
     Show show = Show.of(clips.stream().map(ClipLevels::clip).toList());
     Sent sent = new Sent(work.sent().wiring(), show, clips, work.sent().limiter());
-    return new PlayTime(new FirmwareWork(work.controller(), sent), packed).holds();
+    double asking =
+        Ticks.askingSeconds(
+            work.controller().clockHz(), cues().rows().size(), cues().senses().size());
+    return new PlayTime(new FirmwareWork(work.controller(), sent), packed, asking).holds();
   }
 
   private static Holds worse(Holds one, Holds other) {

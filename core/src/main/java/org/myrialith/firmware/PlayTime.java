@@ -24,8 +24,19 @@ final class PlayTime {
   private final double[][] unpack;
   private final double scaling;
   private final double frameSeconds;
+  private final double askingSeconds;
 
   PlayTime(FirmwareWork work, Packing.Packed packed) {
+    this(work, packed, 0);
+  }
+
+  /**
+   * Works it out with something else to do between two frames.
+   *
+   * @param askingSeconds that it takes (s)
+   */
+  PlayTime(FirmwareWork work, Packing.Packed packed, double askingSeconds) {
+    this.askingSeconds = askingSeconds;
     this.work = work;
     this.target = work.target();
     this.sendSeconds = FirmwareTarget.sendSeconds(work.drivers(), work.controller());
@@ -57,7 +68,8 @@ final class PlayTime {
         sendSeconds
             + Math.max(
                 gapSeconds,
-                FirmwareTarget.seconds(step + composing, work.controller()) / work.leftShare());
+                (askingSeconds + FirmwareTarget.seconds(step + composing, work.controller()))
+                    / work.leftShare());
     return Math.max(takes, frameSeconds);
   }
 
@@ -81,14 +93,18 @@ final class PlayTime {
     List<Reckoning.Given> given = new ArrayList<>();
     given.add(Reckoning.given("sending all lines", sendSeconds, "s"));
     given.add(Reckoning.given("gap, in ticks of the timer", gapSeconds, "s"));
-    given.add(Reckoning.given("composing at most", worst - sendSeconds, "s"));
+    if (askingSeconds > 0) {
+      given.add(Reckoning.given("asking all cues", askingSeconds, "s"));
+    }
+    given.add(Reckoning.given("composing at most", worst - sendSeconds - askingSeconds, "s"));
     return List.of(
         new Reckoning(
             "player-time",
             "The player's longest frame",
             worst,
             "s",
-            "sending + the longer of the gap and composing the next frame",
+            "sending + the longer of the gap and composing the next frame"
+                + (askingSeconds > 0 ? ", after all cues were asked" : ""),
             given,
             Source.partClass(
                 work.controller().portable()

@@ -21,6 +21,11 @@ public record Ticks(int tickMillis, int fadeMillis) {
   private static final int EACH_CUE = 300;
   private static final int EACH_INPUT = 200;
 
+  /** Returns the time of asking all cues and looking at all inputs (s). */
+  public static double askingSeconds(int clockHz, int cues, int inputs) {
+    return (BARE + (double) EACH_CUE * cues + (double) EACH_INPUT * inputs) / clockHz;
+  }
+
   /**
    * Returns what a controller keeps up with.
    *
@@ -29,7 +34,7 @@ public record Ticks(int tickMillis, int fadeMillis) {
    * @param frameSeconds that composing and sending a whole frame take (s)
    */
   public static Ticks of(int clockHz, int cues, int inputs, double frameSeconds) {
-    double asking = (BARE + (double) EACH_CUE * cues + (double) EACH_INPUT * inputs) / clockHz;
+    double asking = askingSeconds(clockHz, cues, inputs);
     int tick = 1;
     while (asking > SHARE * tick * 1e-3 && tick < MOST_MILLIS) {
       tick++;

@@ -18,7 +18,7 @@ final class MessageSign {
 
   static Gadget staged(Staging stage) {
     String button = stage.button("Message");
-    stage.value("message", 1, MESSAGES.size(), true);
+    stage.keptValue("message", 1, MESSAGES.size(), 1, true);
     stage.add(
         stage
             .cue("Next message", new Press(button, 1, Press.How.SHORT), "")

@@ -18,8 +18,8 @@ final class MoodLight {
 
   static Gadget staged(Staging stage) {
     String button = stage.button("Button");
-    stage.value("mood", 1, 4, true);
-    stage.value("lit", 0, 1, 1, true);
+    stage.keptValue("mood", 1, 4, 1, true);
+    stage.keptValue("lit", 0, 1, 1, true);
     stage.add(
         stage
             .cue("Next mood", new Press(button, 1, Press.How.SHORT), "")

@@ -31,8 +31,8 @@ final class Tally {
                 && fixture.seenColumns() >= 7;
     int shown = Math.min(3, Math.max(1, places));
     int most = !letters ? 10 : shown == 1 ? 9 : shown == 2 ? 99 : 999;
-    stage.value("count", 0, most, true);
-    stage.value("tens", 0, 10, false);
+    stage.keptValue("count", 0, most, 0, true);
+    stage.keptValue("tens", 0, 10, 0, false);
     Readout readout =
         letters
             ? new Readout(

@@ -22,6 +22,7 @@ import org.myrialith.cues.ReadoutForm;
 import org.myrialith.cues.Received;
 import org.myrialith.cues.Scene;
 import org.myrialith.cues.Variable;
+import org.myrialith.demo.DemoGadgets;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.Input;
 import org.myrialith.drive.InputList;
@@ -38,6 +39,7 @@ import org.myrialith.layout.Strip;
 import org.myrialith.lettering.Fonts;
 import org.myrialith.parts.Controller;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.starts.CueStart;
 import org.myrialith.tool.Gadgets;
 
 /** Messages that come in, and values that are kept while power is off. */
@@ -179,6 +181,29 @@ class CueMessagesTest {
     run(engine, Variable.KEPT_MILLIS);
     assertThat(new CueEngine(engine.afterPowerOff()).value(0)).isEqualTo(30);
     assertThat(engine.keeps()).isEqualTo(2);
+  }
+
+  @Test
+  void aCounterGoesOnAfterAPowerCut() {
+    Gadget sign = DemoGadgets.gullSign();
+    GadgetPlan plan = GadgetPlan.of(CueStart.COUNTER.on(sign, sign.fixtures().get(0)));
+    CueEngine engine = engine(plan);
+    for (int press = 0; press < 3; press++) {
+      press(engine, 1);
+      press(engine, 0);
+    }
+    run(engine, Variable.KEPT_MILLIS);
+    int count =
+        plan.cueTable().orElseThrow().values().stream().map(Value::name).toList().indexOf("count");
+    assertThat(engine.value(count)).isEqualTo(3);
+    assertThat(new CueEngine(engine.afterPowerOff()).value(count)).isEqualTo(3);
+  }
+
+  private static void press(CueEngine engine, int reading) {
+    int end = engine.nowMillis() + 100;
+    while (engine.nowMillis() < end) {
+      engine.tick(new int[] {reading, 0, 0, 0});
+    }
   }
 
   private static Finding wear(Cue... cues) {
