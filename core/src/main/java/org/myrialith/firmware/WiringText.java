@@ -60,17 +60,17 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
 
   private static final String ENGINE =
       """
-        cues.c        portable engine of the cues: bring three functions of your own to run it on another board (player.h)
+        cues.c        portable engine of the cues: bring the functions that player.h names to run it on another board
         cues.h        what there is, and tables.c, what it says; made from the gadget, do not edit
         unpack.h      how it unpacks a frame, and others that it is put together from
         bringup.c     takes the place of the engine for the bring-up
       """;
 
   private static final String AVR_BOARD =
-      "  board.c       those two functions for the 8-bit controller, and main()\n";
+      "  board.c       the functions of player.h for the 8-bit controller, and main()\n";
 
   private static final String PORTABLE_BOARD =
-      "  board.c       those two functions for any 32-bit controller\n"
+      "  board.c       the functions of player.h for any 32-bit controller\n"
           + "  pins.h        what the board has to bring to them; the sketches do\n";
 
   private String clock() {
@@ -94,7 +94,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         @BUILD@
         Files
           frames.h      all frames as levels; made from the gadget, do not edit
-        @PLAYER@        @BOARD@  show/         the same as a sketch: setup() and loop() round the same player
+        @PLAYER@@BOARD@  show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
         @BITMAP@  waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
           gadget.json   the gadget itself, to open again
