@@ -1,0 +1,75 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * Constants for a header, and tables that are declared there and stand in a file of their own.
+ * Mutable.
+ */
+final class CueTables {
+  private final StringBuilder header = new StringBuilder();
+  private final StringBuilder tables = new StringBuilder();
+  private final Map<String, Integer> sizes = new LinkedHashMap<>();
+
+  void header(String text) {
+    header.append(text);
+  }
+
+  void tables(String text) {
+    tables.append(text);
+  }
+
+  String headerText() {
+    return header.toString();
+  }
+
+  String tablesText() {
+    return tables.toString();
+  }
+
+  /** Returns the bytes of flash that the tables take. */
+  int bytes() {
+    return sizes.values().stream().mapToInt(Integer::intValue).sum();
+  }
+
+  void define(String name, Object value) {
+    header.append("#define ").append(name).append(' ').append(value).append('\n');
+  }
+
+  /** Numbers for the names of an enum, as the engine knows them. */
+  void number(String prefix, Enum<?>[] all) {
+    for (Enum<?> one : all) {
+      define(prefix + one.name(), one.ordinal() + "u");
+    }
+    header.append('\n');
+  }
+
+  void bytes(String name, Stream<Integer> values) {
+    table("uint8_t", 1, name, values.toList());
+  }
+
+  void words(String name, Stream<Integer> values) {
+    table("uint16_t", 2, name, values.toList());
+  }
+
+  void signed(String name, Stream<Integer> values) {
+    table("int16_t", 2, name, values.toList());
+  }
+
+  void longs(String name, Stream<Integer> values) {
+    table("uint32_t", 4, name, values.map(Integer::toUnsignedLong).toList());
+  }
+
+  /** A table is never empty: C has no such. */
+  void table(String type, int each, String name, List<? extends Number> values) {
+    List<? extends Number> all = values.isEmpty() ? List.of(0) : values;
+    sizes.put(name, each * all.size());
+    header.append(phrase("extern const %s %s[%d];\n", type, name, all.size()));
+    tables.append(CTable.text(type, name, "TABLE", all.stream()).replaceFirst("^static ", ""));
+  }
+}
