@@ -59,9 +59,11 @@ class CueTryTest {
       page.locator("#when\\.kind").selectOption("received");
       screen.onRevision(3);
       page.locator("#when\\.input").fill("Radio");
+      page.locator("#when\\.input").blur();
+      screen.onRevision(4);
       page.locator("#when\\.word").fill("rain");
       page.locator("#when\\.word").blur();
-      screen.onRevision(4);
+      screen.onRevision(5);
       assertThat(application.stored(id).cues().cue("u6").orElseThrow().when())
           .isEqualTo(new Received("Radio", "rain"));
       screen.holdAccessible();

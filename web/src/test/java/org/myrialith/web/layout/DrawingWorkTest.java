@@ -277,14 +277,16 @@ class DrawingWorkTest {
     try (Screen screen = open(id, "")) {
       Page page = screen.page();
       page.locator(".tab").filter(new Locator.FilterOptions().setHasText("Coral")).click();
+      assertThat(page.locator(".tab[aria-current]")).containsText("Coral");
       screen.button("In space").click();
       Locator canvas = page.locator("lit-space canvas");
       assertThat(page.locator("lit-space output")).hasText("turned -30°, tilted 25°");
       int before = ink(canvas);
       assertThat(before).isGreaterThan(100);
-      canvas.focus();
-      page.keyboard().press("ArrowRight");
-      page.keyboard().press("ArrowUp");
+      // a page that comes late would take the focus away
+      canvas.press("ArrowRight");
+      assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 25°");
+      canvas.press("ArrowUp");
       assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 30°");
       page.getByLabel("only what is picked").check();
       page.waitForCondition(() -> ink(canvas) != before);
