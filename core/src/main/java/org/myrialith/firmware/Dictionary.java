@@ -47,6 +47,9 @@ record Dictionary(
   /** More are not tried: no controller here has the flash (pixels of all frames). */
   private static final int MOST_PIXELS = 1 << 20;
 
+  /** Colours, rules and orders: frames and these have to lie within reach of a short pointer. */
+  private static final int MOST_TABLE_BYTES = 24_000;
+
   /** Returns the bytes of a rule. */
   int ruleBytes() {
     int symbols = colours + rules.size();
@@ -126,8 +129,8 @@ record Dictionary(
   }
 
   /**
-   * Packs frames of levels; empty where there are too many pixels or colours, or nothing comes
-   * again.
+   * Packs frames of levels; empty where there are too many pixels or colours, nothing comes again,
+   * or the tables grow too large.
    *
    * @param bits data of the frames of bits, which is kept as it is
    */
@@ -148,7 +151,8 @@ record Dictionary(
             .map(way -> Draft.of(way, all, palette, width, wired))
             .toList();
     return Optional.of(best(drafts).packed(bits))
-        .filter(packed -> !packed.dictionary().orElseThrow().rules().isEmpty());
+        .filter(packed -> !packed.dictionary().orElseThrow().rules().isEmpty())
+        .filter(packed -> packed.bytes() - packed.dataBytes() <= MOST_TABLE_BYTES);
   }
 
   /** There is no guessing where there is one. */

@@ -169,6 +169,30 @@ class PackingTest {
   }
 
   /**
+   * An 8-bit controller reads tables by a short pointer, and a compiler takes 32 767 bytes a piece.
+   */
+  @Test
+  void tablesStayWithinReach() {
+    Order order = MovingPictures.serpentine(100, 100);
+    List<Packing.Frame> few = new ArrayList<>();
+    List<Packing.Frame> many = new ArrayList<>();
+    for (int f = 0; f < 3; f++) {
+      byte[] plain = new byte[30_000];
+      byte[] colours = new byte[30_000];
+      for (int p = 0; p < 10_000; p++) {
+        plain[3 * p] = (byte) (p * (f + 1) % 7);
+        colours[3 * p] = (byte) (p % 8000);
+        colours[3 * p + 1] = (byte) (p % 8000 >> 8);
+      }
+      colours[2] = (byte) f; // not quite the same
+      few.add(new Packing.Frame(Levels.of(plain), 3, order));
+      many.add(new Packing.Frame(Levels.of(colours), 3, order));
+    }
+    assertThat(Packing.DICTIONARY.pack(few)).isPresent();
+    assertThat(Packing.DICTIONARY.pack(many)).isEmpty();
+  }
+
+  /**
    * All demo clips and a set of moving pictures, packed the best way, against a strong compressor
    * of general use on the bytes of the same frames, in its format of the smallest head.
    */
