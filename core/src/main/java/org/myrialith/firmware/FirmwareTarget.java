@@ -18,19 +18,7 @@ enum FirmwareTarget {
       "atmega328p",
       4,
       new Size(1018, 1070, 1052, 1312, 167, 460, 110),
-      new Cycles(
-          310,
-          66,
-          150,
-          12.7,
-          List.of(56.0, 59.0, 60.6, 52.0),
-          40,
-          20,
-          85,
-          850,
-          156,
-          9,
-          Codes.USUAL)),
+      Cycles.USUAL),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
@@ -56,23 +44,11 @@ enum FirmwareTarget {
       "atmega2560",
       4,
       new Size(1144, 1208, 1182, 1440, 167, 460, 110),
-      new Cycles(
-          310,
-          66,
-          150,
-          12.7,
-          List.of(56.0, 59.0, 60.6, 52.0),
-          40,
-          20,
-          85,
-          850,
-          156,
-          9,
-          Codes.USUAL)),
+      Cycles.USUAL),
   /** 32-bit cores: portable C beside what the board's own environment takes. */
-  ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
-  ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST),
-  RADIO32(Controller.RADIO32, "cortex-m0plus", 1, Size.ARM, Cycles.AT_MOST);
+  ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
+  ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
+  RADIO32(Controller.RADIO32, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL);
 
   /** From one look at the timer to the next, and on to the data (s). */
   private static final double LOOK_SECONDS = 10e-6;
@@ -157,8 +133,8 @@ enum FirmwareTarget {
       double limitedClip,
       double level,
       Codes codes) {
-    /** Those of the 8-bit classes: a 32-bit core takes no more. */
-    static final Cycles AT_MOST =
+    /** Those of the 8-bit classes with a multiplier; a 32-bit core takes no more. */
+    static final Cycles USUAL =
         new Cycles(
             310,
             66,

@@ -32,41 +32,15 @@ record InputPins(FirmwareWork work) {
     return keeps() + serial() + clockChip() + reads();
   }
 
-  private static final String WIRES =
-      """
-      static void data_low(void) { DDR@D@ |= (1 << @DATA@); }
-      static void data_free(void) { DDR@D@ = (uint8_t)(DDR@D@ & (uint8_t)~(1 << @DATA@)); }
-      static uint8_t data_high(void) { return (PIN@D@ >> @DATA@) & 1; }
-      static void clock_low(void) { DDR@C@ |= (1 << @CLOCK@); }
-      static void clock_free(void) { DDR@C@ = (uint8_t)(DDR@C@ & (uint8_t)~(1 << @CLOCK@)); }
-      static void chip_pause(void) { _delay_us(5); }
-      """;
-
-  private static final String PORTABLE_WIRES =
-      """
-      static void data_low(void) { pin_low(@DATA@); }
-      static void data_free(void) { pin_free(@DATA@); }
-      static uint8_t data_high(void) { return pin_get(@DATA@); }
-      static void clock_low(void) { pin_low(@CLOCK@); }
-      static void clock_free(void) { pin_free(@CLOCK@); }
-      static void chip_pause(void) { wait_us(5); }
-      """;
-
   /** The chip that keeps the time. */
   private String clockChip() {
     List<String> pins = work.cues().map(CueTable::chip).orElse(List.of());
     if (pins.isEmpty()) {
       return "";
     }
-    String data = pins.get(0);
-    String clock = pins.get(1);
-    String wires =
-        (portable() ? PORTABLE_WIRES : WIRES)
-            .replace("@D@", data.substring(0, 1))
-            .replace("@C@", clock.substring(0, 1))
-            .replace("@DATA@", data.substring(1))
-            .replace("@CLOCK@", clock.substring(1));
-    return SourceText.read("clock_chip.c").replace("@WIRES@\n", wires) + "\n";
+    String wires = SourceText.read(dialect().file("clock_wires.c"));
+    String wired = dialect().pins(wires, pins.get(0), pins.get(1));
+    return SourceText.read("clock_chip.c").replace("@WIRES@\n", wired) + "\n";
   }
 
   private Dialect dialect() {

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.Stretch;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
 import org.myrialith.parts.Tint;
 
 /**
@@ -46,6 +48,18 @@ public record FlashCheck(double flashingShare) {
    * @param factor of the limiter in 65536ths
    */
   private record Turn(int frame, int factor, long startMillis) {}
+
+  /** Returns the number that a judgement rests on. */
+  public Reckoning reckoning(String key) {
+    return new Reckoning(
+        key,
+        "Emitters that flash too often",
+        flashingShare * 100,
+        "%",
+        "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in some second ÷ all emitters",
+        List.of(),
+        Source.standard("WCAG 2.2, success criterion 2.3.1"));
+  }
 
   /** Returns whether the clip may start by itself. */
   public boolean safe() {

@@ -136,15 +136,7 @@ public record FramesStep(
                 "%s flashes more than three times in a second over %s of its emitters. That can bring on seizures; it does not start by itself here.",
                 clip.name(), Quantity.text(percent, "%")))
         .advising("Hold its frames longer, or soften the changes of brightness and of red.")
-        .restingOn(
-            new Reckoning(
-                "flashing-" + clip.id(),
-                "Emitters that flash too often",
-                percent,
-                "%",
-                "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in some second ÷ all emitters",
-                List.of(),
-                Source.standard("WCAG 2.2, success criterion 2.3.1")));
+        .restingOn(check.reckoning("flashing-" + clip.id()));
   }
 
   @Override

@@ -42,7 +42,7 @@ import org.myrialith.parts.KeptMemory;
 /** Makes numbers of a sheet of cues. Mutable, lives for one sheet. */
 final class CueCompiler {
   private final List<String> messages = new ArrayList<>();
-  private Controller controller;
+  private final Controller controller;
   private final CueSheet sheet;
   private final List<Scene> scenes;
   private final InputList inputs;
@@ -69,7 +69,9 @@ final class CueCompiler {
       Layout layout,
       InputList inputs,
       Programme programme,
+      Controller controller,
       Function<Clip, List<ClipLevels>> levels) {
+    this.controller = controller;
     this.sheet = sheet;
     this.scenes = scenes;
     this.inputs = inputs;
@@ -118,8 +120,7 @@ final class CueCompiler {
     return values.get(number);
   }
 
-  CueTable table(Wiring wiring, Ticks ticks, Controller controller) {
-    this.controller = controller;
+  CueTable table(Wiring wiring, Ticks ticks) {
     sheet
         .variables()
         .forEach(

@@ -151,6 +151,21 @@ public final class CueEngine {
     return numbers.keeps;
   }
 
+  /**
+   * Goes on while nobody touches anything.
+   *
+   * @param untilMillis since power came on (ms)
+   * @param changed told of each time when anything else is shown
+   */
+  void untouched(int untilMillis, Runnable changed) {
+    int[] rest = new int[table.senses().size()];
+    while (now < untilMillis) {
+      if (tick(rest)) {
+        changed.run();
+      }
+    }
+  }
+
   private void blink() {
     blinkLeft -= table.tickMillis();
     if (blinkLeft <= 0) {

@@ -125,10 +125,7 @@ record CueFindings(
   private List<Finding> restless() {
     Map<Integer, Integer> fired = new HashMap<>();
     CueEngine engine = new CueEngine(table);
-    int[] untouched = new int[table.senses().size()];
-    while (engine.nowMillis() < WATCHED_MILLIS) {
-      engine.tick(untouched);
-    }
+    engine.untouched(WATCHED_MILLIS, () -> {});
     engine.happened().stream()
         .filter(CueEngine.Happened::fired)
         .forEach(one -> fired.merge(one.row(), 1, Integer::sum));

@@ -11,8 +11,6 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
@@ -66,12 +64,7 @@ record CueFlashes(CueTable table, List<ClipLevels> lit) {
               like -> seen.put(target, new Seen(like, new ArrayList<>(), new ArrayList<>())));
     }
     note(engine, seen);
-    int[] untouched = new int[table.senses().size()];
-    while (engine.nowMillis() < WATCHED_MILLIS) {
-      if (engine.tick(untouched)) {
-        note(engine, seen);
-      }
-    }
+    engine.untouched(WATCHED_MILLIS, () -> note(engine, seen));
     return seen.values().stream()
         .mapToDouble(one -> unsafe(FlashCheck.of(one.like, one.levels, one.starts)))
         .max()
@@ -111,14 +104,6 @@ record CueFlashes(CueTable table, List<ClipLevels> lit) {
                 what, Quantity.text(share * 100, "%")))
         .advising(
             "Let scenes stay longer or come softly, or soften changes of brightness and of red.")
-        .restingOn(
-            new Reckoning(
-                key,
-                "Emitters that flash too often",
-                share * 100,
-                "%",
-                "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in some second ÷ all emitters of the fixture",
-                List.of(),
-                Source.standard("WCAG 2.2, success criterion 2.3.1")));
+        .restingOn(new FlashCheck(share).reckoning(key));
   }
 }

@@ -56,8 +56,9 @@ public record CuePlan(
       Ticks ticks,
       Controller controller,
       Function<Clip, List<ClipLevels>> levels) {
-    CueCompiler compiler = new CueCompiler(sheet, scenes, layout, inputs, programme, levels);
-    CueTable table = compiler.table(wiring, ticks, controller);
+    CueCompiler compiler =
+        new CueCompiler(sheet, scenes, layout, inputs, programme, controller, levels);
+    CueTable table = compiler.table(wiring, ticks);
     List<ClipLevels> lit = new ArrayList<>(table.clips());
     lit.addAll(compiler.solids());
     return new CuePlan(

@@ -38,12 +38,10 @@ record CueReach(CueSheet sheet, CueTable table) {
   /** Why a cue can never fire; empty where it may. */
   private String never(Row row) {
     List<Term> terms = new ArrayList<>();
-    Row.Terms whens = row.whens();
-    Row.Terms onlys = row.onlys();
     if (row.kind() == Row.Kind.BECOMES) {
-      terms.addAll(table.terms().subList(whens.first(), whens.first() + whens.count()));
+      terms.addAll(table.terms(row.whens()));
     }
-    terms.addAll(table.terms().subList(onlys.first(), onlys.first() + onlys.count()));
+    terms.addAll(table.terms(row.onlys()));
     Set<Integer> about = new TreeSet<>();
     terms.forEach(term -> about.add(term.value()));
     for (int value : about) {
@@ -68,12 +66,7 @@ record CueReach(CueSheet sheet, CueTable table) {
     boolean clock = table.clock() >= 0 && value >= table.clock();
     boolean set =
         table.rows().stream()
-            .flatMap(
-                row ->
-                    table
-                        .terms()
-                        .subList(row.thens().first(), row.thens().first() + row.thens().count())
-                        .stream())
+            .flatMap(row -> table.terms(row.thens()).stream())
             .anyMatch(term -> term.value() == value);
     return clock || set || one.told()
         ? IntStream.rangeClosed(one.least(), one.most()).toArray()

@@ -101,6 +101,11 @@ public record CueTable(
     return scenes.stream().flatMap(scene -> scene.readouts().stream()).toList();
   }
 
+  /** Returns the terms of a stretch of them. */
+  List<Term> terms(Row.Terms stretch) {
+    return terms.subList(stretch.first(), stretch.first() + stretch.count());
+  }
+
   /** Returns the positions of values that are kept while power is off. */
   public List<Integer> kept() {
     return IntStream.range(0, values.size()).filter(v -> values.get(v).kept()).boxed().toList();

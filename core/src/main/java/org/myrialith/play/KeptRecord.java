@@ -1,6 +1,7 @@
 package org.myrialith.play;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import org.myrialith.parts.KeptMemory;
 
 /**
@@ -41,7 +42,11 @@ public record KeptRecord(List<Value> values, KeptMemory memory) {
    * and one by which memory that was never written has no record.
    */
   public int sign() {
-    int sign = values.hashCode() & 0xffff;
+    String about =
+        values.stream()
+            .map(v -> v.name() + " " + v.least() + " " + v.most())
+            .collect(Collectors.joining(";"));
+    int sign = about.hashCode() & 0xffff; // the same on every machine
     while (passes(sign, 0xff) || passes(sign, 0)) {
       sign = sign + 1 & 0xffff;
     }

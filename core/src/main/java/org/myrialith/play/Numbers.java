@@ -1,6 +1,5 @@
 package org.myrialith.play;
 
-import java.util.List;
 import org.myrialith.cues.ClockValue;
 import org.myrialith.cues.Comparison;
 import org.myrialith.cues.Setting;
@@ -143,8 +142,7 @@ final class Numbers {
 
   /** Returns whether all terms hold. */
   boolean holds(Row.Terms terms) {
-    for (int t = terms.first(); t < terms.first() + terms.count(); t++) {
-      Term term = table.terms().get(t);
+    for (Term term : table.terms(terms)) {
       if (!Comparison.values()[term.how()].holds(now[term.value()], operand(term))) {
         return false;
       }
@@ -158,9 +156,7 @@ final class Numbers {
 
   /** Changes values, one after the other. */
   void set(Row.Terms terms) {
-    List<Term> all = table.terms();
-    for (int t = terms.first(); t < terms.first() + terms.count(); t++) {
-      Term term = all.get(t);
+    for (Term term : table.terms(terms)) {
       Value value = table.values().get(term.value());
       int operand = operand(term);
       int wanted =

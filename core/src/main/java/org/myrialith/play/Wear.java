@@ -66,10 +66,7 @@ record Wear(CueTable table, KeptRecord record) {
 
   private double keptAMinute() {
     CueEngine engine = new CueEngine(table);
-    int[] untouched = new int[table.senses().size()];
-    while (engine.nowMillis() < WATCHED_MILLIS) {
-      engine.tick(untouched);
-    }
+    engine.untouched(WATCHED_MILLIS, () -> {});
     return engine.keeps() * 60_000.0 / WATCHED_MILLIS;
   }
 
