@@ -30,16 +30,26 @@ public record Arrows(int colour, int background, int degrees, int everyPercent, 
     TIMES.require("times", times);
   }
 
+  private int every() {
+    return Math.max(2, Places.SIDE * everyPercent / 100);
+  }
+
   @Override
   public int at(Place place, Places all, int turn) {
-    int way = Waves.degrees(degrees);
+    int cosine = Wave.cosine(degrees);
+    int sine = Wave.sine(degrees);
     int x = place.x() - all.width() / 2;
     int y = place.y() - all.height() / 2;
-    int along = (x * Waves.cosine(way) + y * Waves.sine(way)) / Waves.FULL;
-    int across = (y * Waves.cosine(way) - x * Waves.sine(way)) / Waves.FULL;
-    int every = Math.max(2, Places.SIDE * everyPercent / 100);
+    int along = (x * cosine + y * sine) / Waves.FULL;
+    int across = (y * cosine - x * sine) / Waves.FULL;
+    int every = every();
     int on = (int) ((long) (turn * times & Waves.TURN - 1) * every >> 16);
     int behind = Math.floorMod(on - along - Math.abs(across), every);
     return behind < every / 2 ? colour : background;
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, Wave.cosine(degrees), Wave.sine(degrees), every(), times};
   }
 }

@@ -31,4 +31,9 @@ public record Breathing(int colour, int lowPercent, int times) implements OneTon
     int level = low + (Waves.FULL - low) * Waves.raised(turn * times) / Waves.FULL;
     return Tone.mix(0, colour, level);
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, Effect.share(lowPercent), times};
+  }
 }

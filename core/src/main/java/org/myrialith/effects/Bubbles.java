@@ -36,9 +36,13 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
     SEED.require("seed", seed);
   }
 
+  private int reach() {
+    return Math.max(1, Places.SIDE * sizePercent / 100);
+  }
+
   @Override
   public Frame frame(Places all, int turn) {
-    int reach = Math.max(1, Places.SIDE * sizePercent / 100);
+    int reach = reach();
     int[] x = new int[amount];
     int[] y = new int[amount];
     for (int bubble = 0; bubble < amount; bubble++) {
@@ -55,5 +59,10 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
       }
       return Tone.mix(background, colour, most);
     };
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, amount, reach(), times, seed};
   }
 }

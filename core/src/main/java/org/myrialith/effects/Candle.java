@@ -35,4 +35,9 @@ public record Candle(int colour, int depth, int times, int seed) implements OneT
     int redder = Tone.of(Tone.red(colour), Tone.green(colour) * 3 / 4, Tone.blue(colour) / 2);
     return Tone.mix(0, Tone.mix(colour, redder, down), Waves.FULL - down);
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, Effect.share(depth), times, seed};
+  }
 }

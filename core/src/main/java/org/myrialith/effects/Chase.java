@@ -44,4 +44,9 @@ public record Chase(int colour, int background, int every, int length, int times
         ? background
         : Tone.mix(background, colour, Waves.FULL - behind * Waves.FULL / tail);
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, every, length, times};
+  }
 }

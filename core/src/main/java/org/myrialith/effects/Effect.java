@@ -38,6 +38,12 @@ public sealed interface Effect
    */
   int at(Place place, Places all, int turn);
 
+  /**
+   * Returns the numbers that a controller works it out from: colours, then what follows from its
+   * parameters and the extents of the places, in the order in which the C reads them.
+   */
+  int[] numbers(Places all);
+
   /** The colours of a frame (0xRRGGBB). */
   interface Frame {
     /** Returns that of a place. */

@@ -33,14 +33,22 @@ public record Ember(int cool, int hot, int heightPercent, int times, int seed) i
     SEED.require("seed", seed);
   }
 
+  private int reach(Places all) {
+    return Math.max(1, Math.max(all.height(), 1) * heightPercent / 100);
+  }
+
   @Override
   public int at(Place place, Places all, int turn) {
-    int reach = Math.max(1, Math.max(all.height(), 1) * heightPercent / 100);
     int up = all.height() - place.y();
     int rising = (turn >> 8) * times + place.y();
     int glow = Chance.field(seed, place.x(), rising % (times << 8), times);
-    int left = glow + GLOWS - up * (GLOWS + Waves.FULL) / reach;
+    int left = glow + GLOWS - up * (GLOWS + Waves.FULL) / reach(all);
     int heat = Math.max(0, Math.min(Waves.FULL, left));
     return heat < HALF ? Tone.mix(0, cool, 2 * heat) : Tone.mix(cool, hot, 2 * heat - Waves.FULL);
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {cool, hot, reach(all), times, seed};
   }
 }

@@ -41,4 +41,11 @@ public record Fill(int colour, int background, Way way, boolean back, int times)
         at < HALF ? along <= front : back ? along <= way.length(all) - front : along > front;
     return lit ? colour : background;
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {
+      colour, background, way.ordinal(), way.length(all), back ? 1 : 0, times, all.count()
+    };
+  }
 }

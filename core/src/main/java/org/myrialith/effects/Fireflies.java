@@ -36,9 +36,13 @@ public record Fireflies(
     SEED.require("seed", seed);
   }
 
+  private int reach() {
+    return Math.max(1, Places.SIDE * sizePercent / 100);
+  }
+
   @Override
   public Frame frame(Places all, int turn) {
-    int reach = Math.max(1, Places.SIDE * sizePercent / 100);
+    int reach = reach();
     int[] glow = new int[amount];
     int[][] at = new int[amount][];
     int way = (turn >> 8) * STOPS;
@@ -64,5 +68,10 @@ public record Fireflies(
       }
       return Tone.mix(background, colour, most);
     };
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, amount, reach(), times, seed};
   }
 }

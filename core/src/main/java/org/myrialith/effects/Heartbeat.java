@@ -42,4 +42,9 @@ public record Heartbeat(int colour, int lowPercent, int times) implements OneTon
     int low = Effect.share(lowPercent);
     return Tone.mix(0, colour, low + (Waves.FULL - low) * beat / Waves.FULL);
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, Effect.share(lowPercent), times};
+  }
 }

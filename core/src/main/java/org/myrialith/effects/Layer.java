@@ -24,8 +24,13 @@ public record Layer(Effect effect, Blend blend, int percent) {
     Effect.PERCENT.require("percent", percent);
   }
 
+  /** Returns how much of it comes through (0 to 255). */
+  public int share() {
+    return Effect.share(percent);
+  }
+
   /** Returns a colour with it over it. */
   int over(int below, int own) {
-    return Tone.mix(below, blend.of(below, own), Effect.share(percent));
+    return Tone.mix(below, blend.of(below, own), share());
   }
 }

@@ -55,4 +55,9 @@ public record Life(int colour, int background, int amount, int seed) implements 
   public int at(Place place, Places all, int turn) {
     return first(place.index()) ? colour : background;
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, amount, seed};
+  }
 }

@@ -40,4 +40,9 @@ public record Lightning(int colour, int background, int times, int seed) impleme
     }
     return Tone.mix(background, colour, Math.min(Waves.FULL, most));
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, times, seed};
+  }
 }

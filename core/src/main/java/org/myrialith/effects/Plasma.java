@@ -35,4 +35,9 @@ public record Plasma(int waves, int lightPercent, int times) implements Effect {
     sum += Waves.sine((place.x() + place.y() + place.z()) * unit / 2 + 2 * flows);
     return Tone.mix(0, Tone.hue(sum / 4 + (flows >> 8)), Effect.share(lightPercent));
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {waves, Effect.share(lightPercent), times};
+  }
 }

@@ -35,9 +35,13 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
     SEED.require("seed", seed);
   }
 
+  private int tail(Places all) {
+    return Math.max(1, Math.max(all.height(), WIDE) * tailPercent / 100);
+  }
+
   @Override
   public Frame frame(Places all, int turn) {
-    int tail = Math.max(1, Math.max(all.height(), WIDE) * tailPercent / 100);
+    int tail = tail(all);
     int[] x = new int[amount];
     int[] y = new int[amount];
     for (int drop = 0; drop < amount; drop++) {
@@ -58,5 +62,10 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
       }
       return Tone.mix(background, colour, most);
     };
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, amount, tail(all), times, seed};
   }
 }

@@ -35,4 +35,11 @@ public record Rainbow(int waves, int degrees, int lightPercent, int times) imple
     int hue = Wave.phase(place, waves, degrees) - turn * times >> 8;
     return Tone.mix(0, Tone.hue(hue), Effect.share(lightPercent));
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {
+      Wave.cosine(degrees), Wave.sine(degrees), waves, times, Effect.share(lightPercent)
+    };
+  }
 }

@@ -14,8 +14,10 @@ import org.myrialith.finding.TextRules;
  * @param frames of a loop
  * @param holdMillis each (ms)
  * @param layers the lowest first
+ * @param computed whether the controller works the frames out, in place of keeping them
  */
-public record Recipe(String fixture, int frames, int holdMillis, List<Layer> layers) {
+public record Recipe(
+    String fixture, int frames, int holdMillis, List<Layer> layers, boolean computed) {
   /** Allowed frames. */
   public static final Bounds FRAMES = Bounds.count(1, 2000);
 
@@ -32,7 +34,14 @@ public record Recipe(String fixture, int frames, int holdMillis, List<Layer> lay
           Field.id("fixture"),
           Field.count("frames", "Frames of the loop", FRAMES),
           Field.count("holdMillis", "Each held", HOLD),
-          Field.rows("layers", "Layers", Layer.DESCRIPTION, 1, MOST_LAYERS));
+          Field.rows("layers", "Layers", Layer.DESCRIPTION, 1, MOST_LAYERS),
+          Field.flag("computed", "In the controller", "kept as frames", "worked out as they play")
+              .or(false));
+
+  /** Effects that are kept as frames. */
+  public Recipe(String fixture, int frames, int holdMillis, List<Layer> layers) {
+    this(fixture, frames, holdMillis, layers, false);
+  }
 
   public Recipe {
     TextRules.id("fixture", fixture);
@@ -40,6 +49,21 @@ public record Recipe(String fixture, int frames, int holdMillis, List<Layer> lay
     HOLD.require("holdMillis", holdMillis);
     layers = List.copyOf(layers);
     Bounds.count(1, MOST_LAYERS).require("layers", layers.size());
+  }
+
+  /** Returns them with other frames and layers. */
+  public Recipe with(int otherFrames, int otherHold, List<Layer> other) {
+    return new Recipe(fixture, otherFrames, otherHold, other, computed);
+  }
+
+  /** Returns them worked out by the controller, or kept as frames. */
+  public Recipe computed(boolean other) {
+    return new Recipe(fixture, frames, holdMillis, layers, other);
+  }
+
+  /** Returns whether any of them follows from what was, which only frames can keep. */
+  public boolean grows() {
+    return layers.stream().anyMatch(layer -> layer.effect().grows());
   }
 
   /** Returns two seconds of a candle. */

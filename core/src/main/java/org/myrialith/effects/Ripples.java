@@ -46,4 +46,17 @@ public record Ripples(
     int phase = away * waves * (Waves.TURN / (Places.SIDE + 1)) - turn * times;
     return Tone.mix(background, colour, Waves.raised(phase));
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {
+      colour,
+      background,
+      all.width() * xPercent / 100,
+      all.height() * yPercent / 100,
+      all.depth() * zPercent / 100,
+      waves,
+      times
+    };
+  }
 }

@@ -36,4 +36,9 @@ public record Sparkle(int colour, int background, int amount, int times, int see
     boolean lit = Chance.below(100, seed, place.index(), chance + 1) < amount;
     return lit ? Tone.mix(background, colour, Waves.triangle(at)) : background;
   }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {colour, background, amount, times, seed};
+  }
 }

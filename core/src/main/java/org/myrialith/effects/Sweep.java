@@ -31,15 +31,26 @@ public record Sweep(int colour, int background, Way way, int widthPercent, int t
     TIMES.require("times", times);
   }
 
+  private int wide(Places all) {
+    return Math.max(1, Math.max(way.length(all), 1) * widthPercent / 100);
+  }
+
   @Override
   public int at(Place place, Places all, int turn) {
     int length = way.length(all);
-    int wide = Math.max(1, Math.max(length, 1) * widthPercent / 100);
+    int wide = wide(all);
     int at = turn * times & Waves.TURN - 1;
     int middle = (int) ((long) at * (length + 2 * wide) >> 16) - wide;
     int off = Math.abs(way.along(place, all) - middle);
     return off >= wide
         ? background
         : Tone.mix(background, colour, Waves.FULL - off * Waves.FULL / wide);
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {
+      colour, background, way.ordinal(), way.length(all), wide(all), times, all.count()
+    };
   }
 }

@@ -18,9 +18,16 @@ public record Wave(int colour, int background, int waves, int degrees, int times
 
   /** Returns how far along a direction a place is, in turns of waves. */
   static int phase(Place place, int waves, int degrees) {
-    int way = Waves.degrees(degrees);
-    int along = (place.x() * Waves.cosine(way) + place.y() * Waves.sine(way)) / Waves.FULL;
+    int along = (place.x() * cosine(degrees) + place.y() * sine(degrees)) / Waves.FULL;
     return along * waves * (Waves.TURN / (Places.SIDE + 1));
+  }
+
+  static int cosine(int degrees) {
+    return Waves.cosine(Waves.degrees(degrees));
+  }
+
+  static int sine(int degrees) {
+    return Waves.sine(Waves.degrees(degrees));
   }
 
   /** How it stands in the format. */
@@ -44,5 +51,10 @@ public record Wave(int colour, int background, int waves, int degrees, int times
   @Override
   public int at(Place place, Places all, int turn) {
     return Tone.mix(background, colour, Waves.raised(phase(place, waves, degrees) - turn * times));
+  }
+
+  @Override
+  public int[] numbers(Places all) {
+    return new int[] {cosine(degrees), sine(degrees), waves, times, colour, background};
   }
 }

@@ -1,7 +1,7 @@
 package org.myrialith.effects;
 
 /** Curves over a turn of 65 536 parts, 0 to 255 high. */
-final class Waves {
+public final class Waves {
   /** A turn. */
   static final int TURN = 1 << 16;
 
@@ -20,6 +20,11 @@ final class Waves {
   /** Returns a cosine that begins dark, is full at half a turn, and ends dark. */
   static int raised(int turn) {
     return RAISED[turn >> 8 & FULL];
+  }
+
+  /** Returns that cosine over 256 steps of a turn. */
+  public static int[] raised() {
+    return RAISED.clone();
   }
 
   /** Returns a sine from -255 to 255. */

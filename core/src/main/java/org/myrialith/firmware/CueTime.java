@@ -44,12 +44,7 @@ record CueTime(FirmwareWork work, Packing.Packed packed) {
         Arrays.stream(scene.clips())
             .filter(Objects::nonNull)
             .mapToDouble(
-                clip ->
-                    FirmwareWork.frames(clip)
-                        .mapToDouble(
-                            f -> work.target().unpackCycles(packed, f, work.threes(), banked))
-                        .max()
-                        .orElse(0))
+                clip -> Arrays.stream(work.composing(clip, packed, banked)).max().orElse(0))
             .sum();
     return FirmwareTarget.seconds(cycles * (cues().fades() ? FADED : 1), work.controller());
   }

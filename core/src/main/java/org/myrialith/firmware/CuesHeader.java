@@ -39,7 +39,7 @@ final class CuesHeader {
   private final FirmwareWork work;
   private final FramesHeader frames;
   private final CueTable cues;
-  private final CueTables out = new CueTables();
+  private final TableFile out = new TableFile();
 
   /**
    * Works them out.
@@ -214,9 +214,7 @@ final class CuesHeader {
 
   private int firstOrder(Target target) {
     return frames.firstOrder(
-        work.clips().stream()
-            .filter(clip -> target.is(clip.circuit(), clip.stretch()))
-            .findFirst());
+        work.kept().stream().filter(clip -> target.is(clip.circuit(), clip.stretch())).findFirst());
   }
 
   static boolean deep(Target target) {

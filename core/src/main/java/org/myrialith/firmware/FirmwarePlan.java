@@ -67,8 +67,8 @@ public record FirmwarePlan(
    */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
     List<Packing.Frame> frames =
-        work.clips().stream().flatMap(FirmwareWork::frames).distinct().toList();
-    if (frames.isEmpty() || work.lines().isEmpty() || !work.timed()) {
+        work.kept().stream().flatMap(FirmwareWork::frames).distinct().toList();
+    if (work.clips().isEmpty() || work.lines().isEmpty() || !work.timed()) {
       return Optional.empty();
     }
     Map<Packing, Integer> sizes = new LinkedHashMap<>();
@@ -137,7 +137,8 @@ public record FirmwarePlan(
   private static int tableBytes(FirmwareWork work, Packing.Packed packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     return frames.tableBytes()
-        + (work.cues().isPresent() ? new CuesHeader(work, frames).tableBytes() : 0);
+        + (work.cues().isPresent() ? new CuesHeader(work, frames).tableBytes() : 0)
+        + frames.effects().map(EffectTables::tableBytes).orElse(0);
   }
 
   @Override
@@ -192,10 +193,18 @@ public record FirmwarePlan(
           + counters()
           - BYTES_OF_SHOW
           - (limited() ? 1 : 0)
-          + EngineMemory.bytes(work);
+          + EngineMemory.bytes(work)
+          + effects().ramBytes();
     }
     int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
-    return work.sent().wiring().bufferBytes() + counters() + perClip * clips();
+    return work.sent().wiring().bufferBytes()
+        + counters()
+        + perClip * clips()
+        + effects().ramBytes();
+  }
+
+  private EffectParts effects() {
+    return new EffectParts(work.programs());
   }
 
   /** What the player, the board and its lines count with (bytes). */

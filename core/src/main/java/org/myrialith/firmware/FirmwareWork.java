@@ -1,5 +1,6 @@
 package org.myrialith.firmware;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -27,6 +28,21 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
   /** Returns the clips that are packed: those of the show, or of all scenes. */
   List<ClipLevels> clips() {
     return cues.map(CueTable::clips).orElseGet(sent::clips);
+  }
+
+  /** Returns those of them that are kept as frames. */
+  List<ClipLevels> kept() {
+    return clips().stream().filter(clip -> clip.computed().isEmpty()).toList();
+  }
+
+  /** Returns those of them that the controller works out. */
+  List<ClipLevels> programs() {
+    return clips().stream().filter(clip -> clip.computed().isPresent()).toList();
+  }
+
+  /** Returns whether any clip of levels is kept as frames. */
+  boolean keepsLevels() {
+    return kept().stream().anyMatch(clip -> clip.plan().dims());
   }
 
   /** Returns what of the wires is ever lit by frames or values. */
@@ -61,6 +77,22 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
                 clip.plan().dims()
                     ? new Packing.Frame(levels, channels, order)
                     : Packing.Frame.ofBits(levels));
+  }
+
+  /**
+   * Returns the cycles of composing each frame of a clip, at most.
+   *
+   * @param banked whether frames lie beyond what a short pointer reaches
+   */
+  double[] composing(ClipLevels clip, Packing.Packed packed, boolean banked) {
+    if (clip.computed().isPresent()) {
+      double[] all = new double[clip.perFrame().size()];
+      Arrays.fill(all, EffectTime.cycles(target(), clip));
+      return all;
+    }
+    return frames(clip)
+        .mapToDouble(frame -> target().unpackCycles(packed, frame, threes(), banked))
+        .toArray();
   }
 
   /** Returns how each of them is sent. */

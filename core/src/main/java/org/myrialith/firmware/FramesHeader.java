@@ -51,7 +51,19 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
               last.places.put(frame, last.data.size());
               last.data.writeBytes(data);
             });
+    if (banks.isEmpty()) { // all is worked out; an array is never empty
+      banks.add(new Bank(new ByteArrayOutputStream(), Map.of()));
+      banks.get(0).data.write(0);
+    }
     return banks;
+  }
+
+  /** Returns the effects that are worked out, as tables; empty where there are none. */
+  Optional<EffectTables> effects() {
+    List<ClipLevels> programs = work.programs();
+    return programs.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new EffectTables(programs, banked()));
   }
 
   /** Returns the arrays that the frames take. */
@@ -98,17 +110,27 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns the bytes of flash that the tables take, frame data included. */
   int tableBytes() {
+    int kept = Math.max(1, work.kept().stream().mapToInt(c -> c.perFrame().size()).sum());
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
+    int programs = programs().isEmpty() ? 0 : clips().size() + 2 * programs().size();
+    int empty = packed.data().isEmpty() ? 1 : 0;
     int offset = banked() ? 3 : 2;
     if (work.cues().isPresent()) {
-      return packed.bytes() + frames * (2 + offset) + clips().size() * 4 + limiterLines();
+      return packed.bytes()
+          + empty
+          + kept * (2 + offset)
+          + clips().size() * 4
+          + programs
+          + limiterLines();
     }
     int limiter = limiter().isPresent() ? frames * 4 + limiterLines() : 0;
     int channels = work.alike() ? 0 : clips().size();
     int places = work.switches() ? 2 * (clips().size() + places().size()) : 0;
     int orders = ordered() ? 2 * clips().size() : 0;
     return packed.bytes()
-        + frames * (2 + offset)
+        + empty
+        + kept * (2 + offset)
+        + programs
         + clips().size() * 8
         + channels
         + limiter
@@ -146,6 +168,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   private List<ClipLevels> clips() {
     return work.clips();
+  }
+
+  private List<ClipLevels> programs() {
+    return work.programs();
   }
 
   private Optional<Limiter> limiter() {
@@ -215,9 +241,17 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     if (limiter().isPresent() && !work.lines().stream().allMatch(CircuitPlan::limited)) {
       define(out, "PASSED_OVER", "1");
     }
+    if (!programs().isEmpty()) {
+      define(out, "PROGRAMS", "1");
+      define(out, "NO_PROGRAM", EffectTables.NO_PROGRAM + "u");
+      define(out, "MOST_UNIT_BYTES", mostUnitBytes() + "u");
+      if (!work.keepsLevels()) {
+        define(out, "ALL_COMPUTED", "1");
+      }
+    }
     if (packed.packing() == Packing.PALETTE) {
       define(out, "INDEX_BITS", packed.indexBits() + "u");
-      define(out, "PALETTE_WIDTH", most + "u");
+      define(out, "PALETTE_WIDTH", paletteWidth() + "u");
     }
     packed.dictionary().ifPresent(dictionary -> codes(out, dictionary));
     out.append('\n');
@@ -235,8 +269,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
             : "#define TABLE PROGMEM\n\n");
   }
 
+  /** Bytes of a colour: those of the widest pixel that any kept frame has. */
+  private int paletteWidth() {
+    return packed.data().keySet().stream().mapToInt(Packing.Frame::width).max().orElse(1);
+  }
+
   private void codes(StringBuilder out, Dictionary dictionary) {
-    define(out, "PALETTE_WIDTH", work.mostBytes() + "u");
+    define(out, "PALETTE_WIDTH", paletteWidth() + "u");
     define(out, "COLOURS", dictionary.colours() + "u");
     define(out, "RULE_BYTES", dictionary.ruleBytes() + "");
     define(out, "DEEPEST", dictionary.deepest() + "u");
@@ -251,23 +290,23 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   }
 
   private void tables(StringBuilder out) {
-    List<Integer> first = new ArrayList<>();
-    List<Integer> counts = new ArrayList<>();
-    int next = 0;
-    for (ClipLevels clip : clips()) {
-      first.add(next);
-      counts.add(clip.perFrame().size());
-      next += clip.perFrame().size();
-    }
+    List<Integer> counts = clips().stream().map(clip -> clip.perFrame().size()).toList();
     if (work.cues().isEmpty()) {
       ofClips(out);
     }
-    words(out, "clip_first_frame", first);
+    words(out, "clip_first_frame", firstFrames());
     words(out, "clip_frames", counts);
     words(
         out,
         "frame_hold_ms",
-        clips().stream().flatMap(c -> c.clip().frames().stream()).map(Frame::holdMillis).toList());
+        orZero(
+            work.kept().stream()
+                .flatMap(c -> c.clip().frames().stream())
+                .map(Frame::holdMillis)
+                .toList()));
+    if (!programs().isEmpty()) {
+      ofPrograms(out);
+    }
     List<Bank> banks = banks();
     offsets(out, banks);
     limiter().ifPresent(limiter -> weights(out, limiter));
@@ -276,6 +315,48 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     }
     packed.dictionary().ifPresent(dictionary -> ofCodes(out, dictionary));
     data(out, banks);
+  }
+
+  /** Frames that are kept are numbered first, then those that are worked out. */
+  private List<Integer> firstFrames() {
+    int kept = 0;
+    int computed = work.kept().stream().mapToInt(clip -> clip.perFrame().size()).sum();
+    List<Integer> firsts = new ArrayList<>();
+    for (ClipLevels clip : clips()) {
+      if (clip.computed().isPresent()) {
+        firsts.add(computed);
+        computed += clip.perFrame().size();
+      } else {
+        firsts.add(kept);
+        kept += clip.perFrame().size();
+      }
+    }
+    return firsts;
+  }
+
+  /** A table is never empty: C has no such. */
+  private static List<Integer> orZero(List<Integer> values) {
+    return values.isEmpty() ? List.of(0) : values;
+  }
+
+  private int mostUnitBytes() {
+    return programs().stream().mapToInt(FirmwareWork::unitBytes).max().orElse(1);
+  }
+
+  /** Which clips are worked out, and how long each of their frames is held. */
+  private void ofPrograms(StringBuilder out) {
+    List<Integer> numbers = new ArrayList<>();
+    int next = 0;
+    for (ClipLevels clip : clips()) {
+      numbers.add(clip.computed().isPresent() ? next++ : EffectTables.NO_PROGRAM);
+    }
+    table(out, "uint8_t", "clip_program", numbers.stream());
+    words(
+        out,
+        "program_hold_ms",
+        programs().stream()
+            .map(clip -> clip.computed().orElseThrow().recipe().holdMillis())
+            .toList());
   }
 
   /** What codes mean, and where their pixels go. */
@@ -376,7 +457,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
           out,
           "uint32_t",
           "frame_sum",
-          clips().stream()
+          Stream.concat(work.kept().stream(), programs().stream())
               .flatMap(c -> c.sums().stream().map(s -> limiter.weighted(c.circuit(), s))));
     }
     words(out, "line_bytes", work.lines().stream().map(CircuitPlan::bufferBytes).toList());
@@ -397,7 +478,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   private void offsets(StringBuilder out, List<Bank> banks) {
     List<Integer> inBank = new ArrayList<>();
     List<Integer> offsets = new ArrayList<>();
-    for (Packing.Frame frame : clips().stream().flatMap(FirmwareWork::frames).toList()) {
+    for (Packing.Frame frame : work.kept().stream().flatMap(FirmwareWork::frames).toList()) {
       int bank = 0;
       while (!banks.get(bank).places.containsKey(frame)) {
         bank++;
@@ -405,7 +486,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
       inBank.add(bank);
       offsets.add(banks.get(bank).places.get(frame));
     }
-    words(out, "frame_offset", offsets);
+    words(out, "frame_offset", orZero(offsets));
     if (banked()) {
       table(out, "uint8_t", "frame_bank", inBank.stream());
     }

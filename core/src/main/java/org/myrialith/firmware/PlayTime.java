@@ -53,11 +53,7 @@ final class PlayTime {
                 .mapToInt(CircuitPlan::channels)
                 .sum());
     for (int c = 0; c < unpack.length; c++) {
-      ClipLevels clip = clips.get(c);
-      unpack[c] =
-          FirmwareWork.frames(clip)
-              .mapToDouble(f -> target.unpackCycles(packed, f, work.threes(), banked))
-              .toArray();
+      unpack[c] = work.composing(clips.get(c), packed, banked);
     }
   }
 

@@ -8,15 +8,17 @@ record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
   /** Returns the files by their names. */
   Map<String, String> files() {
     Map<String, String> files = new LinkedHashMap<>();
-    files.put("frames.h", new FramesHeader(work, packed).text());
+    FramesHeader frames = new FramesHeader(work, packed);
+    files.put("frames.h", frames.text());
     if (work.cues().isPresent()) {
-      CuesHeader cues = new CuesHeader(work, new FramesHeader(work, packed));
+      CuesHeader cues = new CuesHeader(work, frames);
       files.put("cues.h", cues.text());
       files.put("tables.c", cues.tables());
       files.put("cues.c", SourceText.read("cues.c"));
     } else {
       files.put("player.c", SourceText.read("player.c"));
     }
+    frames.effects().ifPresent(effects -> effects(effects, files));
     files.put("unpack.h", SourceText.read("unpack.h"));
     if (work.switches()) {
       files.put("places.h", SourceText.read("places.h"));
@@ -27,14 +29,30 @@ record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
     return files;
   }
 
+  private static void effects(EffectTables effects, Map<String, String> files) {
+    files.put("effects.h", effects.text());
+    files.put("effect_tables.c", effects.tables());
+    files.put("effects.c", SourceText.read("effects.c"));
+  }
+
   /** Returns a Makefile that builds what there is. */
   static String named(FirmwareWork work, String makefile) {
+    String whole =
+        work.programs().isEmpty()
+            ? makefile
+            : makefile
+                .replace("player.c board.c", "player.c effects.c effect_tables.c board.c")
+                .replace(
+                    "board.o: board.c",
+                    "effects.o: effects.c effects.h\neffect_tables.o: effect_tables.c effects.h\nboard.o: board.c")
+                .replace("player.o board.o", "player.o effects.o effect_tables.o board.o")
+                .replace("frames.h", "frames.h effects.h");
     return work.cues().isPresent()
-        ? makefile
+        ? whole
             .replace("player.c", "cues.c tables.c")
             .replace("player.o: cues.c tables.c", "tables.o: tables.c cues.h\ncues.o: cues.c")
             .replace("player.o", "cues.o tables.o")
             .replace("frames.h", "frames.h cues.h")
-        : makefile;
+        : whole;
   }
 }

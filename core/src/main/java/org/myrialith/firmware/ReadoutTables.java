@@ -13,7 +13,7 @@ import org.myrialith.play.ReadoutTable;
 import org.myrialith.play.SceneTable;
 
 /** Values that scenes show, as tables: readouts, their cells, the dots and glyphs of those. */
-record ReadoutTables(CueTable cues, CueTables out) {
+record ReadoutTables(CueTable cues, TableFile out) {
   void write() {
     out.define("READOUTS", cues.readouts().size());
     out.define("BLINK_MS", Readout.BLINK_MILLIS / 2 + "u");

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.Asks;
@@ -23,6 +24,7 @@ import org.myrialith.layout.Position;
  * @param sums of the levels of each frame, by group of the circuit
  * @param shared how much less than by those sums each frame draws, as lights share what lets their
  *     current through (A)
+ * @param computed what the controller works its frames out from; empty where it keeps them
  */
 public record ClipLevels(
     Clip clip,
@@ -32,7 +34,8 @@ public record ClipLevels(
     int[] cells,
     List<Levels> perFrame,
     List<long[]> sums,
-    List<Double> shared) {
+    List<Double> shared,
+    Optional<Computed> computed) {
   /** Stands for the cell of a unit that is never lit. */
   public static final int DARK = -1;
 
@@ -43,6 +46,7 @@ public record ClipLevels(
    * @param circuit position of the circuit that its fixture is in
    * @param plan of that circuit
    * @param stretch of that wire that shows the clip, or a run of it
+   * @param computed what its frames are worked out from
    */
   public static ClipLevels of(
       Clip clip,
@@ -50,7 +54,8 @@ public record ClipLevels(
       int circuit,
       CircuitPlan plan,
       Stretch stretch,
-      LevelTable table) {
+      LevelTable table,
+      Optional<Computed> computed) {
     int[] cells = cells(stretch, emitters);
     Map<String, Levels> known = new HashMap<>();
     Map<Levels, long[]> knownSums = new HashMap<>();
@@ -76,7 +81,8 @@ public record ClipLevels(
         cells,
         List.copyOf(perFrame),
         List.copyOf(sums),
-        List.copyOf(shared));
+        List.copyOf(shared),
+        computed);
   }
 
   private static long[] sums(Levels levels, Stretch stretch, int groups) {

@@ -3,6 +3,7 @@ package org.myrialith.frames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.finding.Reckoning;
@@ -110,7 +111,8 @@ public record FlashCheck(double flashingShare) {
                 like.cells(),
                 seen,
                 like.sums(),
-                like.shared()));
+                like.shared(),
+                Optional.empty()));
     for (int i = 0; i < seen.size(); i++) {
       row.add(i, Limiter.WHOLE, starts.get(i));
     }

@@ -39,6 +39,7 @@ import org.myrialith.frames.FlashCheck;
 import org.myrialith.frames.FramesStep;
 import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
+import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
@@ -145,13 +146,16 @@ public final class GadgetPlan {
   }
 
   private ClipLevels levels(Clip clip, Stretch stretch, int position, CircuitPlan circuit) {
+    List<Emitter> emitters = layout().emittersOf(stretch.fixture());
+    LevelTable table = LevelTable.of(gadget.colour(), circuit.levelBits());
     return ClipLevels.of(
         clip,
-        layout().emittersOf(stretch.fixture()),
+        emitters,
         position,
         circuit,
         stretch,
-        LevelTable.of(gadget.colour(), circuit.levelBits()));
+        table,
+        new ComputedClips(gadget).of(clip, stretch.fixture(), emitters, circuit, table));
   }
 
   private PowerPlan workPower() {

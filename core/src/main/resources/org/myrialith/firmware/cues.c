@@ -640,6 +640,24 @@ static uint16_t clip_frame[CLIPS];
 static uint16_t clip_left_ms[CLIPS];
 static uint32_t scene_left_ms[SCENES];
 
+#ifdef PROGRAMS
+
+#include "effects.h"
+
+static uint16_t hold_of(uint16_t clip) {
+  uint8_t program = READ_BYTE(&clip_program[clip]);
+  return program == NO_PROGRAM ? READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]])
+                               : READ_WORD(&program_hold_ms[program]);
+}
+
+#define HOLD_OF(clip) hold_of(clip)
+
+#else
+
+#define HOLD_OF(clip) READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]])
+
+#endif
+
 static uint16_t clip_of(uint8_t scene, uint8_t target) {
   return READ_WORD(&scene_clips[(uint16_t)scene * TARGETS + target]);
 }
@@ -650,9 +668,11 @@ static uint16_t clip_of(uint8_t scene, uint8_t target) {
 
 #if !defined(SWITCHED) || defined(LEVELS)
 
+#ifndef ALL_COMPUTED
 #define UNPACK_AS unpack
 #define PUT(level) *to++ = (level)
 #include "unpack.h"
+#endif
 
 #ifdef FADES
 
@@ -695,11 +715,13 @@ static inline uint8_t *mix(uint8_t *to, uint8_t level) {
   return to + 1;
 }
 
+#ifndef ALL_COMPUTED
 #undef UNPACK_AS
 #undef PUT
 #define UNPACK_AS unpack_over
 #define PUT(level) to = mix(to, level)
 #include "unpack.h"
+#endif
 
 #endif
 
@@ -730,10 +752,49 @@ static inline uint8_t *mix(uint8_t *to, uint8_t level) {
 #endif
 #endif
 
+#ifdef PROGRAMS
+
+/* Lays a frame that is worked out over what is there. */
+static void lay_computed(uint8_t program, uint16_t clip, uint8_t target, uint16_t share) {
+  uint8_t *to = chain + READ_WORD(&target_first_byte[target]);
+  uint16_t pixels = READ_WORD(&target_pixels[target]);
+  uint16_t pixel;
+  effect_begin(program, clip_frame[clip]);
+#ifdef FADES
+  if (share < WHOLE) {
+    begin_mix(target, share);
+    for (pixel = 0; pixel < pixels; pixel++) {
+      uint8_t levels[MOST_UNIT_BYTES];
+      uint8_t bytes = effect_unit(pixel, levels);
+      uint8_t i;
+      for (i = 0; i < bytes; i++) {
+        to = mix(to, levels[i]);
+      }
+    }
+    return;
+  }
+#endif
+  for (pixel = 0; pixel < pixels; pixel++) {
+    to += effect_unit(pixel, to);
+  }
+  (void)share;
+}
+
+#endif
+
 static void lay(uint16_t clip, uint8_t target, uint16_t share) {
+#ifdef PROGRAMS
+  uint8_t program = READ_BYTE(&clip_program[clip]);
+  if (program != NO_PROGRAM) {
+    lay_computed(program, clip, target, share);
+    return;
+  }
+#endif
+#if defined(SWITCHED) || !defined(ALL_COMPUTED)
   data_at_t from = FRAME_AT(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
   uint8_t *to = chain + READ_WORD(&target_first_byte[target]);
   uint16_t pixels = READ_WORD(&target_pixels[target]);
+#endif
 #ifdef SWITCHED
   if (PLACED(target)) {
     if (share >= WHOLE / 2u) {
@@ -742,7 +803,7 @@ static void lay(uint16_t clip, uint8_t target, uint16_t share) {
     return;
   }
 #endif
-#if !defined(SWITCHED) || defined(LEVELS)
+#if (!defined(SWITCHED) || defined(LEVELS)) && !defined(ALL_COMPUTED)
 #ifdef FADES
   if (share < WHOLE) {
     begin_mix(target, share);
@@ -950,7 +1011,7 @@ static void start_scene(uint8_t scene) {
     uint16_t clip = clip_of(scene, t);
     if (clip != NO_CLIP) {
       clip_frame[clip] = 0;
-      clip_left_ms[clip] = READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip])]);
+      clip_left_ms[clip] = HOLD_OF(clip);
     }
   }
 }
@@ -962,7 +1023,7 @@ static void pass_clip(uint16_t clip, uint8_t target, uint16_t ms) {
     if (clip_frame[clip] == READ_WORD(&clip_frames[clip])) {
       clip_frame[clip] = 0;
     }
-    clip_left_ms[clip] = READ_WORD(&frame_hold_ms[READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]]);
+    clip_left_ms[clip] = HOLD_OF(clip);
     dirty[target] = 1;
   }
   clip_left_ms[clip] = (uint16_t)(clip_left_ms[clip] - ms);

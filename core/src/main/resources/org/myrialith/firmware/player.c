@@ -19,11 +19,37 @@ static uint16_t frame_of(uint8_t clip) {
   return (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
 }
 
+#ifdef PROGRAMS
+
+#include "effects.h"
+
+/* Puts a frame together that is worked out. */
+static void compute(uint8_t program, uint16_t frame, uint8_t *to, uint16_t pixels) {
+  uint16_t pixel;
+  effect_begin(program, frame);
+  for (pixel = 0; pixel < pixels; pixel++) {
+    to += effect_unit(pixel, to);
+  }
+}
+
+static uint16_t hold_of(uint8_t clip) {
+  uint8_t program = READ_BYTE(&clip_program[clip]);
+  return program == NO_PROGRAM ? READ_WORD(&frame_hold_ms[frame_of(clip)]) : READ_WORD(&program_hold_ms[program]);
+}
+
+#define HOLD_OF(clip) hold_of(clip)
+
+#else
+
+#define HOLD_OF(clip) READ_WORD(&frame_hold_ms[frame_of(clip)])
+
+#endif
+
 #ifdef SWITCHED
 #include "places.h"
 #endif
 
-#if !defined(SWITCHED) || defined(LEVELS)
+#if (!defined(SWITCHED) || defined(LEVELS)) && !defined(ALL_COMPUTED)
 
 #define UNPACK_AS unpack
 #define PUT(level) *to++ = (level)
@@ -45,7 +71,16 @@ static uint16_t frame_of(uint8_t clip) {
 static void compose(uint8_t clip) {
 #ifdef SWITCHED
   uint16_t first = READ_WORD(&clip_first_place[clip]);
-#ifdef LEVELS
+#endif
+#ifdef PROGRAMS
+  uint8_t program = READ_BYTE(&clip_program[clip]);
+  if (program != NO_PROGRAM) {
+    compute(program, clip_frame[clip], chain + READ_WORD(&clip_first_byte[clip]), READ_WORD(&clip_pixels[clip]));
+    return;
+  }
+#endif
+#ifdef SWITCHED
+#if defined(LEVELS) && !defined(ALL_COMPUTED)
   if (first == NO_PLACES) {
     UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
            READ_WORD(&clip_pixels[clip]), clip);
@@ -54,7 +89,7 @@ static void compose(uint8_t clip) {
 #endif
   place_bits(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
              READ_WORD(&clip_pixels[clip]), places + first);
-#else
+#elif !defined(ALL_COMPUTED)
   UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
          READ_WORD(&clip_pixels[clip]), clip);
 #endif
@@ -115,7 +150,7 @@ void player_start(void) {
   uint8_t clip;
   for (clip = 0; clip < CLIPS; clip++) {
     clip_frame[clip] = 0;
-    clip_left_ms[clip] = READ_WORD(&frame_hold_ms[frame_of(clip)]);
+    clip_left_ms[clip] = HOLD_OF(clip);
     change(clip);
   }
   show_left_ms = SHOW_MS;
@@ -136,7 +171,7 @@ static void pass(uint16_t ms) {
       if (clip_frame[clip] == READ_WORD(&clip_frames[clip])) {
         clip_frame[clip] = 0;
       }
-      clip_left_ms[clip] = READ_WORD(&frame_hold_ms[frame_of(clip)]);
+      clip_left_ms[clip] = HOLD_OF(clip);
       change(clip);
     }
   }

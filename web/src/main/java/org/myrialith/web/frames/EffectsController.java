@@ -113,7 +113,7 @@ class EffectsController {
   private static Recipe added(Recipe recipe) {
     List<Layer> layers = new ArrayList<>(recipe.layers());
     layers.add(new Layer(Rainbow.KIND.usual(), Blend.MASK, 100));
-    return new Recipe(recipe.fixture(), recipe.frames(), recipe.holdMillis(), layers);
+    return recipe.with(recipe.frames(), recipe.holdMillis(), layers);
   }
 
   private static Recipe removed(Recipe recipe, int at) {
@@ -122,7 +122,7 @@ class EffectsController {
       throw new InputException("remove", at + 1, "a layer that is not the only one");
     }
     layers.remove(at);
-    return new Recipe(recipe.fixture(), recipe.frames(), recipe.holdMillis(), layers);
+    return recipe.with(recipe.frames(), recipe.holdMillis(), layers);
   }
 
   /** Makes the frames. */
@@ -167,8 +167,7 @@ class EffectsController {
     Recipe seen =
         each == 1
             ? recipe
-            : new Recipe(
-                recipe.fixture(),
+            : recipe.with(
                 recipe.frames() / each,
                 Math.min((int) Recipe.HOLD.max(), recipe.holdMillis() * each),
                 recipe.layers());

@@ -112,7 +112,7 @@ record RecipeForm(Recipe recipe) {
     if (!errors.isEmpty()) {
       throw new InputException(errors);
     }
-    return new Recipe(recipe.fixture(), frames, hold, layers);
+    return recipe.with(frames, hold, layers);
   }
 
   private static int count(

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
  * Constants for a header, and tables that are declared there and stand in a file of their own.
  * Mutable.
  */
-final class CueTables {
+final class TableFile {
   private final StringBuilder header = new StringBuilder();
   private final StringBuilder tables = new StringBuilder();
   private final Map<String, Integer> sizes = new LinkedHashMap<>();

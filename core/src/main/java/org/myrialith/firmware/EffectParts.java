@@ -1,0 +1,96 @@
+package org.myrialith.firmware;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.myrialith.effects.Blend;
+import org.myrialith.effects.Layer;
+import org.myrialith.effects.Moving;
+import org.myrialith.frames.ClipLevels;
+
+/**
+ * Which parts of the code of effects are wanted, and what they take.
+ *
+ * @param programs clips that are worked out
+ */
+record EffectParts(List<ClipLevels> programs) {
+  /** Of what moves: two places; with a third one and its glow where there are fireflies. */
+  private static final int MOVER_BYTES = 4;
+
+  private static final int FIREFLY_BYTES = 7;
+
+  private static List<Layer> layers(ClipLevels program) {
+    return program.computed().orElseThrow().recipe().layers();
+  }
+
+  private Stream<Layer> layers() {
+    return programs.stream().map(EffectParts::layers).flatMap(List::stream);
+  }
+
+  /** Returns the effects that there are, each once. */
+  Set<EffectCode> effects() {
+    Set<EffectCode> all = new TreeSet<>();
+    layers().forEach(layer -> all.add(EffectCode.of(layer.effect())));
+    return all;
+  }
+
+  Set<EffectCode.Part> parts() {
+    Set<EffectCode.Part> all = new TreeSet<>();
+    effects().forEach(effect -> all.addAll(effect.parts()));
+    return all;
+  }
+
+  boolean has(EffectCode.Part part) {
+    return parts().contains(part);
+  }
+
+  boolean reads(EffectCode.Variable variable) {
+    return effects().stream().anyMatch(effect -> effect.reads().contains(variable));
+  }
+
+  /** Returns whether any layer is more than laid over. */
+  boolean blends() {
+    return layers().anyMatch(layer -> layer.blend() != Blend.OVER);
+  }
+
+  /** Returns what the code asks for. */
+  List<String> names() {
+    List<String> all = new ArrayList<>();
+    effects().forEach(effect -> all.add(effect.name()));
+    parts().forEach(part -> all.add(part.name()));
+    if (blends()) {
+      all.add("BLENDS");
+    }
+    return all;
+  }
+
+  /** Returns the most things that move in a program. */
+  int movers() {
+    return programs.stream()
+        .mapToInt(
+            program ->
+                layers(program).stream()
+                    .filter(layer -> layer.effect() instanceof Moving)
+                    .mapToInt(layer -> ((Moving) layer.effect()).amount())
+                    .sum())
+        .max()
+        .orElse(0);
+  }
+
+  /** Returns the most layers of a program, where any has something in common for all pixels. */
+  int shared() {
+    return effects().stream().anyMatch(EffectCode::shares)
+        ? programs.stream().mapToInt(program -> layers(program).size()).max().orElse(0)
+        : 0;
+  }
+
+  /** Returns the RAM of their variables (bytes). */
+  int ramBytes() {
+    int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
+    boolean flies = effects().contains(EffectCode.FIREFLIES);
+    int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
+    return 1 + 2 + 2 * read + 4 * shared() + moving; // the program, its turn
+  }
+}
