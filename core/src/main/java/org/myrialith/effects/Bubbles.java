@@ -1,5 +1,6 @@
 package org.myrialith.effects;
 
+import java.util.Objects;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
@@ -38,6 +39,12 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
 
   private int reach() {
     return Math.max(1, Places.SIDE * sizePercent / 100);
+  }
+
+  /** The nearest one alone. */
+  @Override
+  public long weighed(Places all, int turn) {
+    return all.places().stream().filter(Objects::nonNull).count();
   }
 
   @Override

@@ -40,8 +40,17 @@ public record Fireflies(
     return Math.max(1, Places.SIDE * sizePercent / 100);
   }
 
-  @Override
-  public Frame frame(Places all, int turn) {
+  /** Where they are, and how they glow. */
+  private record Swarm(int reach, int[] glow, int[][] at) {
+    int level(int fly, Place place) {
+      int[] there = at[fly];
+      int near =
+          Nearness.of(place.x() - there[0], place.y() - there[1], place.z() - there[2], reach);
+      return near * glow[fly] / Waves.FULL;
+    }
+  }
+
+  private Swarm swarm(Places all, int turn) {
     int reach = reach();
     int[] glow = new int[amount];
     int[][] at = new int[amount][];
@@ -56,14 +65,33 @@ public record Fireflies(
             Chance.course(seed, 3 * fly + 2, way, STOPS) * all.depth() / Waves.FULL
           };
     }
+    return new Swarm(reach, glow, at);
+  }
+
+  @Override
+  public long weighed(Places all, int turn) {
+    Swarm swarm = swarm(all, turn);
+    long weighed = 0;
+    for (Place place : all.places()) {
+      int most = 0;
+      for (int fly = 0; place != null && fly < amount; fly++) {
+        if (swarm.glow[fly] > most) {
+          weighed++;
+          most = Math.max(most, swarm.level(fly, place));
+        }
+      }
+    }
+    return weighed;
+  }
+
+  @Override
+  public Frame frame(Places all, int turn) {
+    Swarm swarm = swarm(all, turn);
     return place -> {
       int most = 0;
       for (int fly = 0; fly < amount; fly++) {
-        if (glow[fly] > most) {
-          int[] there = at[fly];
-          int near =
-              Nearness.of(place.x() - there[0], place.y() - there[1], place.z() - there[2], reach);
-          most = Math.max(most, near * glow[fly] / Waves.FULL);
+        if (swarm.glow[fly] > most) {
+          most = Math.max(most, swarm.level(fly, place));
         }
       }
       return Tone.mix(background, colour, most);

@@ -39,8 +39,23 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
     return Math.max(1, Math.max(all.height(), WIDE) * tailPercent / 100);
   }
 
-  @Override
-  public Frame frame(Places all, int turn) {
+  /** Where the drops are. */
+  private record Drops(int[] x, int[] y, int tail) {
+    int behind(int drop, Place place) {
+      return y[drop] - place.y();
+    }
+
+    int beside(int drop, Place place) {
+      return Math.abs(place.x() - x[drop]);
+    }
+
+    boolean reaches(int drop, Place place) {
+      int behind = behind(drop, place);
+      return behind >= 0 && behind < tail && beside(drop, place) < WIDE;
+    }
+  }
+
+  private Drops drops(Places all, int turn) {
     int tail = tail(all);
     int[] x = new int[amount];
     int[] y = new int[amount];
@@ -50,14 +65,30 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
       y[drop] = (int) ((long) at * (all.height() + tail) >> 16);
       x[drop] = Chance.below(all.width() + 1, seed, drop, 0);
     }
+    return new Drops(x, y, tail);
+  }
+
+  @Override
+  public long weighed(Places all, int turn) {
+    Drops drops = drops(all, turn);
+    long weighed = 0;
+    for (Place place : all.places()) {
+      for (int drop = 0; place != null && drop < amount; drop++) {
+        weighed += drops.reaches(drop, place) ? 1 : 0;
+      }
+    }
+    return weighed;
+  }
+
+  @Override
+  public Frame frame(Places all, int turn) {
+    Drops drops = drops(all, turn);
     return place -> {
       int most = 0;
       for (int drop = 0; drop < amount; drop++) {
-        int behind = y[drop] - place.y();
-        int beside = Math.abs(place.x() - x[drop]);
-        if (behind >= 0 && behind < tail && beside < WIDE) {
-          int level = Waves.FULL - behind * Waves.FULL / tail;
-          most = Math.max(most, level * (WIDE - beside) / WIDE);
+        if (drops.reaches(drop, place)) {
+          int level = Waves.FULL - drops.behind(drop, place) * Waves.FULL / drops.tail;
+          most = Math.max(most, level * (WIDE - drops.beside(drop, place)) / WIDE);
         }
       }
       return Tone.mix(background, colour, most);

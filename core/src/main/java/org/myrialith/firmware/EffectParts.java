@@ -8,7 +8,9 @@ import java.util.stream.Stream;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Moving;
+import org.myrialith.effects.OneTone;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.parts.Controller;
 
 /**
  * Which parts of the code of effects are wanted, and what they take.
@@ -55,6 +57,15 @@ record EffectParts(List<ClipLevels> programs) {
     return layers().anyMatch(layer -> layer.blend() != Blend.OVER);
   }
 
+  /** Returns whether all pixels of a program have one colour at a time. */
+  static boolean flat(ClipLevels program) {
+    return layers(program).stream().allMatch(layer -> layer.effect() instanceof OneTone);
+  }
+
+  boolean flats() {
+    return programs.stream().anyMatch(EffectParts::flat);
+  }
+
   /** Returns what the code asks for. */
   List<String> names() {
     List<String> all = new ArrayList<>();
@@ -86,11 +97,47 @@ record EffectParts(List<ClipLevels> programs) {
         : 0;
   }
 
+  /** Flash of the code without any effect, and of what lays layers over each other (bytes). */
+  private static int bare(Controller controller) {
+    return switch (controller.key()) {
+      case "8bit-32k" -> 1128;
+      case "8bit-8k" -> 1059;
+      case "8bit-256k" -> 1149;
+      default -> 593;
+    };
+  }
+
+  private static final int BLENDS = 188;
+  private static final int BLENDS_LARGE = 145;
+
+  /** Of the way to what is unpacked beside (bytes). */
+  private static final int BESIDE_KEPT = 200;
+
+  private static final int BESIDE_KEPT_LARGE = 180;
+
+  /** Of laying an effect over others, beyond what an 8-bit core takes (bytes). */
+  private static final int LAID_LARGE = 140;
+
+  /** Returns the flash of their code (bytes). */
+  int codeBytes(FirmwareWork work) {
+    if (programs.isEmpty()) {
+      return 0;
+    }
+    boolean portable = work.controller().portable();
+    int bytes = bare(work.controller());
+    bytes += effects().stream().mapToInt(effect -> effect.bytes(portable)).sum();
+    bytes += parts().stream().mapToInt(part -> part.bytes(portable)).sum();
+    bytes += blends() ? (portable ? BLENDS_LARGE : BLENDS) : 0;
+    bytes += work.keepsLevels() ? (portable ? BESIDE_KEPT_LARGE : BESIDE_KEPT) : 0;
+    return bytes + (portable && work.cues().isPresent() ? LAID_LARGE : 0);
+  }
+
   /** Returns the RAM of their variables (bytes). */
   int ramBytes() {
     int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
     boolean flies = effects().contains(EffectCode.FIREFLIES);
     int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
-    return 1 + 2 + 2 * read + 4 * shared() + moving; // the program, its turn
+    // the program, its turn, its colour and whether it has but one
+    return 1 + 2 + (flats() ? 5 : 0) + 2 * read + 4 * shared() + moving;
   }
 }

@@ -141,6 +141,10 @@ final class EffectTables {
     if (parts.shared() > 0) {
       out.define("SHARED", parts.shared());
     }
+    if (parts.flats()) {
+      out.define("FLATS", 1);
+      out.bytes("program_flat", each(program -> EffectParts.flat(program) ? 1 : 0));
+    }
     out.number("IS_", EffectCode.values());
     out.number("COMES_", Blend.values());
     out.number("ASKS_", Asks.values());

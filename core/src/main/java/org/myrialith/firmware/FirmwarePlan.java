@@ -168,10 +168,11 @@ public record FirmwarePlan(
   }
 
   private int codeBytes() {
-    if (work.cues().isPresent()) {
-      return EngineSize.codeBytes(work, packed);
-    }
-    return work.target().codeBytes(packed, limited(), clips() > 1, work);
+    int player =
+        work.cues().isPresent()
+            ? EngineSize.codeBytes(work, packed)
+            : work.target().codeBytes(packed, limited(), clips() > 1, work);
+    return player + effects().codeBytes(work);
   }
 
   /** Returns whether it fits into the controller, flash and RAM. */
@@ -348,6 +349,11 @@ public record FirmwarePlan(
   @Override
   public List<Finding> findings() {
     return findings(Optional.empty());
+  }
+
+  /** Returns whether the controller works out what a fixture shows. */
+  public boolean computes(String fixture) {
+    return work.programs().stream().anyMatch(program -> program.clip().fixture().equals(fixture));
   }
 
   /** Returns whether it leaves some room on its controller. */

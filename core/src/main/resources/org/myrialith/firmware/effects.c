@@ -5,6 +5,13 @@
 
 #define FULL 255u
 
+/* What several effects share stays one piece: small controllers have little room. */
+#if defined(__GNUC__) && !defined(__clang__)
+#define APART __attribute__((noinline, noclone))
+#else
+#define APART
+#endif
+
 static uint8_t program;
 static uint16_t turn;
 static uint16_t index_at;
@@ -17,6 +24,11 @@ static int16_t depth;
 
 #ifdef SHARED
 static uint32_t shared[SHARED]; /* what is the same for all pixels of a frame, of each layer of a program */
+#endif
+
+#ifdef FLATS
+static uint8_t flat; /* whether all pixels have one colour, and which */
+static uint32_t flat_colour;
 #endif
 
 #ifdef MOVERS
@@ -36,22 +48,22 @@ static uint8_t by_full(uint16_t product) { return (uint8_t)((uint16_t)(product +
 
 #ifdef SHARES
 
-static uint8_t share_of(uint8_t whole, uint8_t share) { return by_full((uint16_t)((uint16_t)whole * share)); }
+APART static uint8_t share_of(uint8_t whole, uint8_t share) { return by_full((uint16_t)((uint16_t)whole * share)); }
 
 #endif
 
-static uint8_t mixed(uint8_t from, uint8_t to, uint8_t share) {
+APART static uint8_t mixed(uint8_t from, uint8_t to, uint8_t share) {
   if (to >= from) {
     return (uint8_t)(from + by_full((uint16_t)((uint16_t)(to - from) * share + 127u)));
   }
   return (uint8_t)(from - by_full((uint16_t)((uint16_t)(from - to) * share + 127u)));
 }
 
-static uint32_t tone(uint8_t red, uint8_t green, uint8_t blue) {
+APART static uint32_t tone(uint8_t red, uint8_t green, uint8_t blue) {
   return (uint32_t)red << 16 | (uint16_t)((uint16_t)(green << 8) | blue);
 }
 
-static uint32_t mix(uint32_t from, uint32_t to, uint8_t share) {
+APART static uint32_t mix(uint32_t from, uint32_t to, uint8_t share) {
   return tone(mixed((uint8_t)(from >> 16), (uint8_t)(to >> 16), share),
               mixed((uint8_t)(from >> 8), (uint8_t)(to >> 8), share), mixed((uint8_t)from, (uint8_t)to, share));
 }
@@ -64,14 +76,14 @@ static uint8_t raised(uint16_t at) { return READ_BYTE(&raised_cosine[at >> 8]); 
 
 #ifdef SINES
 
-static int16_t sine(uint16_t at) { return (int16_t)(2 * raised((uint16_t)(at + 0x4000u)) - 255); }
+APART static int16_t sine(uint16_t at) { return (int16_t)(2 * raised((uint16_t)(at + 0x4000u)) - 255); }
 
 #endif
 
 #ifdef DIRECTIONS
 
 /* How far a place is along a direction, whose cosine and sine come first. */
-static int16_t along(int16_t cosine, int16_t sine_of, int16_t x, int16_t y) {
+APART static int16_t along(int16_t cosine, int16_t sine_of, int16_t x, int16_t y) {
   return (int16_t)(((int32_t)x * cosine + (int32_t)y * sine_of) / 255);
 }
 
@@ -80,7 +92,7 @@ static int16_t along(int16_t cosine, int16_t sine_of, int16_t x, int16_t y) {
 #ifdef CHANCES
 
 /* What looks like chance and is a hash. */
-static uint32_t bits(uint16_t seed, uint16_t a, uint16_t b) {
+APART static uint32_t bits(uint16_t seed, uint16_t a, uint16_t b) {
   uint32_t hash = ((uint32_t)seed * 0x9e3779b9u) ^ ((uint32_t)a * 0x85ebca6bu) ^ ((uint32_t)b * 0xc2b2ae35u);
   hash ^= hash >> 16;
   hash *= 0x7feb352du;
@@ -93,7 +105,7 @@ static uint32_t bits(uint16_t seed, uint16_t a, uint16_t b) {
 
 #ifdef PICKS
 
-static uint16_t below(uint16_t limit, uint16_t seed, uint16_t a, uint16_t b) {
+APART static uint16_t below(uint16_t limit, uint16_t seed, uint16_t a, uint16_t b) {
   return (uint16_t)((bits(seed, a, b) >> 16) * limit >> 16);
 }
 
@@ -101,7 +113,7 @@ static uint16_t below(uint16_t limit, uint16_t seed, uint16_t a, uint16_t b) {
 
 #ifdef COURSES
 
-static uint8_t between(uint8_t a, uint8_t b, uint8_t part) {
+APART static uint8_t between(uint8_t a, uint8_t b, uint8_t part) {
   uint8_t share = READ_BYTE(&raised_cosine[part >> 1]);
   return (uint8_t)((uint16_t)(a * (256u - share) + (uint16_t)b * share) >> 8);
 }
@@ -109,7 +121,7 @@ static uint8_t between(uint8_t a, uint8_t b, uint8_t part) {
 static uint8_t knot_of(uint16_t seed, uint16_t row, uint16_t knot) { return (uint8_t)(bits(seed, row, knot) >> 24); }
 
 /* A smooth course between random knots, 256 parts from one to the next. */
-static uint8_t course(uint16_t seed, uint16_t row, uint16_t at, uint8_t knots) {
+APART static uint8_t course(uint16_t seed, uint16_t row, uint16_t at, uint8_t knots) {
   uint8_t knot = (uint8_t)((uint8_t)(at >> 8) % knots);
   uint8_t next = (uint8_t)(knot + 1u == knots ? 0u : knot + 1u);
   return between(knot_of(seed, row, knot), knot_of(seed, row, next), (uint8_t)at);
@@ -120,7 +132,7 @@ static uint8_t course(uint16_t seed, uint16_t row, uint16_t at, uint8_t knots) {
 #ifdef WAYS
 
 /* Which way something runs: along x, y, z or the data, and whether from the other end. */
-static int16_t along_way(uint8_t way, int16_t length, uint16_t count) {
+APART static int16_t along_way(uint8_t way, int16_t length, uint16_t count) {
   int16_t at = way < 2u ? x_at : way < 4u ? y_at : z_at;
   if (way == 6u) {
     return (int16_t)((uint32_t)index_at * 1023u / (count > 1u ? count - 1u : 1u));
@@ -184,7 +196,7 @@ static uint32_t breathing(const uint32_t *number) {
 
 #ifdef HEARTBEAT
 
-static uint8_t beat(uint16_t since) {
+APART static uint8_t beat(uint16_t since) {
   uint32_t fallen;
   if (since < 4096u) {
     return (uint8_t)((uint32_t)since * FULL >> 12);
@@ -205,7 +217,7 @@ static uint32_t heartbeat(const uint32_t *number) {
 
 #ifdef FALLING
 
-static uint16_t own_time(const uint32_t *number, uint8_t mover) {
+APART static uint16_t own_time(const uint32_t *number, uint8_t mover) {
   uint16_t rounds = (uint16_t)(SMALL(4) + (bits(WORD(5), mover, 2) & 1u));
   return (uint16_t)(turn * rounds + below(0xffffu, WORD(5), mover, 1));
 }
@@ -244,7 +256,7 @@ static void rain(const uint32_t *number) {
 
 #ifdef FIREFLIES
 
-static int16_t passing(uint16_t seed, uint8_t row, uint16_t way, int16_t length) {
+APART static int16_t passing(uint16_t seed, uint8_t row, uint16_t way, int16_t length) {
   return (int16_t)((int32_t)course(seed, row, way, 5) * length / 255);
 }
 
@@ -381,7 +393,7 @@ static uint32_t chase(const uint32_t *number, uint32_t head) {
 #ifdef PHASES
 
 /* Where a place is on waves that run across, in parts of a turn. */
-static uint16_t phase(const uint32_t *number) {
+APART static uint16_t phase(const uint32_t *number) {
   return (uint16_t)((uint32_t)along(WHOLE(0), WHOLE(1), x_at, y_at) * (uint32_t)(SMALL(2) * 64u)) - (uint16_t)(turn * SMALL(3));
 }
 
@@ -389,7 +401,7 @@ static uint16_t phase(const uint32_t *number) {
 
 #ifdef HUES
 
-static uint32_t hue(uint8_t hue) {
+APART static uint32_t hue(uint8_t hue) {
   uint8_t sixth = (uint8_t)(hue / 43u);
   uint8_t up = (uint8_t)((uint16_t)(hue % 43u) * FULL / 42u);
   switch (sixth) {
@@ -427,7 +439,7 @@ static uint32_t plasma(const uint32_t *number) {
 #ifdef RIPPLES
 
 /* the largest whole number whose square is no more */
-static uint16_t root(uint32_t square) {
+APART static uint16_t root(uint32_t square) {
   uint32_t found = 0;
   uint32_t bit = (uint32_t)1 << 22;
   while (bit > square) {
@@ -445,7 +457,7 @@ static uint16_t root(uint32_t square) {
   return (uint16_t)found;
 }
 
-static uint32_t squared(int16_t number) { return (uint32_t)((int32_t)number * number); }
+APART static uint32_t squared(int16_t number) { return (uint32_t)((int32_t)number * number); }
 
 static uint32_t ripples(const uint32_t *number) {
   uint16_t away = root(squared((int16_t)(x_at - WHOLE(2))) + squared((int16_t)(y_at - WHOLE(3))) + squared((int16_t)(z_at - WHOLE(4))));
@@ -507,11 +519,11 @@ static uint32_t arrows(const uint32_t *number, int16_t on) {
 
 #ifdef NEARNESS
 
-static uint32_t away(int16_t dx, int16_t dy, int16_t dz) {
+APART static uint32_t away(int16_t dx, int16_t dy, int16_t dz) {
   return (uint32_t)((int32_t)dx * dx) + (uint32_t)((int32_t)dy * dy) + (uint32_t)((int32_t)dz * dz);
 }
 
-static uint8_t nearness(uint32_t square, uint32_t most) { return (uint8_t)(square >= most ? 0 : FULL - square * FULL / most); }
+APART static uint8_t nearness(uint32_t square, uint32_t most) { return (uint8_t)(square >= most ? 0 : FULL - square * FULL / most); }
 
 #endif
 
@@ -661,7 +673,7 @@ static uint32_t blend(uint8_t how, uint32_t below_it, uint32_t above) {
 
 #endif
 
-static uint32_t picture(void) {
+APART static uint32_t picture(void) {
   uint8_t layer = READ_BYTE(&program_first_layer[program]);
   uint8_t left = READ_BYTE(&program_layers[program]);
   uint32_t colour = 0;
@@ -678,7 +690,10 @@ static uint32_t picture(void) {
 #ifdef BLENDS
     own = blend(READ_BYTE(&layer_blend[layer]), colour, own);
 #endif
-    colour = mix(colour, own, READ_BYTE(&layer_share[layer]));
+    {
+      uint8_t share = READ_BYTE(&layer_share[layer]);
+      colour = share == FULL ? own : mix(colour, own, share);
+    }
   }
   return colour;
 }
@@ -702,11 +717,17 @@ void effect_begin(uint8_t which, uint16_t frame) {
     }
   }
 #endif
+#ifdef FLATS
+  flat = READ_BYTE(&program_flat[which]);
+  if (flat) {
+    flat_colour = picture();
+  }
+#endif
 }
 
 /* from a colour to what its pixel is sent */
 
-static uint8_t least_of(uint32_t colour) {
+APART static uint8_t least_of(uint32_t colour) {
   uint8_t least = (uint8_t)(colour >> 16);
   least = (uint8_t)(colour >> 8) < least ? (uint8_t)(colour >> 8) : least;
   return (uint8_t)colour < least ? (uint8_t)colour : least;
@@ -746,6 +767,11 @@ uint8_t effect_unit(uint16_t pixel, uint8_t *levels) {
   const level_t *level = levels_of_asked + READ_WORD(&program_first_level[program]);
   uint32_t colour = 0;
   uint8_t bytes = 0;
+#ifdef FLATS
+  if (flat) {
+    colour = place == NO_PLACE ? 0 : flat_colour;
+  } else
+#endif
   if (place != NO_PLACE) {
     x_at = (int16_t)((uint16_t)place & 0x3ffu);
     y_at = (int16_t)((uint16_t)(place >> 10) & 0x3ffu);

@@ -25,6 +25,7 @@ import org.myrialith.cues.Variable;
 import org.myrialith.drive.Input;
 import org.myrialith.drive.InputList;
 import org.myrialith.drive.InputSort;
+import org.myrialith.effects.Recipe;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
@@ -69,7 +70,7 @@ final class CueGadgets {
     }
     CueSheet sheet = new CueSheet(variables, scenes, "s1", cues, 1 + random.nextInt(999));
     return base.with(base.circuits().with(inputs()))
-        .with(base.programme().playing(first.clips(), List.of(), List.of()))
+        .with(base.programme().playing(first.clips(), first.recipes(), List.of()))
         .with(sheet);
   }
 
@@ -121,9 +122,16 @@ final class CueGadgets {
   private Scene scene(int number) {
     List<Clip> clips = new ArrayList<>();
     List<Readout> readouts = new ArrayList<>();
+    List<Recipe> recipes = new ArrayList<>();
     for (Fixture fixture : base.fixtures()) {
       String id = "k" + number + fixture.id();
-      if (random.nextInt(4) > 0) {
+      Optional<Recipe> own = base.programme().recipeOn(fixture.id()).filter(Recipe::computed);
+      if (own.isPresent() && random.nextInt(3) > 0) {
+        Recipe one =
+            own.get().with(1 + random.nextInt(4), 17 + random.nextInt(90), own.get().layers());
+        recipes.add(one);
+        clips.add(new Clip(id, "Effect", fixture.id(), base.baked(one)));
+      } else if (random.nextInt(4) > 0) {
         int frames = 1 + random.nextInt(4);
         int hold = 17 + random.nextInt(90);
         clips.add(
@@ -137,7 +145,7 @@ final class CueGadgets {
         readouts.add(readout("r" + number + fixture.id(), fixture.id()));
       }
     }
-    return new Scene("s" + number, "Scene " + number, clips, List.of(), List.of(), readouts);
+    return new Scene("s" + number, "Scene " + number, clips, recipes, List.of(), readouts);
   }
 
   private Readout readout(String id, String fixture) {
