@@ -1,6 +1,5 @@
 package org.myrialith.effects;
 
-import java.util.Objects;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
@@ -41,14 +40,32 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
     return Math.max(1, Places.SIDE * sizePercent / 100);
   }
 
-  /** The nearest one alone. */
+  /** Where bubbles are. */
+  private record Swarm(int reach, int[] x, int[] y) {
+    int level(Place place) {
+      int most = 0;
+      for (int bubble = 0; bubble < x.length; bubble++) {
+        most = Math.max(most, Nearness.of(place.x() - x[bubble], place.y() - y[bubble], 0, reach));
+      }
+      return most;
+    }
+  }
+
+  /** The nearest one alone shines. */
   @Override
-  public long weighed(Places all, int turn) {
-    return all.places().stream().filter(Objects::nonNull).count();
+  public Effort effort(Places all, int turn) {
+    Swarm swarm = swarm(all, turn);
+    long close = all.places().stream().filter(p -> p != null && swarm.level(p) > 0).count();
+    return new Effort((long) amount * all.places().size(), close);
   }
 
   @Override
   public Frame frame(Places all, int turn) {
+    Swarm swarm = swarm(all, turn);
+    return place -> Tone.mix(background, colour, swarm.level(place));
+  }
+
+  private Swarm swarm(Places all, int turn) {
     int reach = reach();
     int[] x = new int[amount];
     int[] y = new int[amount];
@@ -59,13 +76,7 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
       int sway = Waves.sine(at * 2) * reach >> 10;
       x[bubble] = Chance.below(all.width() + 1, seed, bubble, 0) + sway;
     }
-    return place -> {
-      int most = 0;
-      for (int bubble = 0; bubble < amount; bubble++) {
-        most = Math.max(most, Nearness.of(place.x() - x[bubble], place.y() - y[bubble], 0, reach));
-      }
-      return Tone.mix(background, colour, most);
-    };
+    return new Swarm(reach, x, y);
   }
 
   @Override

@@ -42,11 +42,13 @@ public record Fireflies(
 
   /** Where they are, and how they glow. */
   private record Swarm(int reach, int[] glow, int[][] at) {
-    int level(int fly, Place place) {
+    int near(int fly, Place place) {
       int[] there = at[fly];
-      int near =
-          Nearness.of(place.x() - there[0], place.y() - there[1], place.z() - there[2], reach);
-      return near * glow[fly] / Waves.FULL;
+      return Nearness.of(place.x() - there[0], place.y() - there[1], place.z() - there[2], reach);
+    }
+
+    int level(int fly, Place place) {
+      return near(fly, place) * glow[fly] / Waves.FULL;
     }
   }
 
@@ -69,19 +71,21 @@ public record Fireflies(
   }
 
   @Override
-  public long weighed(Places all, int turn) {
+  public Effort effort(Places all, int turn) {
     Swarm swarm = swarm(all, turn);
-    long weighed = 0;
+    long looks = 0;
+    long close = 0;
     for (Place place : all.places()) {
       int most = 0;
       for (int fly = 0; place != null && fly < amount; fly++) {
         if (swarm.glow[fly] > most) {
-          weighed++;
+          looks++;
+          close += swarm.near(fly, place) > 0 ? 1 : 0;
           most = Math.max(most, swarm.level(fly, place));
         }
       }
     }
-    return weighed;
+    return new Effort(looks, close);
   }
 
   @Override

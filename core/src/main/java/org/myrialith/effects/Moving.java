@@ -6,10 +6,15 @@ public sealed interface Moving extends Effect permits Bubbles, Rain, Fireflies {
   int amount();
 
   /**
-   * Returns how often one of them is looked at closely in a frame, as it may reach a place, over
-   * all places: what the time of working the frame out hangs on.
+   * What the time of working a frame out hangs on, summed over all places.
+   *
+   * @param looks how often it is worked out how far one of them is
+   * @param close how often one is near enough to shine there
    */
-  long weighed(Places all, int turn);
+  record Effort(long looks, long close) {}
+
+  /** Returns that of a frame. */
+  Effort effort(Places all, int turn);
 
   @Override
   Frame frame(Places all, int turn);

@@ -69,15 +69,15 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
   }
 
   @Override
-  public long weighed(Places all, int turn) {
+  public Effort effort(Places all, int turn) {
     Drops drops = drops(all, turn);
-    long weighed = 0;
+    long close = 0;
     for (Place place : all.places()) {
       for (int drop = 0; place != null && drop < amount; drop++) {
-        weighed += drops.reaches(drop, place) ? 1 : 0;
+        close += drops.reaches(drop, place) ? 1 : 0;
       }
     }
-    return weighed;
+    return new Effort(0, close);
   }
 
   @Override

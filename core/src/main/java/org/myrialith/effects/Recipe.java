@@ -90,14 +90,18 @@ public record Recipe(
     return all;
   }
 
+  /** Returns how far the loop is in a frame (0 to 65 535). */
+  public int turn(int frame) {
+    return (int) ((long) frame * Waves.TURN / frames);
+  }
+
   private void lay(Layer layer, Places places, int[][] pictures) {
     if (layer.effect() instanceof Life life) {
       grow(layer, life, places, pictures);
       return;
     }
     for (int frame = 0; frame < frames; frame++) {
-      Effect.Frame colours =
-          layer.effect().frame(places, (int) ((long) frame * Waves.TURN / frames));
+      Effect.Frame colours = layer.effect().frame(places, turn(frame));
       for (int cell = 0; cell < pictures[frame].length; cell++) {
         Place place = places.places().get(cell);
         if (place != null) {

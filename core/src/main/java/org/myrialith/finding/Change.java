@@ -56,6 +56,54 @@ public sealed interface Change {
 
     /** Sets the current of a channel of a circuit. */
     R current(SetChannelCurrent change);
+
+    /** Leaves every second frame out. */
+    R halve(HalveFrames change);
+
+    /** Uses fewer colours. */
+    R colours(UseFewerColours change);
+
+    /** Lets the controller work effects out. */
+    R compute(ComputeEffects change);
+  }
+
+  /** Leaves every second frame of all clips out; those that are left are held as long as both. */
+  record HalveFrames() implements Change {
+    @Override
+    public String key() {
+      return "halve-frames";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.halve(this);
+    }
+  }
+
+  /** Brings all clips to so many colours. */
+  record UseFewerColours(int colours) implements Change {
+    @Override
+    public String key() {
+      return "colours-" + colours;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.colours(this);
+    }
+  }
+
+  /** Lets the controller work out all effects that it can, in place of keeping frames of them. */
+  record ComputeEffects() implements Change {
+    @Override
+    public String key() {
+      return "compute-effects";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.compute(this);
+    }
   }
 
   /** Limits the brightness (whole percent). */

@@ -62,6 +62,11 @@ record BoardFile(FirmwareWork work) {
     return controller.clockHz() / 1_000_000 + " MHz";
   }
 
+  private static final String PASSES = "void board_pass(void) { look(); }\n\n";
+
+  /** What was looked at before time began does not count. */
+  private static final String FRESH = "  seen = TICKS;\n  passed_us = 0;\n";
+
   private String includes() {
     return (InputPins.keeps(work) ? "#include <avr/eeprom.h>\n" : "")
         + (work.scans() ? "#include <avr/wdt.h>\n" : "");
@@ -100,6 +105,8 @@ record BoardFile(FirmwareWork work) {
     return SourceText.read(dialect.file("board.c"))
         .replace("@TITLES@", titles)
         .replace("@LINES@\n", turns.isEmpty() ? pieces : TURN_STATES + pieces + turn(turns))
+        .replace("@PASSES@\n", work.programs().isEmpty() ? "" : PASSES)
+        .replace("@FRESH@\n", work.programs().isEmpty() ? "" : FRESH)
         .replace("@INPUTS@\n", inputs.source())
         .replace("@LISTENS@\n", inputs.start())
         .replace("@INCLUDES@\n", includes())

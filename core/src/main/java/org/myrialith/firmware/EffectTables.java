@@ -43,9 +43,11 @@ final class EffectTables {
    * Works them out.
    *
    * @param programs clips that are worked out
+   * @param passMask after which pixels the board is told that time passes: bits of their numbers
+   *     that are 0
    * @param banked whether frames lie beyond what a short pointer reaches
    */
-  EffectTables(List<ClipLevels> programs, boolean banked) {
+  EffectTables(List<ClipLevels> programs, int passMask, boolean banked) {
     this.programs = programs;
     out.header(
         """
@@ -69,6 +71,13 @@ final class EffectTables {
         #endif
         #endif
 
+        #ifdef __AVR__
+        void board_pass(void);
+        #define PASS() board_pass()
+        #else
+        #define PASS() ((void)0)
+        #endif
+
         #ifndef TABLE
         """);
     out.header(
@@ -88,6 +97,7 @@ final class EffectTables {
         #include "effects.h"
 
         """);
+    out.define("PASS_MASK", passMask + "u");
     used();
     layers();
     places();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -48,6 +49,9 @@ public record FirmwarePlan(
 
   /** The same of the engine of cues, which calls deeper. */
   private static final int CUES_STACK_BYTES = 128;
+
+  /** What working effects out takes more of it. */
+  private static final int EFFECTS_STACK_BYTES = 80;
 
   /** Of each symbol that waits while a frame is unpacked by a dictionary. */
   private static final int BYTES_PER_SYMBOL = 2;
@@ -220,7 +224,8 @@ public record FirmwarePlan(
   int stackBytes() {
     int waiting =
         packed.dictionary().map(d -> BYTES_PER_SYMBOL * d.deepest() + UNPACKING_BYTES).orElse(0);
-    return (work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES) + waiting;
+    int working = work.programs().isEmpty() ? 0 : EFFECTS_STACK_BYTES;
+    return (work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES) + waiting + working;
   }
 
   /** Returns the RAM taken with the stack (bytes). */
@@ -348,7 +353,12 @@ public record FirmwarePlan(
 
   @Override
   public List<Finding> findings() {
-    return findings(Optional.empty());
+    return findings(Optional.empty(), List.of());
+  }
+
+  /** Returns whether flash is enough and leaves some room. */
+  public boolean roomyFlash() {
+    return flashBytes() <= ROOMY_SHARE * controller().flashBytes();
   }
 
   /** Returns whether the controller works out what a fixture shows. */
@@ -365,11 +375,14 @@ public record FirmwarePlan(
    * Returns its judgements.
    *
    * @param smallest class that would do, below that of the controller
+   * @param smaller ways to frames that take less flash
    */
-  public List<Finding> findings(Optional<Controller> smallest) {
+  public List<Finding> findings(Optional<Controller> smallest, List<Remedy> smaller) {
     List<Finding> findings = new ArrayList<>();
-    findings.add(fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash()));
-    findings.add(fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram()));
+    findings.add(
+        fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash(), smaller));
+    findings.add(
+        fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram(), List.of()));
     smallest.ifPresent(c -> findings.add(smaller(c)));
     return List.copyOf(findings);
   }
@@ -387,7 +400,8 @@ public record FirmwarePlan(
     return new Remedy("Use the " + controller.title(), new Change.UseController(controller.key()));
   }
 
-  private Finding fits(String key, String what, int takes, int has, Reckoning number) {
+  private Finding fits(
+      String key, String what, int takes, int has, Reckoning number, List<Remedy> remedies) {
     Verdict verdict =
         takes > has ? Verdict.BREAKS : takes > ROOMY_SHARE * has ? Verdict.TIGHT : Verdict.HOLDS;
     Finding finding =
@@ -404,9 +418,11 @@ public record FirmwarePlan(
         : finding
             .advising(
                 what.equals("flash")
-                    ? "Use fewer frames or fewer different colours, or a controller class with more flash."
+                    ? "Use fewer frames or fewer different colours, effects that the controller works out, or a controller class with more flash; this firmware reads no memory beside the controller."
                     : "Use fewer pixels, or a controller class with more RAM.")
-            .mendedBy(larger().map(FirmwarePlan::use).stream().toList());
+            .mendedBy(
+                Stream.concat(remedies.stream(), larger().map(FirmwarePlan::use).stream())
+                    .toList());
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -14,8 +15,10 @@ import org.myrialith.parts.Controller;
  *
  * @param plan empty when there is nothing to play
  * @param smallest class of controller that would do, below the one that was chosen
+ * @param smaller ways to frames that take less flash, where they take too much
  */
-public record FirmwareStep(Optional<FirmwarePlan> plan, Optional<Controller> smallest)
+public record FirmwareStep(
+    Optional<FirmwarePlan> plan, Optional<Controller> smallest, List<Remedy> smaller)
     implements StepPlan {
   @Override
   public Step step() {
@@ -29,7 +32,7 @@ public record FirmwareStep(Optional<FirmwarePlan> plan, Optional<Controller> sma
 
   @Override
   public List<Finding> findings() {
-    return plan.map(p -> p.findings(smallest))
+    return plan.map(p -> p.findings(smallest, smaller))
         .orElse(
             List.of(
                 Finding.of(

@@ -197,6 +197,11 @@ enum FirmwareTarget {
     throw new IllegalStateException("no target for " + controller);
   }
 
+  /** Returns whether its cores multiply by themselves. */
+  boolean multiplies() {
+    return this != AVR8_8K;
+  }
+
   /** Returns the compiler's name of the core, an argument of tools only. */
   String core() {
     return core;

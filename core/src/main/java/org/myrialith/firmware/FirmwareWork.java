@@ -1,6 +1,5 @@
 package org.myrialith.firmware;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -86,9 +85,7 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    */
   double[] composing(ClipLevels clip, Packing.Packed packed, boolean banked) {
     if (clip.computed().isPresent()) {
-      double[] all = new double[clip.perFrame().size()];
-      Arrays.fill(all, EffectTime.cycles(target(), clip));
-      return all;
+      return EffectTime.cycles(target(), clip, EffectTime.passMask(target(), programs()));
     }
     return frames(clip)
         .mapToDouble(frame -> target().unpackCycles(packed, frame, threes(), banked))

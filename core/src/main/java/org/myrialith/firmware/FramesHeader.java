@@ -63,7 +63,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     List<ClipLevels> programs = work.programs();
     return programs.isEmpty()
         ? Optional.empty()
-        : Optional.of(new EffectTables(programs, banked()));
+        : Optional.of(
+            new EffectTables(programs, EffectTime.passMask(work.target(), programs), banked()));
   }
 
   /** Returns the arrays that the frames take. */

@@ -3,6 +3,7 @@ package org.myrialith.frames;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
@@ -49,6 +50,23 @@ public record ClipEdits(Clip clip) {
       before = now;
     }
     return clip.withFrames(frames);
+  }
+
+  /**
+   * Returns every second frame of it, each held as long as both were; empty where that would be too
+   * long, or it has but one.
+   */
+  public Optional<Clip> halved() {
+    List<Frame> frames = new ArrayList<>();
+    for (int i = 0; i < clip.frames().size(); i += 2) {
+      Frame one = clip.frames().get(i);
+      int more = i + 1 < clip.frames().size() ? clip.frames().get(i + 1).holdMillis() : 0;
+      if (!Frame.HOLD.allow(one.holdMillis() + more)) {
+        return Optional.empty();
+      }
+      frames.add(new Frame(one.picture(), one.holdMillis() + more));
+    }
+    return clip.frames().size() < 2 ? Optional.empty() : Optional.of(clip.withFrames(frames));
   }
 
   /** Returns it there and back: the frames between the ends once more, the last first. */

@@ -1,7 +1,9 @@
 package org.myrialith.gadget;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import org.myrialith.cues.CueSheet;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
@@ -9,7 +11,12 @@ import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
+import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Change;
+import org.myrialith.frames.ClipEdits;
+import org.myrialith.frames.FewerColours;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Programme;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
@@ -27,6 +34,40 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
   public Gadget supply(Change.TakeSupply change) {
     Supply supply = new Supply(change.name(), change.volts(), change.amps());
     return gadget.with(gadget.brief().withSupply(Optional.of(supply)));
+  }
+
+  @Override
+  public Gadget halve(Change.HalveFrames change) {
+    return gadget.withKeptClips(clip -> new ClipEdits(clip).halved().orElse(clip));
+  }
+
+  @Override
+  public Gadget colours(Change.UseFewerColours change) {
+    FewerColours fewer =
+        FewerColours.of(
+            gadget.keptClips().flatMap(clip -> clip.frames().stream()).map(Frame::picture),
+            change.colours());
+    return gadget.withKeptClips(fewer::of);
+  }
+
+  @Override
+  public Gadget compute(Change.ComputeEffects change) {
+    Programme programme = gadget.programme();
+    Gadget own =
+        gadget.with(
+            programme.playing(
+                programme.clips(), computed(programme.recipes()), programme.captions()));
+    CueSheet cues = gadget.cues();
+    return own.with(
+        cues.withScenes(
+            cues.scenes().stream()
+                .map(s -> s.with(s.clips(), computed(s.recipes()), s.captions()))
+                .toList(),
+            cues.open()));
+  }
+
+  private static List<Recipe> computed(List<Recipe> recipes) {
+    return recipes.stream().map(recipe -> recipe.computed(!recipe.grows())).toList();
   }
 
   @Override

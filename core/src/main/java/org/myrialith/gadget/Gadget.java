@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.cues.CueSheet;
@@ -378,6 +379,38 @@ public record Gadget(
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */
   public Gadget with(Clip clip) {
     return with(programme.with(put(clips(), clip, Clip::fixture)));
+  }
+
+  private static boolean kept(Clip clip, List<Recipe> recipes) {
+    return recipes.stream()
+        .noneMatch(recipe -> recipe.fixture().equals(clip.fixture()) && recipe.computed());
+  }
+
+  /** Returns the clips on the easel and those of scenes, but for what controllers work out. */
+  Stream<Clip> keptClips() {
+    return Stream.concat(
+        clips().stream().filter(clip -> kept(clip, programme.recipes())),
+        cues.scenes().stream()
+            .flatMap(s -> s.clips().stream().filter(clip -> kept(clip, s.recipes()))));
+  }
+
+  /** Returns the gadget with all of them changed. */
+  Gadget withKeptClips(UnaryOperator<Clip> change) {
+    return with(programme.with(changed(clips(), programme.recipes(), change)))
+        .with(
+            cues.withScenes(
+                cues.scenes().stream()
+                    .map(
+                        s ->
+                            s.with(
+                                changed(s.clips(), s.recipes(), change), s.recipes(), s.captions()))
+                    .toList(),
+                cues.open()));
+  }
+
+  private static List<Clip> changed(
+      List<Clip> clips, List<Recipe> recipes, UnaryOperator<Clip> change) {
+    return clips.stream().map(clip -> kept(clip, recipes) ? change.apply(clip) : clip).toList();
   }
 
   /** Returns the frames that effects make on their fixture. */

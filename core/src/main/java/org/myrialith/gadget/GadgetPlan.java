@@ -105,7 +105,7 @@ public final class GadgetPlan {
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
-    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest())));
+    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest(), smaller())));
     this.surge = new Lazy<>(() -> volts().surgeAmps());
     this.rails = new Lazy<>(() -> volts().all());
     this.findings = new Lazy<>(this::workFindings);
@@ -254,6 +254,13 @@ public final class GadgetPlan {
         .flatMap(plan -> plan.roomyBelow().stream())
         .filter(this::serves)
         .findFirst();
+  }
+
+  /** What would make frames fit that take too much flash. */
+  private List<Remedy> smaller() {
+    return firmware().filter(plan -> !plan.roomyFlash()).isPresent()
+        ? new SmallerFrames(gadget).remedies()
+        : List.of();
   }
 
   /** Whether a class does: it has room, plays in time, and nothing breaks that holds here. */

@@ -40,6 +40,7 @@ static void look(void) {
   gap_left_us = us >= gap_left_us ? 0u : (uint16_t)(gap_left_us - us);
 }
 
+@PASSES@
 void board_show(const uint8_t *levels) {
   uint8_t flags = SREG;
   while (gap_left_us) {
@@ -70,5 +71,6 @@ void board_wait_ms(uint16_t ms) {
   player_start();
   _delay_us(LATCH_US);
   START_TICKS();
+@FRESH@
 @GO@
 }

@@ -231,6 +231,7 @@ static void bubbles(const uint32_t *number) {
   int16_t reach = WHOLE(3);
   uint8_t bubble;
   for (bubble = 0; bubble < left; bubble++, movers++) {
+    PASS();
     uint16_t at = own_time(number, bubble);
     mover_y[movers] = (int16_t)(height + reach - (int16_t)((uint32_t)at * (uint16_t)(height + 2 * reach) >> 16));
     mover_x[movers] = (int16_t)(below((uint16_t)(width + 1), WORD(5), bubble, 0) +
@@ -246,6 +247,7 @@ static void rain(const uint32_t *number) {
   uint8_t left = SMALL(2);
   uint8_t drop;
   for (drop = 0; drop < left; drop++, movers++) {
+    PASS();
     uint16_t at = own_time(number, drop);
     mover_y[movers] = (int16_t)((uint32_t)at * (uint16_t)(height + WHOLE(3)) >> 16);
     mover_x[movers] = (int16_t)below((uint16_t)(width + 1), WORD(5), drop, 0);
@@ -265,6 +267,7 @@ static void fireflies(const uint32_t *number) {
   uint8_t left = SMALL(2);
   uint8_t fly;
   for (fly = 0; fly < left; fly++, movers++) {
+    PASS();
     uint8_t light = raised((uint16_t)(turn * SMALL(4) + below(0xffffu, WORD(5), fly, 0)));
     mover_glow[movers] = share_of(light, light);
     mover_x[movers] = passing(WORD(5), (uint8_t)(3u * fly), way, width);
@@ -767,6 +770,9 @@ uint8_t effect_unit(uint16_t pixel, uint8_t *levels) {
   const level_t *level = levels_of_asked + READ_WORD(&program_first_level[program]);
   uint32_t colour = 0;
   uint8_t bytes = 0;
+  if (!(pixel & PASS_MASK)) {
+    PASS();
+  }
 #ifdef FLATS
   if (flat) {
     colour = place == NO_PLACE ? 0 : flat_colour;

@@ -29,6 +29,9 @@ uint8_t board_kept(uint16_t at);
 /* The same: keeps a byte, the last one of what belongs together or not. Returns 0 while the memory is not ready for it. */
 uint8_t board_keep(uint16_t at, uint8_t byte, uint8_t last);
 
+/* With effects on an 8-bit controller only: notes the time that passes while one is worked out, as its timer wraps. */
+void board_pass(void);
+
 /* Goes to the start of the show and composes its first frame. Call once. */
 void player_start(void);
 

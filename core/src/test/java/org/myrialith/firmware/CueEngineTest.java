@@ -61,7 +61,11 @@ class CueEngineTest {
     FirmwarePlan firmware = codes ? usual.by(Packing.DICTIONARY).orElse(usual) : usual;
     Path folder = Exported.export(folders, firmware, "cues");
     SimulatedController.bring("host_cues.c", folder);
-    Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
+    List<String> sources = new ArrayList<>(List.of("cues.c", "tables.c", "host_cues.c"));
+    if (!firmware.work().programs().isEmpty()) {
+      sources.addAll(List.of("effects.c", "effect_tables.c"));
+    }
+    Exported.buildHere(folder, plan, sources.toArray(String[]::new));
     CueEngine engine = new CueEngine(table);
     Played played = played(plan, engine, script, MILLIS);
     assertThat(played.frames.size()).isGreaterThan(8);

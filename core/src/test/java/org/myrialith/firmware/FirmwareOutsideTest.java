@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
@@ -204,7 +205,9 @@ class FirmwareOutsideTest {
     }
     for (int m = 0; m < steps.size(); m++) {
       double took = (bursts.get(m + 1).startNanos() - bursts.get(m).startNanos()) * 1e-9;
-      assertThat(took).as(report.toString()).isBetween(steps.get(m) * 0.86 - 70e-6, steps.get(m));
+      // what is worked out takes longer or shorter by what is seen
+      double least = work.programs().isEmpty() ? 0.86 : 0.6;
+      assertThat(took).as(report.toString()).isBetween(steps.get(m) * least - 70e-6, steps.get(m));
     }
   }
 
@@ -270,7 +273,11 @@ class FirmwareOutsideTest {
       }
       Path folder = Exported.export(folders, firmware, "host");
       SimulatedController.bring("host.c", folder);
-      Exported.buildHere(folder, plan, "player.c", "host.c");
+      List<String> sources = new ArrayList<>(List.of("player.c", "host.c"));
+      if (!firmware.work().programs().isEmpty()) {
+        sources.addAll(List.of("effects.c", "effect_tables.c"));
+      }
+      Exported.buildHere(folder, plan, sources.toArray(String[]::new));
       String[] printed =
           OutsideTool.runClean(folder, "./host", String.valueOf(moments * 2)).text().split("\n");
       long waited = 0;

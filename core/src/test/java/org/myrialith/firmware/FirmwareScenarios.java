@@ -17,6 +17,17 @@ import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Side;
+import org.myrialith.effects.Blend;
+import org.myrialith.effects.Bubbles;
+import org.myrialith.effects.Candle;
+import org.myrialith.effects.Effect;
+import org.myrialith.effects.Fireflies;
+import org.myrialith.effects.Layer;
+import org.myrialith.effects.Rain;
+import org.myrialith.effects.Rainbow;
+import org.myrialith.effects.Recipe;
+import org.myrialith.effects.Ripples;
+import org.myrialith.effects.Sparkle;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -71,6 +82,16 @@ final class FirmwareScenarios {
         Named.of(
             "going by with white, large core",
             GadgetPlan.of(goingBy(Controller.AVR8_256K, 24, 12, 300, true))),
+        Named.of("effects beside frames, limited", GadgetPlan.of(rainOn(twoLines()))),
+        Named.of("effects, small core", GadgetPlan.of(sparks(limitedSmall()))),
+        Named.of("effects with white", GadgetPlan.of(sparks(white(false)))),
+        Named.of(
+            "effects on a panel, large core",
+            GadgetPlan.of(swarm(goingBy(Controller.AVR8_256K, 12, 9, 4, false)))),
+        Named.of(
+            "effects of sixteen bits, large core",
+            GadgetPlan.of(sparks(SwitchedGadgets.greyDeep()))),
+        Named.of("effects on one of three sorts", GadgetPlan.of(swarm(threeSorts(false)))),
         Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
@@ -106,6 +127,50 @@ final class FirmwareScenarios {
         Named.of("three lines of three sorts", GadgetPlan.of(threeSorts(false))),
         Named.of("three lines of three sorts, limited", GadgetPlan.of(threeSorts(true))),
         Named.of("colours of other currents, limited", GadgetPlan.of(uneven())));
+  }
+
+  private static Layer layer(Effect effect, Blend blend, int percent) {
+    return new Layer(effect, blend, percent);
+  }
+
+  /** Rain that hues show through. */
+  private static Gadget rainOn(Gadget gadget) {
+    return EffectGadgets.with(
+        gadget,
+        new Recipe(
+            "f1",
+            12,
+            90,
+            List.of(
+                layer(new Rain(0xffffff, 0x202020, 5, 40, 2, 9), Blend.OVER, 100),
+                layer(new Rainbow(2, 30, 100, 1), Blend.MASK, 80))));
+  }
+
+  /** A candle with sparks over it. */
+  private static Gadget sparks(Gadget gadget) {
+    return EffectGadgets.with(
+        gadget,
+        new Recipe(
+            "f1",
+            9,
+            120,
+            List.of(
+                layer(new Candle(0xff8a30, 60, 5, 3), Blend.OVER, 100),
+                layer(new Sparkle(0xffffff, 0, 30, 4, 8), Blend.LIGHTEN, 100))));
+  }
+
+  /** Things that move, before ripples. */
+  private static Gadget swarm(Gadget gadget) {
+    return EffectGadgets.with(
+        gadget,
+        new Recipe(
+            "f1",
+            8,
+            150,
+            List.of(
+                layer(new Ripples(0x002040, 0x000810, 30, 60, 50, 2, 1), Blend.OVER, 100),
+                layer(new Fireflies(0xd0ff50, 0, 4, 25, 2, 5), Blend.ADD, 100),
+                layer(new Bubbles(0x80c0ff, 0, 3, 20, 1, 6), Blend.ADD, 60))));
   }
 
   /** Random colours: nothing packs, and the second school's limiter has work to do. */

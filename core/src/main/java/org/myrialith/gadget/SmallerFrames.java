@@ -1,0 +1,63 @@
+package org.myrialith.gadget;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.finding.Change;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Remedy;
+import org.myrialith.firmware.FirmwarePlan;
+import org.myrialith.frames.Frame;
+
+/**
+ * What would make frames fit that take too much flash: each way is tried, and offered with what it
+ * takes where it leaves room.
+ */
+record SmallerFrames(Gadget gadget) {
+  /** Trying takes long where there is very much. */
+  private static final long MOST_CELLS = 8_000_000;
+
+  private static final int[] COLOURS = {64, 16, 4};
+
+  /** Returns the ways that leave room. */
+  List<Remedy> remedies() {
+    long cells =
+        gadget
+            .keptClips()
+            .flatMap(clip -> clip.frames().stream())
+            .map(Frame::picture)
+            .distinct()
+            .mapToLong(picture -> (long) picture.columns() * picture.rows())
+            .sum();
+    if (cells > MOST_CELLS) {
+      return List.of();
+    }
+    List<Remedy> all = new ArrayList<>();
+    tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
+    for (int colours : COLOURS) {
+      if (tried(
+          phrase("Use %d colours at the most", colours),
+          new Change.UseFewerColours(colours),
+          all)) {
+        break; // fewer would do as well, and show less
+      }
+    }
+    tried("Leave every second frame out and hold the others longer", new Change.HalveFrames(), all);
+    return all;
+  }
+
+  private boolean tried(String title, Change change, List<Remedy> into) {
+    Optional<FirmwarePlan> there =
+        GadgetPlan.of(change.accept(new AppliedChange(gadget)))
+            .firmware()
+            .filter(plan -> plan.roomy() && plan.holds().late() == 0);
+    there.ifPresent(
+        plan ->
+            into.add(
+                new Remedy(
+                    phrase("%s: %s", title, Quantity.text(plan.flashBytes(), "bytes")), change)));
+    return there.isPresent();
+  }
+}
