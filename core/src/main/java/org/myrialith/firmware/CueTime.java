@@ -34,7 +34,12 @@ record CueTime(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns whether any scene is put together as quickly as what was asked for should be seen. */
   boolean prompt() {
-    return cues().scenes().stream().mapToDouble(this::composing).max().orElse(0) <= PROMPT_SECONDS;
+    return longestSeconds() <= PROMPT_SECONDS;
+  }
+
+  /** Returns the time of putting the slowest scene together (s). */
+  double longestSeconds() {
+    return cues().scenes().stream().mapToDouble(this::composing).max().orElse(0);
   }
 
   /** The longest frames of all clips of a scene at once (s). */

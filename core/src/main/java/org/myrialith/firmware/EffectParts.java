@@ -100,15 +100,18 @@ record EffectParts(List<ClipLevels> programs) {
   /** Flash of the code without any effect, and of what lays layers over each other (bytes). */
   private static int bare(Controller controller) {
     return switch (controller.key()) {
-      case "8bit-32k" -> 1128;
-      case "8bit-8k" -> 1059;
-      case "8bit-256k" -> 1149;
+      case "8bit-32k" -> 1183;
+      case "8bit-8k" -> 1094;
+      case "8bit-256k" -> 1199;
       default -> 593;
     };
   }
 
   private static final int BLENDS = 188;
   private static final int BLENDS_LARGE = 145;
+
+  /** Of one colour for all pixels. */
+  private static final int FLATS = 35;
 
   /** Of the way to what is unpacked beside (bytes). */
   private static final int BESIDE_KEPT = 200;
@@ -127,6 +130,7 @@ record EffectParts(List<ClipLevels> programs) {
     int bytes = bare(work.controller());
     bytes += effects().stream().mapToInt(effect -> effect.bytes(portable)).sum();
     bytes += parts().stream().mapToInt(part -> part.bytes(portable)).sum();
+    bytes += flats() && !portable ? FLATS : 0;
     bytes += blends() ? (portable ? BLENDS_LARGE : BLENDS) : 0;
     bytes += work.keepsLevels() ? (portable ? BESIDE_KEPT_LARGE : BESIDE_KEPT) : 0;
     return bytes + (portable && work.cues().isPresent() ? LAID_LARGE : 0);

@@ -36,6 +36,9 @@ final class EffectTables {
   /** In place of a place where a pixel stays dark. */
   private static final int NO_PLACE = -1;
 
+  private static final int FLAT = 1;
+  private static final int FLAT_IN_PART = 2;
+
   private final List<ClipLevels> programs;
   private final TableFile out = new TableFile();
 
@@ -153,7 +156,8 @@ final class EffectTables {
     }
     if (parts.flats()) {
       out.define("FLATS", 1);
-      out.bytes("program_flat", each(program -> EffectParts.flat(program) ? 1 : 0));
+      out.define("FLAT_IN_PART", FLAT_IN_PART + "u");
+      out.bytes("program_flat", each(EffectTables::flat));
     }
     out.number("IS_", EffectCode.values());
     out.number("COMES_", Blend.values());
@@ -192,6 +196,22 @@ final class EffectTables {
     out.longs("numbers", numbers.stream());
   }
 
+  private static boolean dark(ClipLevels program) {
+    return IntStream.of(program.cells()).anyMatch(cell -> cell == ClipLevels.DARK);
+  }
+
+  /** Whether all pixels have one colour at a time, or all but those that stay dark. */
+  private static int flat(ClipLevels program) {
+    return !EffectParts.flat(program) ? 0 : dark(program) ? FLAT_IN_PART : FLAT;
+  }
+
+  /** Where pixels are, which does not matter where all have one colour. */
+  private static Site site(ClipLevels program) {
+    return flat(program) == FLAT
+        ? new Site(List.of(), List.of())
+        : new Site(places(program), indices(program));
+  }
+
   /** Where each unit of a stretch is. */
   private static List<Integer> places(ClipLevels program) {
     List<Place> cells = computed(program).places().places();
@@ -223,7 +243,7 @@ final class EffectTables {
     List<Integer> own = new ArrayList<>();
     int next = 0;
     for (ClipLevels program : programs) {
-      Site site = new Site(places(program), indices(program));
+      Site site = site(program);
       if (!firsts.containsKey(site)) {
         firsts.put(site, next);
         next += site.places.size();

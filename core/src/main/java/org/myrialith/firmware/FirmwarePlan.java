@@ -289,6 +289,9 @@ public record FirmwarePlan(
   public List<Reckoning> reckonings() {
     List<Reckoning> numbers = new ArrayList<>(List.of(flash(), ram()));
     numbers.addAll(holds.working());
+    if (!work.programs().isEmpty()) {
+      numbers.add(effectsTaken());
+    }
     packings.forEach(
         (packing, bytes) ->
             numbers.add(
@@ -303,6 +306,21 @@ public record FirmwarePlan(
                     List.of(given("different frames", packed.data().size(), "")),
                     Source.ARITHMETIC)));
     return List.copyOf(numbers);
+  }
+
+  private Reckoning effectsTaken() {
+    int tables = new FramesHeader(work, packed).effects().map(EffectTables::tableBytes).orElse(0);
+    return new Reckoning(
+        "effects",
+        "Effects that are worked out",
+        effects().codeBytes(work) + tables,
+        "bytes",
+        "their program + numbers, places of pixels and levels",
+        List.of(
+            given("their program", effects().codeBytes(work), "bytes"),
+            given("numbers, places of pixels and levels", tables, "bytes"),
+            given("clips", work.programs().size(), "")),
+        Source.partClass("program size read from builds of these effects"));
   }
 
   private static String formula(Packing packing) {

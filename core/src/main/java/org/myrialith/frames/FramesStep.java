@@ -25,6 +25,7 @@ import org.myrialith.layout.Layout;
  * @param flashes of each clip, by its identifier
  * @param holds whether the player is quick enough; empty when nothing plays
  * @param valued fixtures that show values without frames
+ * @param edited fixtures whose effects are to be worked out, and whose frames are others now
  */
 public record FramesStep(
     Layout layout,
@@ -32,7 +33,8 @@ public record FramesStep(
     Show show,
     Map<String, FlashCheck> flashes,
     Optional<Holds> holds,
-    Set<String> valued)
+    Set<String> valued,
+    Set<String> edited)
     implements StepPlan {
 
   public FramesStep {
@@ -100,6 +102,19 @@ public record FramesStep(
               phrase(
                   "The show has more than %s moments: it is judged by its clips, each at its worst at once.",
                   Quantity.number(Show.MOST_WALKED))));
+    }
+    for (Fixture fixture : layout.fixtures()) {
+      if (edited.contains(fixture.id())) {
+        all.add(
+            Finding.of(
+                    Step.FRAMES,
+                    "effects-edited-" + fixture.id(),
+                    Verdict.HOLDS,
+                    phrase(
+                        "The frames on %s are not what its effects make: they are kept as frames, not worked out.",
+                        fixture.name()))
+                .advising("Make the frames of its effects again, or leave it so."));
+      }
     }
     for (Clip clip : programme.clips()) {
       FlashCheck check = flashes.get(clip.id());

@@ -21,6 +21,7 @@ import org.myrialith.drive.Input;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.Wiring;
+import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -256,6 +257,19 @@ public final class GadgetPlan {
         .findFirst();
   }
 
+  /** Fixtures whose effects are to be worked out, and whose frames are others now. */
+  private Set<String> edited() {
+    return gadget.programme().recipes().stream()
+        .filter(recipe -> recipe.computed() && !recipe.grows())
+        .map(Recipe::fixture)
+        .filter(
+            fixture ->
+                levels().stream()
+                    .filter(clip -> clip.clip().fixture().equals(fixture) && clip.plan().dims())
+                    .anyMatch(clip -> clip.computed().isEmpty()))
+        .collect(Collectors.toSet());
+  }
+
   /** What would make frames fit that take too much flash. */
   private List<Remedy> smaller() {
     return firmware().filter(plan -> !plan.roomyFlash()).isPresent()
@@ -288,7 +302,8 @@ public final class GadgetPlan {
         show(),
         flashes,
         firmware().map(FirmwarePlan::holds),
-        valued());
+        valued(),
+        edited());
   }
 
   /** Fixtures that show values in the scene on the easel. */

@@ -27,7 +27,7 @@ static uint32_t shared[SHARED]; /* what is the same for all pixels of a frame, o
 #endif
 
 #ifdef FLATS
-static uint8_t flat; /* whether all pixels have one colour, and which */
+static uint8_t flat; /* whether all pixels have one colour, or all but those that stay dark, and which */
 static uint32_t flat_colour;
 #endif
 
@@ -762,33 +762,44 @@ static uint8_t asked(uint32_t colour, uint8_t asks) {
   }
 }
 
+static uint32_t place_of(uint16_t pixel) {
+  return READ_LONG(&places_of_pixels[(uint16_t)(READ_WORD(&program_first_pixel[program]) + pixel)]);
+}
+
+static uint32_t colour_at(uint16_t pixel) {
+  uint32_t place = place_of(pixel);
+  if (place == NO_PLACE) {
+    return 0;
+  }
+  x_at = (int16_t)((uint16_t)place & 0x3ffu);
+  y_at = (int16_t)((uint16_t)(place >> 10) & 0x3ffu);
+  z_at = (int16_t)(place >> 20);
+#ifdef INDEXED
+  index_at = READ_WORD(&index_of_pixels[(uint16_t)(READ_WORD(&program_first_pixel[program]) + pixel)]);
+#else
+  index_at = pixel;
+#endif
+  return picture();
+}
+
 uint8_t effect_unit(uint16_t pixel, uint8_t *levels) {
-  uint16_t at = (uint16_t)(READ_WORD(&program_first_pixel[program]) + pixel);
-  uint32_t place = READ_LONG(&places_of_pixels[at]);
   uint16_t channel = READ_WORD(&program_first_channel[program]);
   uint8_t left = READ_BYTE(&program_channels[program]);
   const level_t *level = levels_of_asked + READ_WORD(&program_first_level[program]);
-  uint32_t colour = 0;
+  uint32_t colour;
   uint8_t bytes = 0;
   if (!(pixel & PASS_MASK)) {
     PASS();
   }
 #ifdef FLATS
   if (flat) {
-    colour = place == NO_PLACE ? 0 : flat_colour;
-  } else
-#endif
-  if (place != NO_PLACE) {
-    x_at = (int16_t)((uint16_t)place & 0x3ffu);
-    y_at = (int16_t)((uint16_t)(place >> 10) & 0x3ffu);
-    z_at = (int16_t)(place >> 20);
-#ifdef INDEXED
-    index_at = READ_WORD(&index_of_pixels[at]);
-#else
-    index_at = pixel;
-#endif
-    colour = picture();
+    colour = flat == FLAT_IN_PART && place_of(pixel) == NO_PLACE ? 0 : flat_colour;
+  } else {
+    colour = colour_at(pixel);
   }
+#else
+  colour = colour_at(pixel);
+#endif
   for (; left; left--, channel++) {
     uint8_t asks = READ_BYTE(&channel_asks[channel]);
     level_t value = READ_LEVEL(level + asked(colour, asks));

@@ -53,6 +53,14 @@ class Firmware32Test {
           named("lantern", Controller.ARM32_TWO_CORES, DemoGadgets.tideLantern()),
           named("pilot desk, three ways", Controller.ARM32_SMALL, DemoGadgets.pilotDesk()),
           named("clocked ring", Controller.RADIO32, FirmwareScenarios.clockedRing()),
+          named(
+              "effects, limited",
+              Controller.ARM32_SMALL,
+              FirmwareScenarios.rainOn(FirmwareScenarios.white(true))),
+          named(
+              "effects that move",
+              Controller.RADIO32,
+              FirmwareScenarios.swarm(FirmwareScenarios.clockedRing())),
           named("clocked, by a pause", Controller.ARM32_SMALL, FirmwareScenarios.paused()),
           named("registers", Controller.ARM32_SMALL, SwitchedGadgets.eighteenDigits()),
           named("limited, beside pixels", Controller.RADIO32, SwitchedGadgets.beside(true)),

@@ -134,7 +134,7 @@ final class FirmwareScenarios {
   }
 
   /** Rain that hues show through. */
-  private static Gadget rainOn(Gadget gadget) {
+  static Gadget rainOn(Gadget gadget) {
     return EffectGadgets.with(
         gadget,
         new Recipe(
@@ -160,7 +160,7 @@ final class FirmwareScenarios {
   }
 
   /** Things that move, before ripples. */
-  private static Gadget swarm(Gadget gadget) {
+  static Gadget swarm(Gadget gadget) {
     return EffectGadgets.with(
         gadget,
         new Recipe(

@@ -38,8 +38,16 @@ class EffectsController {
   }
 
   @GetMapping
-  ModelAndView show(@PathVariable UUID id, @PathVariable String fixture) {
-    return page(id, fixture, null);
+  ModelAndView show(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam(defaultValue = "false") boolean costs) {
+    ModelAndView page = page(id, fixture, null);
+    if (costs && page.getModel().get("costs") == null) {
+      Gadget gadget = pages.open(id).plan().gadget();
+      page.addObject("costs", bench.inTurn(() -> CostsView.of(gadget, recipe(gadget, fixture))));
+    }
+    return page;
   }
 
   private static Recipe recipe(Gadget gadget, String fixture) {
@@ -58,6 +66,10 @@ class EffectsController {
     page.addObject("layers", form.parts());
     page.addObject("kinds", RecipeForm.kinds());
     page.addObject("blends", RecipeForm.blends());
+    page.addObject("ways", RecipeForm.ways());
+    if (CostsView.quick(gadget, form.recipe())) {
+      page.addObject("costs", CostsView.of(gadget, form.recipe()));
+    }
     page.addObject("more", form.recipe().layers().size() < Recipe.MOST_LAYERS);
     page.addObject("existing", gadget.clipOn(fixture).map(c -> c.frames().size()).orElse(0));
     return page;

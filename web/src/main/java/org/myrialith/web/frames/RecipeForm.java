@@ -24,6 +24,7 @@ import org.myrialith.web.pages.PartForm;
 record RecipeForm(Recipe recipe) {
   private static final String FRAMES = "frames";
   private static final String HOLD = "holdMillis";
+  private static final String COMPUTED = "computed";
   private static final String KIND = "kind";
   private static final String BLEND = "blend";
   private static final String PERCENT = "percent";
@@ -51,6 +52,14 @@ record RecipeForm(Recipe recipe) {
     return kinds;
   }
 
+  /** Returns how a controller may have them. */
+  static Map<String, String> ways() {
+    Map<String, String> ways = new LinkedHashMap<>();
+    ways.put("false", "kept as frames");
+    ways.put("true", "worked out");
+    return ways;
+  }
+
   /** Returns the ways of coming over what is below. */
   static Map<String, String> blends() {
     Map<String, String> blends = new LinkedHashMap<>();
@@ -65,6 +74,7 @@ record RecipeForm(Recipe recipe) {
     Map<String, String> values = new HashMap<>();
     values.put(FRAMES, TypedNumber.text(recipe.frames()));
     values.put(HOLD, TypedNumber.text(recipe.holdMillis()));
+    values.put(COMPUTED, String.valueOf(recipe.computed()));
     for (int at = 0; at < recipe.layers().size(); at++) {
       Layer layer = recipe.layers().get(at);
       int number = at;
@@ -112,7 +122,11 @@ record RecipeForm(Recipe recipe) {
     if (!errors.isEmpty()) {
       throw new InputException(errors);
     }
-    return recipe.with(frames, hold, layers);
+    String way = form.getOrDefault(COMPUTED, String.valueOf(recipe.computed()));
+    if (!ways().containsKey(way)) {
+      throw new InputException(COMPUTED, way, String.join(", ", ways().keySet()));
+    }
+    return recipe.with(frames, hold, layers).computed(Boolean.parseBoolean(way));
   }
 
   private static int count(

@@ -1,0 +1,67 @@
+package org.myrialith.web.frames;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.myrialith.effects.Recipe;
+import org.myrialith.finding.Quantity;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.RecipeCost;
+
+/**
+ * What effects take of the controller, kept as frames and worked out.
+ *
+ * @param ways that there are
+ * @param trouble why there is no second one; empty when there is
+ */
+record CostsView(List<Way> ways, String trouble) {
+  /** Most cells of all frames for which it is worked out along with the page. */
+  private static final long MOST_CELLS = 120_000;
+
+  /**
+   * One way.
+   *
+   * @param chosen whether it is that of the effects
+   * @param verdict what is wrong with it; empty when nothing is
+   */
+  record Way(String name, String flash, String ram, String frame, boolean chosen, String verdict) {}
+
+  /** Returns whether it is worked out at once. */
+  static boolean quick(Gadget gadget, Recipe recipe) {
+    long emitters = gadget.fixture(recipe.fixture()).orElseThrow().count();
+    return emitters * recipe.frames() <= MOST_CELLS;
+  }
+
+  static CostsView of(Gadget gadget, Recipe recipe) {
+    List<Way> ways = new ArrayList<>();
+    RecipeCost.of(gadget, recipe, false)
+        .ifPresent(cost -> ways.add(way("kept as frames", cost, !recipe.computed())));
+    RecipeCost.of(gadget, recipe, true)
+        .ifPresent(cost -> ways.add(way("worked out", cost, recipe.computed())));
+    return new CostsView(ways, ways.size() == 2 ? "" : trouble(recipe, ways.isEmpty()));
+  }
+
+  private static String trouble(Recipe recipe, boolean nothing) {
+    if (nothing) {
+      return "Nothing is exported for this fixture yet.";
+    }
+    return recipe.grows()
+        ? "The game of cells follows from what was: it is kept as frames."
+        : "What is only on or off is kept as frames: a bit a light.";
+  }
+
+  private static Way way(String name, RecipeCost cost, boolean chosen) {
+    String verdict = "";
+    if (!cost.fits()) {
+      verdict = "does not fit";
+    } else if (cost.late() > 0) {
+      verdict = "too slow: " + Quantity.text(cost.late(), "moments") + " come late";
+    }
+    return new Way(
+        name,
+        Quantity.text(cost.flashBytes(), "bytes"),
+        Quantity.text(cost.ramBytes(), "bytes"),
+        Quantity.text(cost.frameSeconds(), "s"),
+        chosen,
+        verdict);
+  }
+}
