@@ -82,7 +82,9 @@ public record FirmwarePlan(
           .pack(frames)
           .ifPresent(
               packed -> {
-                sizes.put(packing, packed.bytes());
+                if (!frames.isEmpty()) { // all is worked out
+                  sizes.put(packing, packed.bytes());
+                }
                 all.add(packed);
               });
     }
@@ -306,6 +308,11 @@ public record FirmwarePlan(
                     List.of(given("different frames", packed.data().size(), "")),
                     Source.ARITHMETIC)));
     return List.copyOf(numbers);
+  }
+
+  /** Returns how many clips the controller works out. */
+  public int worked() {
+    return (int) work.programs().stream().map(program -> program.clip().id()).distinct().count();
   }
 
   private Reckoning effectsTaken() {

@@ -54,6 +54,7 @@ class FirmwareController {
             firmware -> {
               page.addObject("firmware", firmware);
               page.addObject("packings", packings(firmware));
+              page.addObject("worked", worked(firmware));
               page.addObject(
                   "memories", memories(firmware, opened.plan().gadget().brief().controller()));
               page.addObject(
@@ -63,6 +64,14 @@ class FirmwareController {
                       .toList());
             });
     return page;
+  }
+
+  private static String worked(FirmwarePlan firmware) {
+    return switch (firmware.worked()) {
+      case 0 -> "";
+      case 1 -> "The effects of one clip are worked out as they play.";
+      default -> "The effects of " + firmware.worked() + " clips are worked out as they play.";
+    };
   }
 
   private static List<Bar> packings(FirmwarePlan firmware) {
