@@ -56,6 +56,11 @@ public record Recipe(
     return new Recipe(fixture, otherFrames, otherHold, other, computed);
   }
 
+  /** Returns them on another fixture. */
+  public Recipe on(String other) {
+    return new Recipe(other, frames, holdMillis, layers, computed);
+  }
+
   /** Returns them worked out by the controller, or kept as frames. */
   public Recipe computed(boolean other) {
     return new Recipe(fixture, frames, holdMillis, layers, other);

@@ -12,7 +12,7 @@ import java.util.zip.Deflater;
  * bits a channel, for ever.
  */
 public final class ApngWriter {
-  private static final byte[] SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10};
+  static final byte[] SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10};
   private static final int MILLI = 1000;
 
   private ApngWriter() {}
@@ -86,7 +86,7 @@ public final class ApngWriter {
     }
   }
 
-  private static void chunk(ByteArrayOutputStream out, String name, byte[] data) {
+  static void chunk(ByteArrayOutputStream out, String name, byte[] data) {
     byte[] head = name.getBytes(StandardCharsets.US_ASCII);
     CRC32 check = new CRC32();
     check.update(head);

@@ -29,7 +29,7 @@ final class GifDecoder {
       int[] before = part.control().disposal() == PREVIOUS ? canvas.clone() : null;
       lay(part);
       Raster whole = new Raster(outline.columns(), outline.rows(), canvas.clone());
-      if (!sink.take(whole, part.control().delayCentis())) {
+      if (!sink.take(whole, part.control().delayMillis())) {
         return;
       }
       dispose(part, before);

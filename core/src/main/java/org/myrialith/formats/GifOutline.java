@@ -50,6 +50,14 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
    * @param transparent index that leaves what is below; -1 for none
    */
   record Control(int disposal, int delayCentis, int transparent) {
+    /** Shorter ones mean that nobody set one (common practice). */
+    private static final int LEAST_CENTIS = 2;
+
+    /** Returns the delay (ms), 0 when none is set. */
+    int delayMillis() {
+      return delayCentis < LEAST_CENTIS ? 0 : 10 * delayCentis;
+    }
+
     static final Control NONE = new Control(0, 0, -1);
   }
 

@@ -13,14 +13,16 @@ public record ImageBounds(int fileBytes, int side, int frames, long decodedBytes
   /** 16 MB file, 4096 × 4096, 2000 frames, 256 MB decoded. */
   public static final ImageBounds USUAL = new ImageBounds(16 << 20, 4096, 2000, 256L << 20);
 
-  void requireSize(int columns, int rows) throws ImageRefused {
+  /** Checks a canvas. */
+  public void requireSize(int columns, int rows) throws ImageRefused {
     if (columns < 1 || rows < 1 || columns > side || rows > side) {
       throw new ImageRefused(
           "size", columns + " × " + rows, "1 × 1 to " + side + " × " + side + " pixels");
     }
   }
 
-  void requireFrames(int count, int columns, int rows) throws ImageRefused {
+  /** Checks a number of frames. */
+  public void requireFrames(int count, int columns, int rows) throws ImageRefused {
     if (count > frames) {
       throw new ImageRefused("frames", "more than " + frames, "at most " + frames + " frames");
     }

@@ -3,7 +3,7 @@ package org.myrialith.formats;
 import java.io.IOException;
 import java.util.List;
 
-/** An animated GIF or a PNG, recognised by its first bytes, never by its name. */
+/** An animated GIF, a PNG or an animated PNG, recognised by its first bytes, never by its name. */
 public final class ImageFile {
   /** Takes the frames of an image one by one. */
   @FunctionalInterface
@@ -11,10 +11,10 @@ public final class ImageFile {
     /**
      * Takes a whole frame.
      *
-     * @param delayCentis as stored (1/100 s), -1 when the format has no delays
+     * @param delayMillis as stored (ms), 0 when none is set, -1 when the format has no delays
      * @return whether to go on
      */
-    boolean take(Raster raster, int delayCentis);
+    boolean take(Raster raster, int delayMillis);
   }
 
   /**
@@ -52,6 +52,11 @@ public final class ImageFile {
         return new Found(outline.parts().size(), outline.notes());
       }
       if (starts(file, 0x89, 'P', 'N', 'G')) {
+        ApngDecoder animated = ApngDecoder.of(file, bounds);
+        if (animated.count() > 0) {
+          animated.decode(sink);
+          return new Found(animated.count(), List.of());
+        }
         sink.take(PngDecoder.decode(file, bounds), -1);
         return new Found(1, List.of());
       }

@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ImageFile;
 import org.myrialith.formats.ImageRefused;
 
@@ -24,8 +23,6 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
    */
   public static final int UNSET_MILLIS = 100;
 
-  private static final int LEAST_CENTIS = 2;
-
   public ClipImport {
     frames = List.copyOf(frames);
     notes = List.copyOf(notes);
@@ -37,15 +34,22 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
    * @throws ImageRefused if the file can't be taken
    */
   public static ClipImport read(byte[] file, Fit fit, int columns, int rows) throws ImageRefused {
+    return read(Shots.ofImage(file, Shots.Cut.NONE), fit, columns, rows);
+  }
+
+  /**
+   * Reads pictures from wherever they come.
+   *
+   * @throws ImageRefused if they can't be taken
+   */
+  public static ClipImport read(Shots shots, Fit fit, int columns, int rows) throws ImageRefused {
     List<Frame> frames = new ArrayList<>();
     int[] changed = new int[2];
     ImageFile.Found found =
-        ImageFile.read(
-            file,
-            ImageBounds.USUAL,
+        shots.read(
             (raster, delay) -> {
               int hold = holdMillis(delay);
-              changed[0] += delay >= 0 && delay < LEAST_CENTIS ? 1 : 0;
+              changed[0] += delay == 0 ? 1 : 0;
               changed[1] += hold > Frame.HOLD.max() ? 1 : 0;
               frames.add(
                   new Frame(
@@ -66,11 +70,11 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
     return count == 1 ? "1 frame has" : count + " frames have";
   }
 
-  /** Returns the hold (ms) for a stored delay (1/100 s; -1 for none). */
-  public static int holdMillis(int delayCentis) {
-    if (delayCentis < 0) {
+  /** Returns the hold (ms) for a stored delay (ms; 0 where none is set, -1 where there is none). */
+  public static int holdMillis(int delayMillis) {
+    if (delayMillis < 0) {
       return STILL_MILLIS;
     }
-    return delayCentis < LEAST_CENTIS ? UNSET_MILLIS : delayCentis * 10;
+    return delayMillis == 0 ? UNSET_MILLIS : delayMillis;
   }
 }

@@ -46,7 +46,7 @@ public final class GadgetJson {
           .maxTokenCount(3_000_000)
           .build();
 
-  private static final JsonMapper MAPPER =
+  static final JsonMapper MAPPER =
       JsonMapper.builder(JsonFactory.builder().streamReadConstraints(LIMITS).build())
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -95,7 +95,7 @@ public final class GadgetJson {
     return gadget;
   }
 
-  private static String firstLine(JacksonException e) {
+  static String firstLine(JacksonException e) {
     var at = e.getLocation();
     String place = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
     return e.getOriginalMessage().lines().findFirst().orElse("") + place;
@@ -137,7 +137,8 @@ public final class GadgetJson {
     return node.isString() ? node.stringValue() : node.toString();
   }
 
-  private static Map<String, Picture> pictures(JsonNode node, Reading reading) {
+  /** Returns pictures by their hashes. */
+  static Map<String, Picture> pictures(JsonNode node, Reading reading) {
     Map<String, Picture> read = new HashMap<>();
     if (node == null || node.isNull()) {
       return read;
@@ -176,14 +177,17 @@ public final class GadgetJson {
     root.put("format", FORMAT).put("version", VERSION);
     root.setAll(Gadget.DESCRIPTION.write(gadget));
     if (withPictures) {
-      ObjectNode pictures = root.putObject("pictures");
-      for (Picture picture : pictures(gadget)) {
-        String rgb = Base64.getEncoder().encodeToString(picture.rgb());
-        pictures.set(
-            picture.hash(), PIXELS.write(new Pixels(picture.columns(), picture.rows(), rgb)));
-      }
+      put(pictures(gadget), root.putObject("pictures"));
     }
     return root;
+  }
+
+  /** Puts pictures in by their hashes. */
+  static void put(Collection<Picture> pictures, ObjectNode into) {
+    for (Picture picture : pictures) {
+      String rgb = Base64.getEncoder().encodeToString(picture.rgb());
+      into.set(picture.hash(), PIXELS.write(new Pixels(picture.columns(), picture.rows(), rgb)));
+    }
   }
 
   /** Returns a gadget as a tree, whose pictures are kept elsewhere. */

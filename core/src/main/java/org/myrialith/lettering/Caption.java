@@ -59,6 +59,11 @@ public record Caption(
     }
   }
 
+  /** Returns it on another fixture. */
+  public Caption on(String other) {
+    return new Caption(other, text, font, way, colour, background, down, dotsPerSecond, pageMillis);
+  }
+
   /** How it stands in the format. */
   public static final Description<Caption> DESCRIPTION =
       Description.of(

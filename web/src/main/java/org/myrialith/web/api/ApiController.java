@@ -16,6 +16,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.Fit;
+import org.myrialith.frames.Shots;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
@@ -189,7 +190,10 @@ class ApiController {
     return saved(
         id,
         projects.edit(
-            id, base, "Brought in an image", g -> images.take(g, fixture, file, how, append)));
+            id,
+            base,
+            "Brought in an image",
+            g -> images.take(g, fixture, file, Shots.Cut.NONE, how, append)));
   }
 
   @Operation(summary = "Returns the firmware as a ZIP; 404 when there is nothing to play")

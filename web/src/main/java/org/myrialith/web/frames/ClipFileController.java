@@ -11,6 +11,8 @@ import org.myrialith.formats.Raster24;
 import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipFiles;
+import org.myrialith.gadget.ClipFile;
+import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.gadget.SeenPictures;
 import org.myrialith.web.pages.ProjectPages;
@@ -43,7 +45,12 @@ class ClipFileController {
       @PathVariable String fixture,
       @RequestParam String as,
       @RequestParam(defaultValue = "8") String scale) {
-    Clip clip = pages.open(id).plan().gadget().clipOn(fixture).orElseThrow(NotThereException::new);
+    Gadget gadget = pages.open(id).plan().gadget();
+    Clip clip = gadget.clipOn(fixture).orElseThrow(NotThereException::new);
+    if (as.equals("clip")) {
+      ClipFile whole = ClipFile.of(gadget, fixture).orElseThrow(NotThereException::new);
+      return answer(clip.name(), "clip.json", whole.write().getBytes(StandardCharsets.UTF_8));
+    }
     ClipFiles files =
         new ClipFiles(
             clip,
@@ -89,7 +96,7 @@ class ClipFileController {
       case "sheet" -> files.sheet();
       case "zip" -> ZipWriter.zip(files.series());
       case "csv" -> files.csv().getBytes(StandardCharsets.UTF_8);
-      default -> throw new InputException("as", as, "gif, apng, sheet, zip or csv");
+      default -> throw new InputException("as", as, "gif, apng, sheet, zip, csv or clip");
     };
   }
 }

@@ -11,6 +11,9 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipImport;
 import org.myrialith.frames.Fit;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Shots;
+import org.myrialith.gadget.ClipFile;
+import org.myrialith.gadget.ClipSource;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.springframework.stereotype.Component;
@@ -28,8 +31,8 @@ public class ImageBench {
    *
    * @throws InputException if it can't be taken
    */
-  public ClipImport read(byte[] file, Fit fit, int columns, int rows) {
-    return inTurn(() -> ClipImport.read(file, fit, columns, rows));
+  public ClipImport read(byte[] file, Shots.Cut cut, Fit fit, int columns, int rows) {
+    return inTurn(() -> ClipImport.read(ClipSource.of(file, cut), fit, columns, rows));
   }
 
   /**
@@ -38,7 +41,8 @@ public class ImageBench {
    * @param append whether its frames go behind those that are there
    * @throws InputException if the image can't be taken or there is no such fixture
    */
-  public Gadget take(Gadget gadget, String fixture, byte[] file, Fit fit, boolean append) {
+  public Gadget take(
+      Gadget gadget, String fixture, byte[] file, Shots.Cut cut, Fit fit, boolean append) {
     Fixture on =
         gadget
             .fixture(fixture)
@@ -49,11 +53,13 @@ public class ImageBench {
     if (append && old != null) {
       frames.addAll(old.frames());
     }
-    frames.addAll(read(file, fit, on.seenColumns(), on.seenRows()).frames());
-    return gadget.with(
-        old != null
-            ? old.withFrames(frames)
-            : new Clip(gadget.freeId("k"), on.name(), fixture, frames));
+    frames.addAll(read(file, cut, fit, on.seenColumns(), on.seenRows()).frames());
+    Gadget with =
+        gadget.with(
+            old != null
+                ? old.withFrames(frames)
+                : new Clip(gadget.freeId("k"), on.name(), fixture, frames));
+    return ClipFile.is(file) && !append ? ClipFile.read(file).madeOn(with, fixture) : with;
   }
 
   /**

@@ -2,21 +2,28 @@ package org.myrialith.web.frames;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.describe.TypedNumber;
+import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.formats.ImageBounds;
-import org.myrialith.formats.ImageFile;
+import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.ClipImport;
 import org.myrialith.frames.Fit;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Shots;
+import org.myrialith.gadget.ClipSource;
 import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.Png;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Upload;
 import org.myrialith.web.store.Uploads;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -51,21 +58,41 @@ class ImportController {
 
   @PostMapping
   ModelAndView send(
-      @PathVariable UUID id, @PathVariable String fixture, @RequestParam MultipartFile file)
+      @PathVariable UUID id, @PathVariable String fixture, @RequestParam List<MultipartFile> file)
       throws IOException {
-    byte[] bytes = file.getBytes();
+    byte[] bytes = file.size() == 1 ? file.get(0).getBytes() : archive(file);
     try {
       // refused files are not kept
-      images.inTurn(() -> ImageFile.read(bytes, ImageBounds.USUAL, (raster, delay) -> false));
+      images.inTurn(() -> ClipSource.of(bytes, Shots.Cut.NONE).read((raster, delay) -> false));
     } catch (InputException e) {
       ModelAndView page = frames.page(id, fixture, 0);
       page.addObject("refused", e.errors());
-      page.setStatus(org.springframework.http.HttpStatus.UNPROCESSABLE_CONTENT);
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
       return page;
     }
-    String name = file.getOriginalFilename() == null ? "image" : file.getOriginalFilename();
+    String name =
+        file.size() > 1
+            ? file.size() + " files"
+            : Optional.ofNullable(file.get(0).getOriginalFilename()).orElse("image");
     return ProjectPages.redirect(
         "/gadgets/" + id + "/frames/" + fixture + "/import/" + uploads.keep(id, name, bytes));
+  }
+
+  /** Several files that were chosen together. */
+  private static byte[] archive(List<MultipartFile> files) throws IOException {
+    Map<String, byte[]> all = new LinkedHashMap<>();
+    for (MultipartFile file : files) {
+      String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+      all.put(name.isBlank() || all.containsKey(name) ? name + all.size() : name, file.getBytes());
+    }
+    return ZipWriter.zip(all);
+  }
+
+  private static Shots.Cut cut(String across, String down, String hold) {
+    return new Shots.Cut(
+        (int) TypedNumber.require("across", across, Shots.Cut.SIDE),
+        (int) TypedNumber.require("down", down, Shots.Cut.SIDE),
+        (int) TypedNumber.require("holdMillis", hold, Frame.HOLD));
   }
 
   @GetMapping("/{upload}")
@@ -73,12 +100,26 @@ class ImportController {
       @PathVariable UUID id,
       @PathVariable String fixture,
       @PathVariable UUID upload,
-      @RequestParam(defaultValue = "box") String fit) {
+      @RequestParam(defaultValue = "box") String fit,
+      @RequestParam(defaultValue = "1") String across,
+      @RequestParam(defaultValue = "1") String down,
+      @RequestParam(defaultValue = "100") String holdMillis) {
     var opened = pages.open(id);
     Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow(NotThereException::new);
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
-    ClipImport result = images.read(file.bytes(), how, on.seenColumns(), on.seenRows());
+    List<InputError> refused = new ArrayList<>();
+    Shots.Cut cut = Shots.Cut.NONE;
+    ClipImport result;
+    try {
+      cut = cut(across, down, holdMillis);
+      result = images.read(file.bytes(), cut, how, on.seenColumns(), on.seenRows());
+    } catch (InputException e) {
+      // a sheet that can't be cut so is shown whole
+      refused.addAll(e.errors());
+      cut = Shots.Cut.NONE;
+      result = images.read(file.bytes(), cut, how, on.seenColumns(), on.seenRows());
+    }
     ModelAndView page = pages.page(opened, Step.FRAMES);
     page.setViewName("frames/import");
     page.addObject("fixture", on);
@@ -86,23 +127,30 @@ class ImportController {
     page.addObject("fit", how);
     page.addObject("fits", Fit.values());
     page.addObject("result", result);
-    page.addObject("pairs", pairs(file.bytes(), result));
+    page.addObject("pairs", pairs(file.bytes(), cut, result));
+    page.addObject("across", across);
+    page.addObject("down", down);
+    page.addObject("holdMillis", holdMillis);
+    page.addObject("still", ClipSource.still(file.bytes()));
+    if (!refused.isEmpty()) {
+      page.addObject("refused", refused);
+      page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+    }
     page.addObject(
         "existing", opened.plan().gadget().clipOn(fixture).map(c -> c.frames().size()).orElse(0));
     return page;
   }
 
-  private List<Pair> pairs(byte[] file, ClipImport result) {
+  private List<Pair> pairs(byte[] file, Shots.Cut cut, ClipImport result) {
     List<String> before = new ArrayList<>();
     images.inTurn(
         () ->
-            ImageFile.read(
-                file,
-                ImageBounds.USUAL,
-                (raster, delay) -> {
-                  before.add(Png.address(PictureImage.png(raster, SIDE)));
-                  return before.size() < SHOWN;
-                }));
+            ClipSource.of(file, cut)
+                .read(
+                    (raster, delay) -> {
+                      before.add(Png.address(PictureImage.png(raster, SIDE)));
+                      return before.size() < SHOWN;
+                    }));
     List<Pair> pairs = new ArrayList<>();
     for (int i = 0; i < before.size(); i++) {
       Frame frame = result.frames().get(i);
@@ -120,9 +168,13 @@ class ImportController {
       @PathVariable UUID upload,
       @RequestParam int base,
       @RequestParam String fit,
+      @RequestParam(defaultValue = "1") String across,
+      @RequestParam(defaultValue = "1") String down,
+      @RequestParam(defaultValue = "100") String holdMillis,
       @RequestParam(defaultValue = "replace") String where) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
+    Shots.Cut cut = cut(across, down, holdMillis);
     String then = "frames?fixture=" + fixture;
     if (!uploads.take(upload)) {
       return ProjectPages.redirect("/gadgets/" + id + "/" + then);
@@ -132,7 +184,7 @@ class ImportController {
           id,
           base,
           "Brought in " + file.getName(),
-          gadget -> images.take(gadget, fixture, file.bytes(), how, where.equals("append")),
+          gadget -> images.take(gadget, fixture, file.bytes(), cut, how, where.equals("append")),
           then);
     } catch (RuntimeException e) {
       uploads.giveBack(upload);
