@@ -3,7 +3,7 @@ package org.myrialith.effects;
 /**
  * Where a cell of a picture lights.
  *
- * @param index in the order of the data, from 0
+ * @param index in the order of all that light, from 0
  * @param x to the right, in parts of the longest side (0 to {@link Places#SIDE})
  * @param y down
  * @param z towards the viewer

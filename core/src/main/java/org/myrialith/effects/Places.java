@@ -2,7 +2,9 @@ package org.myrialith.effects;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Pose;
@@ -13,7 +15,7 @@ import org.myrialith.layout.Pose;
  * @param columns of the picture
  * @param rows of the picture
  * @param places of the cells row by row; null where nothing lights
- * @param count of what lights
+ * @param count of all that light in their order
  * @param width extents in the parts of the places
  */
 public record Places(
@@ -23,20 +25,33 @@ public record Places(
 
   /** Returns those of a fixture. */
   public static Places of(Fixture fixture, List<Emitter> emitters) {
+    return of(fixture, emitters, emitters);
+  }
+
+  /**
+   * Returns those of a fixture among all that something is spread over: extents and order are of
+   * them all, and what is not among them does not light.
+   *
+   * @param emitters of the fixture
+   * @param all in their order
+   */
+  public static Places of(Fixture fixture, List<Emitter> emitters, List<Emitter> all) {
     int columns = fixture.seenColumns();
     Place[] cells = new Place[columns * fixture.seenRows()];
-    Box box = Box.of(emitters);
+    Box box = Box.of(all);
+    Map<Emitter, Integer> order = new HashMap<>();
+    all.forEach(emitter -> order.putIfAbsent(emitter, order.size()));
     for (Emitter emitter : emitters) {
       int cell = emitter.position().row() * columns + emitter.position().column();
-      if (cells[cell] == null && !emitter.dark()) {
-        cells[cell] = box.place(emitter);
+      if (cells[cell] == null && !emitter.dark() && order.containsKey(emitter)) {
+        cells[cell] = box.place(emitter, order.get(emitter));
       }
     }
     return new Places(
         columns,
         fixture.seenRows(),
         new ArrayList<>(Arrays.asList(cells)),
-        emitters.size(),
+        all.size(),
         box.parts(box.right - box.left),
         box.parts(box.bottom - box.top),
         box.parts(box.near - box.far));
@@ -70,13 +85,10 @@ public record Places(
       return longest <= 0 ? 0 : (int) Math.round(mm / longest * SIDE);
     }
 
-    Place place(Emitter emitter) {
+    Place place(Emitter emitter, int index) {
       Pose pose = emitter.pose();
       return new Place(
-          emitter.index(),
-          parts(pose.xMm() - left),
-          parts(pose.yMm() - top),
-          parts(pose.zMm() - far));
+          index, parts(pose.xMm() - left), parts(pose.yMm() - top), parts(pose.zMm() - far));
     }
   }
 }

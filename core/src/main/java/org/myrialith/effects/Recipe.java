@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
 
@@ -14,10 +15,17 @@ import org.myrialith.finding.TextRules;
  * @param frames of a loop
  * @param holdMillis each (ms)
  * @param layers the lowest first
+ * @param over what they are spread over: {@link #OWN}, {@link #ALL}, or the identifier of a group
  * @param computed whether the controller works the frames out, in place of keeping them
  */
 public record Recipe(
-    String fixture, int frames, int holdMillis, List<Layer> layers, boolean computed) {
+    String fixture, int frames, int holdMillis, List<Layer> layers, String over, boolean computed) {
+  /** Its fixture alone. */
+  public static final String OWN = "";
+
+  /** All fixtures. */
+  public static final String ALL = "all";
+
   /** Allowed frames. */
   public static final Bounds FRAMES = Bounds.count(1, 2000);
 
@@ -35,12 +43,15 @@ public record Recipe(
           Field.count("frames", "Frames of the loop", FRAMES),
           Field.count("holdMillis", "Each held", HOLD),
           Field.rows("layers", "Layers", Layer.DESCRIPTION, 1, MOST_LAYERS),
+          Field.words("over", "Spread over", Types.Words.Rule.ANY)
+              .or(OWN)
+              .explained("empty for its fixture alone, all, or the id of a group"),
           Field.flag("computed", "In the controller", "kept as frames", "worked out as they play")
               .or(false));
 
   /** Effects that are kept as frames. */
   public Recipe(String fixture, int frames, int holdMillis, List<Layer> layers) {
-    this(fixture, frames, holdMillis, layers, false);
+    this(fixture, frames, holdMillis, layers, OWN, false);
   }
 
   public Recipe {
@@ -48,22 +59,30 @@ public record Recipe(
     FRAMES.require("frames", frames);
     HOLD.require("holdMillis", holdMillis);
     layers = List.copyOf(layers);
+    if (!over.isEmpty()) {
+      TextRules.id("over", over);
+    }
     Bounds.count(1, MOST_LAYERS).require("layers", layers.size());
   }
 
   /** Returns them with other frames and layers. */
   public Recipe with(int otherFrames, int otherHold, List<Layer> other) {
-    return new Recipe(fixture, otherFrames, otherHold, other, computed);
+    return new Recipe(fixture, otherFrames, otherHold, other, over, computed);
   }
 
   /** Returns them on another fixture. */
   public Recipe on(String other) {
-    return new Recipe(other, frames, holdMillis, layers, computed);
+    return new Recipe(other, frames, holdMillis, layers, over, computed);
+  }
+
+  /** Returns them spread over something else. */
+  public Recipe over(String other) {
+    return new Recipe(fixture, frames, holdMillis, layers, other, computed);
   }
 
   /** Returns them worked out by the controller, or kept as frames. */
   public Recipe computed(boolean other) {
-    return new Recipe(fixture, frames, holdMillis, layers, other);
+    return new Recipe(fixture, frames, holdMillis, layers, over, other);
   }
 
   /** Returns whether any of them follows from what was, which only frames can keep. */

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
-import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.lettering.CaptionPlan;
 
@@ -15,11 +14,11 @@ public final class Baking {
   /**
    * Returns the frames of a recipe on a fixture.
    *
-   * @param emitters of the fixture in data order
+   * @param places of the fixture
    */
-  public static List<Frame> frames(Recipe recipe, Fixture fixture, List<Emitter> emitters) {
+  static List<Frame> frames(Recipe recipe, Fixture fixture, Places places) {
     List<Frame> frames = new ArrayList<>();
-    for (byte[] rgb : recipe.baked(Places.of(fixture, emitters))) {
+    for (byte[] rgb : recipe.baked(places)) {
       Picture picture = Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb);
       frames.add(new Frame(picture, recipe.holdMillis()));
     }

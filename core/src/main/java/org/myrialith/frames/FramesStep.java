@@ -25,6 +25,7 @@ import org.myrialith.layout.Layout;
  * @param flashes of each clip, by its identifier
  * @param holds whether the player is quick enough; empty when nothing plays
  * @param valued fixtures that show values without frames
+ * @param groupless fixtures whose effects are spread over a group that is gone
  * @param edited fixtures whose effects are to be worked out, and whose frames are others now
  */
 public record FramesStep(
@@ -34,6 +35,7 @@ public record FramesStep(
     Map<String, FlashCheck> flashes,
     Optional<Holds> holds,
     Set<String> valued,
+    Set<String> groupless,
     Set<String> edited)
     implements StepPlan {
 
@@ -104,6 +106,17 @@ public record FramesStep(
                   Quantity.number(Show.MOST_WALKED))));
     }
     for (Fixture fixture : layout.fixtures()) {
+      if (groupless.contains(fixture.id())) {
+        all.add(
+            Finding.of(
+                    Step.FRAMES,
+                    "effects-group-" + fixture.id(),
+                    Verdict.TIGHT,
+                    phrase(
+                        "The effects on %s are spread over a group that is gone, or has none of it: they are made for it alone.",
+                        fixture.name()))
+                .advising("Choose what they are spread over."));
+      }
       if (edited.contains(fixture.id())) {
         all.add(
             Finding.of(

@@ -6,26 +6,23 @@ import java.util.stream.Stream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.cues.Scene;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Computed;
-import org.myrialith.layout.Emitter;
-import org.myrialith.layout.Fixture;
+import org.myrialith.frames.Spread;
+import org.myrialith.layout.LayoutPlan;
 
 /** Which clips a controller works out by itself: those that are what their effects make. */
-record ComputedClips(Gadget gadget) {
+record ComputedClips(Gadget gadget, LayoutPlan plan) {
   /** Returns what a clip is worked out from; empty where it is kept as frames. */
-  Optional<Computed> of(
-      Clip clip, Fixture fixture, List<Emitter> emitters, CircuitPlan circuit, LevelTable table) {
+  Optional<Computed> of(Clip clip, CircuitPlan circuit, LevelTable table) {
     if (!circuit.dims()) {
       return Optional.empty(); // a bit an emitter takes hardly anything
     }
     return recipes()
         .filter(recipe -> recipe.computed() && recipe.fixture().equals(clip.fixture()))
-        .filter(recipe -> makes(recipe, clip, fixture, emitters))
-        .map(recipe -> new Computed(recipe, Places.of(fixture, emitters), table))
+        .filter(recipe -> makes(recipe, clip))
+        .map(recipe -> new Computed(recipe, spread().places(recipe), table))
         .findFirst();
   }
 
@@ -36,10 +33,14 @@ record ComputedClips(Gadget gadget) {
         gadget.cues().scenes().stream().map(Scene::recipes).flatMap(List::stream));
   }
 
-  private static boolean makes(Recipe recipe, Clip clip, Fixture fixture, List<Emitter> emitters) {
+  private Spread spread() {
+    return new Spread(gadget.layout(), plan);
+  }
+
+  private boolean makes(Recipe recipe, Clip clip) {
     return !recipe.grows()
         && recipe.frames() == clip.frames().size()
         && recipe.holdMillis() == clip.frames().get(0).holdMillis()
-        && Baking.frames(recipe, fixture, emitters).equals(clip.frames());
+        && spread().frames(recipe).equals(clip.frames());
   }
 }

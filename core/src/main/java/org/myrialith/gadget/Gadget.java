@@ -2,7 +2,9 @@ package org.myrialith.gadget;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -26,10 +28,10 @@ import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
+import org.myrialith.frames.Spread;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.layout.Layout;
@@ -413,10 +415,26 @@ public record Gadget(
     return clips.stream().map(clip -> kept(clip, recipes) ? change.apply(clip) : clip).toList();
   }
 
+  private Spread spread() {
+    return new Spread(layout, LayoutPlan.of(fixtures()));
+  }
+
+  /**
+   * Returns the frames that effects make on all that they are spread over, by fixtures, their own
+   * first.
+   */
+  public Map<String, List<Frame>> bakedOver(Recipe recipe) {
+    Spread spread = spread();
+    Map<String, List<Frame>> all = new LinkedHashMap<>();
+    for (String fixture : spread.fixtures(recipe)) {
+      all.put(fixture, spread.frames(recipe.on(fixture)));
+    }
+    return all;
+  }
+
   /** Returns the frames that effects make on their fixture. */
   public List<Frame> baked(Recipe recipe) {
-    Fixture on = fixture(recipe.fixture()).orElseThrow();
-    return Baking.frames(recipe, on, LayoutPlan.of(fixtures()).emittersOf(on));
+    return spread().frames(recipe);
   }
 
   /** Returns the gadget without a clip. */

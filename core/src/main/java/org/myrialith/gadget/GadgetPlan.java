@@ -40,6 +40,7 @@ import org.myrialith.frames.FlashCheck;
 import org.myrialith.frames.FramesStep;
 import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.Spread;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
@@ -156,7 +157,7 @@ public final class GadgetPlan {
         circuit,
         stretch,
         table,
-        new ComputedClips(gadget).of(clip, stretch.fixture(), emitters, circuit, table));
+        new ComputedClips(gadget, layout()).of(clip, circuit, table));
   }
 
   private PowerPlan workPower() {
@@ -257,6 +258,14 @@ public final class GadgetPlan {
         .findFirst();
   }
 
+  private Set<String> groupless() {
+    Spread spread = new Spread(gadget.layout(), layout());
+    return gadget.programme().recipes().stream()
+        .filter(spread::gone)
+        .map(Recipe::fixture)
+        .collect(Collectors.toSet());
+  }
+
   /** Fixtures whose effects are to be worked out, and whose frames are others now. */
   private Set<String> edited() {
     return gadget.programme().recipes().stream()
@@ -303,6 +312,7 @@ public final class GadgetPlan {
         flashes,
         firmware().map(FirmwarePlan::holds),
         valued(),
+        groupless(),
         edited());
   }
 

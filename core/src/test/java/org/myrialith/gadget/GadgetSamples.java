@@ -219,7 +219,9 @@ final class GadgetSamples {
                             fixture.id(),
                             1 + random.nextInt(99),
                             1 + random.nextInt(500),
-                            layers)));
+                            layers,
+                            pick(random, new String[] {Recipe.OWN, Recipe.ALL, "g1"}),
+                            random.nextBoolean())));
       }
     }
     return all;

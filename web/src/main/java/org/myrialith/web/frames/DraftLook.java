@@ -3,6 +3,7 @@ package org.myrialith.web.frames;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
@@ -31,7 +32,16 @@ record DraftLook(PreviewController.Preview preview, String light, List<String> n
   }
 
   static DraftLook of(Gadget gadget, String fixture, List<Frame> frames, List<String> notes) {
-    GadgetPlan plan = GadgetPlan.of(kept(gadget.with(Programme.EMPTY), fixture, frames, false));
+    return of(gadget, Map.of(fixture, frames), notes);
+  }
+
+  /** Frames on several fixtures at once. */
+  static DraftLook of(Gadget gadget, Map<String, List<Frame>> frames, List<String> notes) {
+    Gadget with = gadget.with(Programme.EMPTY);
+    for (Map.Entry<String, List<Frame>> one : frames.entrySet()) {
+      with = kept(with, one.getKey(), one.getValue(), false);
+    }
+    GadgetPlan plan = GadgetPlan.of(with);
     int size = 3 * plan.layout().emitters().size();
     byte[] light = new byte[size * plan.show().moments().size()];
     for (int moment = 0; moment < plan.show().moments().size(); moment++) {

@@ -1,6 +1,7 @@
 package org.myrialith.web.frames;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
+import org.myrialith.frames.Frame;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
@@ -67,12 +69,27 @@ class EffectsController {
     page.addObject("kinds", RecipeForm.kinds());
     page.addObject("blends", RecipeForm.blends());
     page.addObject("ways", RecipeForm.ways());
+    page.addObject("spreads", spreads(gadget, form.recipe()));
     if (CostsView.quick(gadget, form.recipe())) {
       page.addObject("costs", CostsView.of(gadget, form.recipe()));
     }
     page.addObject("more", form.recipe().layers().size() < Recipe.MOST_LAYERS);
     page.addObject("existing", gadget.clipOn(fixture).map(c -> c.frames().size()).orElse(0));
     return page;
+  }
+
+  /** What they may be spread over, by what it is called in the format. */
+  private static Map<String, String> spreads(Gadget gadget, Recipe recipe) {
+    Map<String, String> all = new LinkedHashMap<>();
+    all.put(Recipe.OWN, "this fixture");
+    if (gadget.fixtures().size() > 1) {
+      all.put(Recipe.ALL, "the whole gadget");
+    }
+    gadget.layout().groups().stream()
+        .filter(g -> g.members().stream().anyMatch(m -> m.fixture().equals(recipe.fixture())))
+        .forEach(g -> all.put(g.id(), "group " + g.name()));
+    all.putIfAbsent(recipe.over(), "a group that is gone");
+    return all;
   }
 
   private ModelAndView change(
@@ -148,16 +165,19 @@ class EffectsController {
         id,
         base,
         "Made frames of effects",
-        gadget ->
-            bench.inTurn(
-                () ->
-                    DraftLook.kept(
-                        gadget,
-                        fixture,
-                        gadget.baked(recipe(gadget, fixture)),
-                        where.equals("append"))),
+        gadget -> bench.inTurn(() -> made(gadget, recipe(gadget, fixture), where.equals("append"))),
         FramesController.there(fixture, 0),
         errors -> page(id, fixture, null));
+  }
+
+  /** On all that they are spread over; each fixture remembers what its frames are made of. */
+  private static Gadget made(Gadget gadget, Recipe recipe, boolean append) {
+    Gadget with = gadget;
+    for (Map.Entry<String, List<Frame>> one : gadget.bakedOver(recipe).entrySet()) {
+      with = DraftLook.kept(with, one.getKey(), one.getValue(), append);
+      with = with.with(with.programme().with(recipe.on(one.getKey())));
+    }
+    return with;
   }
 
   /** Shows what was typed, without keeping anything. */
@@ -183,6 +203,6 @@ class EffectsController {
                 recipe.frames() / each,
                 Math.min((int) Recipe.HOLD.max(), recipe.holdMillis() * each),
                 recipe.layers());
-    return DraftLook.of(gadget, recipe.fixture(), gadget.baked(seen), List.of());
+    return DraftLook.of(gadget, gadget.bakedOver(seen), List.of());
   }
 }

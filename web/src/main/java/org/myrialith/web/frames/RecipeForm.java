@@ -25,6 +25,7 @@ record RecipeForm(Recipe recipe) {
   private static final String FRAMES = "frames";
   private static final String HOLD = "holdMillis";
   private static final String COMPUTED = "computed";
+  private static final String OVER = "over";
   private static final String KIND = "kind";
   private static final String BLEND = "blend";
   private static final String PERCENT = "percent";
@@ -74,6 +75,7 @@ record RecipeForm(Recipe recipe) {
     Map<String, String> values = new HashMap<>();
     values.put(FRAMES, TypedNumber.text(recipe.frames()));
     values.put(HOLD, TypedNumber.text(recipe.holdMillis()));
+    values.put(OVER, recipe.over());
     values.put(COMPUTED, String.valueOf(recipe.computed()));
     for (int at = 0; at < recipe.layers().size(); at++) {
       Layer layer = recipe.layers().get(at);
@@ -126,7 +128,10 @@ record RecipeForm(Recipe recipe) {
     if (!ways().containsKey(way)) {
       throw new InputException(COMPUTED, way, String.join(", ", ways().keySet()));
     }
-    return recipe.with(frames, hold, layers).computed(Boolean.parseBoolean(way));
+    return recipe
+        .with(frames, hold, layers)
+        .over(form.getOrDefault(OVER, recipe.over()))
+        .computed(Boolean.parseBoolean(way));
   }
 
   private static int count(
