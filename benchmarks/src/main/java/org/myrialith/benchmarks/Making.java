@@ -2,17 +2,24 @@ package org.myrialith.benchmarks;
 
 import java.util.List;
 import java.util.function.Supplier;
+import org.myrialith.demo.DemoGadgets;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Fireflies;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
+import org.myrialith.frames.Frame;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Panel;
 import org.myrialith.lettering.Caption;
 import org.myrialith.lettering.CaptionPlan;
+import org.myrialith.play.CueEngine;
+import org.myrialith.play.CueTable;
 
 /** Frames made of effects and of text: ten times as much beside as much. */
 record Making(Timed timed) {
@@ -24,6 +31,40 @@ record Making(Timed timed) {
   void all() {
     effect(100, 80, 8, 8);
     text();
+    packing();
+    cues();
+  }
+
+  /** The frames of a text that goes by, ten times as many, as firmware: packed every way. */
+  private void packing() {
+    Gadget sign = DemoGadgets.gullSign();
+    List<Frame> frames = sign.clips().get(0).frames();
+    Gadget few = sign.with(sign.clips().get(0).withFrames(frames.subList(0, frames.size() / 10)));
+    timed.time(
+        "ten times the frames packed",
+        () -> GadgetPlan.of(sign).firmware(),
+        () -> GadgetPlan.of(few).firmware());
+  }
+
+  /** A second of cues, and of working effects out for one. */
+  private void cues() {
+    Gadget jar = DemoGadgets.skerryJar();
+    CueTable table = GadgetPlan.of(jar).cueTable().orElseThrow();
+    String json = GadgetJson.write(jar);
+    timed.time(
+        "a second of a mood light beside reading its file",
+        () -> played(table),
+        () -> GadgetJson.read(json));
+  }
+
+  private static int played(CueTable table) {
+    CueEngine engine = new CueEngine(table);
+    int shown = 0;
+    int[] readings = new int[table.senses().size()];
+    while (engine.nowMillis() < 1000) {
+      shown += engine.tick(readings) ? 1 : 0;
+    }
+    return shown;
   }
 
   private static Places places(int columns, int rows) {

@@ -195,6 +195,11 @@ public final class DemoGadgets {
     return DemoMade.ternClock();
   }
 
+  /** Returns a jar of rings whose moods a button changes. */
+  public static Gadget skerryJar() {
+    return DemoMade.skerryJar();
+  }
+
   /** Returns a desk with a clock, lamps and a chart, each driven another way. */
   public static Gadget pilotDesk() {
     return DemoBoards.pilotDesk();

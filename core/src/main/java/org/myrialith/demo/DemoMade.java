@@ -22,6 +22,7 @@ import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
+import org.myrialith.layout.Ring;
 import org.myrialith.lettering.Caption;
 import org.myrialith.lettering.CaptionPlan;
 import org.myrialith.lettering.Fonts;
@@ -93,6 +94,34 @@ final class DemoMade {
             new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
             Programme.EMPTY);
     return CueStart.CLOCK.on(bare, face);
+  }
+
+  /** Three rings in a jar, whose moods a button changes; its controller works them out. */
+  static Gadget skerryJar() {
+    Fixture rings =
+        Fixture.of(
+            "f1",
+            "Rings",
+            new Ring(
+                List.of(new Ring.Circle(24, 120), new Ring.Circle(16, 80), new Ring.Circle(8, 40)),
+                0,
+                360,
+                true),
+            0,
+            0);
+    Gadget bare =
+        new Gadget(
+            new Brief(
+                "Skerry jar",
+                "Stands on the window sill: candle light, the tide, a rainbow, dusk. A press changes the mood.",
+                Controller.AVR8_32K,
+                Optional.of(Supply.CLASSES.get(3))),
+            Layout.EMPTY.withFixtures(List.of(rings)),
+            new Circuits(List.of(OneWirePixels.usual("c1", List.of("f1")))),
+            ColourSettings.USUAL.withBrightness(50),
+            new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
+            Programme.EMPTY);
+    return CueStart.MOOD.on(bare, rings).computing();
   }
 
   /** A sign of 32 by 8 pixels that tells when the ferry goes. */

@@ -1,6 +1,7 @@
 package org.myrialith.frames;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,10 +20,12 @@ import org.myrialith.parts.Tint;
  * maximum or more, the darker below 0.80. A red flash is a pair of opposing changes to or from a
  * saturated red, R ÷ (R + G + B) of 0.8 or more, that differ by more than 20 in 320 · (R − G − B),
  * as common practice has it, or by more than 0.2 in u′v′ (CIE 1976). Light is taken as proportional
- * to the level, the colours of the dies as those of sRGB. The area rule is taken on the safe side:
- * a clip fails when a quarter of its emitters each flash too often at any time.
+ * to the level, the colours of the dies as those of sRGB. The area is that of all emitters that
+ * flash too often within one and the same second, in step or not, which is the safe side: a clip
+ * fails when that is a quarter of them or more.
  *
- * @param flashingShare share (0 to 1) of the emitters with more than three flashes in some second
+ * @param flashingShare most emitters (as a share, 0 to 1) with more than three flashes in the same
+ *     second
  */
 public record FlashCheck(double flashingShare) {
   private static final double CHANGE = 0.10;
@@ -57,7 +60,7 @@ public record FlashCheck(double flashingShare) {
         "Emitters that flash too often",
         flashingShare * 100,
         "%",
-        "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in some second ÷ all emitters",
+        "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in the same second, at the most ÷ all emitters",
         List.of(),
         Source.standard("WCAG 2.2, success criterion 2.3.1"));
   }
@@ -218,13 +221,13 @@ public record FlashCheck(double flashingShare) {
       if (tooSlow() || (long) emitters * turns.size() > MOST_STEPS) {
         return new FlashCheck(tooSlow() ? 0 : 1);
       }
-      int flashing = 0;
+      Seconds seconds = new Seconds(turns);
       for (int emitter = 0; emitter < emitters; emitter++) {
-        if (clip.cells()[emitter] != ClipLevels.DARK && flashes(emitter)) {
-          flashing++;
+        if (clip.cells()[emitter] != ClipLevels.DARK) {
+          look(emitter, seconds);
         }
       }
-      return new FlashCheck((double) flashing / emitters);
+      return new FlashCheck((double) seconds.most() / emitters);
     }
 
     /** No seven changes of any kind within a second: nothing can flash too often. */
@@ -238,22 +241,22 @@ public record FlashCheck(double flashingShare) {
       return true;
     }
 
-    private boolean flashes(int emitter) {
+    private void look(int emitter, Seconds seconds) {
+      seconds.begin();
       Swings light = new Swings();
       Swings red = new Swings();
       Swing luminance = new Swing();
       RedSwing redness = new RedSwing();
-      for (Turn turn : turns) {
-        double[] rgb = rgb(emitter, turn);
+      for (int t = 0; t < turns.size(); t++) {
+        double[] rgb = rgb(emitter, turns.get(t));
         double y = 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
-        boolean tooOften =
-            luminance.turned(y) && light.tooOften(turn.startMillis())
-                || redness.turned(rgb) && red.tooOften(turn.startMillis());
-        if (tooOften) {
-          return true;
+        if (luminance.turned(y)) {
+          light.changed(t, seconds);
+        }
+        if (redness.turned(rgb)) {
+          red.changed(t, seconds);
         }
       }
-      return false;
     }
 
     private double[] rgb(int emitter, Turn turn) {
@@ -271,15 +274,61 @@ public record FlashCheck(double flashingShare) {
     }
   }
 
-  /** Times of the last changes. */
-  private static final class Swings {
-    private final long[] times = new long[CHANGES];
-    private int changes;
+  /**
+   * How many emitters flash too often in the second that begins with each turn: no other second has
+   * more of them. Mutable, lives within one check.
+   */
+  private static final class Seconds {
+    private final long[] starts;
+    private final int[] flashing;
+    private final int[] seenAt;
+    private int emitter;
 
-    boolean tooOften(long now) {
-      times[changes % CHANGES] = now;
+    Seconds(List<Turn> turns) {
+      this.starts = turns.stream().mapToLong(Turn::startMillis).toArray();
+      this.flashing = new int[starts.length];
+      this.seenAt = new int[starts.length];
+    }
+
+    /** Goes on to the next emitter. */
+    void begin() {
+      emitter++;
+    }
+
+    /**
+     * Notes too many changes from one turn to another.
+     *
+     * @param from before which all seconds are noted already
+     * @return from where they are noted now
+     */
+    int note(int first, int last, int from) {
+      if (starts[last] - starts[first] > WINDOW_MILLIS) {
+        return from;
+      }
+      for (int t = first; t >= from && starts[last] - starts[t] <= WINDOW_MILLIS; t--) {
+        flashing[t] += seenAt[t] == emitter ? 0 : 1;
+        seenAt[t] = emitter;
+      }
+      return first + 1;
+    }
+
+    int most() {
+      return Arrays.stream(flashing).max().orElse(0);
+    }
+  }
+
+  /** The last changes. */
+  private static final class Swings {
+    private final int[] turns = new int[CHANGES];
+    private int changes;
+    private int noted;
+
+    void changed(int turn, Seconds seconds) {
+      turns[changes % CHANGES] = turn;
       changes++;
-      return changes >= CHANGES && now - times[changes % CHANGES] <= WINDOW_MILLIS;
+      if (changes >= CHANGES) {
+        noted = seconds.note(turns[changes % CHANGES], turn, noted);
+      }
     }
   }
 

@@ -1,9 +1,7 @@
 package org.myrialith.gadget;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
-import org.myrialith.cues.CueSheet;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
@@ -11,12 +9,10 @@ import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.ShiftRegisters;
-import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Change;
 import org.myrialith.frames.ClipEdits;
 import org.myrialith.frames.FewerColours;
 import org.myrialith.frames.Frame;
-import org.myrialith.frames.Programme;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
@@ -52,22 +48,7 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget compute(Change.ComputeEffects change) {
-    Programme programme = gadget.programme();
-    Gadget own =
-        gadget.with(
-            programme.playing(
-                programme.clips(), computed(programme.recipes()), programme.captions()));
-    CueSheet cues = gadget.cues();
-    return own.with(
-        cues.withScenes(
-            cues.scenes().stream()
-                .map(s -> s.with(s.clips(), computed(s.recipes()), s.captions()))
-                .toList(),
-            cues.open()));
-  }
-
-  private static List<Recipe> computed(List<Recipe> recipes) {
-    return recipes.stream().map(recipe -> recipe.computed(!recipe.grows())).toList();
+    return gadget.computing();
   }
 
   @Override

@@ -383,6 +383,21 @@ public record Gadget(
     return with(programme.with(put(clips(), clip, Clip::fixture)));
   }
 
+  /** Returns the gadget with all effects worked out by the controller that it can work out. */
+  public Gadget computing() {
+    return with(programme.playing(clips(), computing(programme.recipes()), programme.captions()))
+        .with(
+            cues.withScenes(
+                cues.scenes().stream()
+                    .map(s -> s.with(s.clips(), computing(s.recipes()), s.captions()))
+                    .toList(),
+                cues.open()));
+  }
+
+  private static List<Recipe> computing(List<Recipe> recipes) {
+    return recipes.stream().map(recipe -> recipe.computed(!recipe.grows())).toList();
+  }
+
   private static boolean kept(Clip clip, List<Recipe> recipes) {
     return recipes.stream()
         .noneMatch(recipe -> recipe.fixture().equals(clip.fixture()) && recipe.computed());

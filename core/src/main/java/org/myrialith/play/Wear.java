@@ -32,8 +32,8 @@ record Wear(CueTable table, KeptRecord record) {
               "kept-wear",
               Verdict.HOLDS,
               phrase(
-                  "%s kept while power is off; the memory stands %d changes, further than %s apart.",
-                  names(), record.writes(), seconds()))
+                  "%s kept while power is off; the memory stands %s changes, further than %s apart.",
+                  names(), Quantity.number(record.writes()), seconds()))
           .restingOn(writes());
     }
     double days = record.writes() / (aMinute * MINUTES_A_DAY);

@@ -9,8 +9,6 @@ import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.ShiftRegisters;
-import org.myrialith.effects.Recipe;
-import org.myrialith.frames.Programme;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
@@ -32,25 +30,6 @@ final class StartedGadgets {
 
   static Gadget of(CueStart start) {
     return of(start, controller(start));
-  }
-
-  /** With all effects worked out by the controller. */
-  static Gadget computed(Gadget gadget) {
-    Programme own = gadget.programme();
-    return gadget
-        .with(own.playing(own.clips(), computed(own.recipes()), own.captions()))
-        .with(
-            gadget
-                .cues()
-                .withScenes(
-                    gadget.cues().scenes().stream()
-                        .map(s -> s.with(s.clips(), computed(s.recipes()), s.captions()))
-                        .toList(),
-                    gadget.cues().open()));
-  }
-
-  private static List<Recipe> computed(List<Recipe> recipes) {
-    return recipes.stream().map(recipe -> recipe.computed(true)).toList();
   }
 
   static Gadget of(CueStart start, Controller controller) {

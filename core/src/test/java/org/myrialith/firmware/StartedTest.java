@@ -62,7 +62,7 @@ class StartedTest {
   @ParameterizedTest
   @EnumSource(names = {"MOOD", "COUNTER", "WATCH", "MEMORY", "ARROWS"})
   void theSameWithEffectsThatAreWorkedOut(CueStart start) throws IOException {
-    GadgetPlan plan = GadgetPlan.of(StartedGadgets.computed(StartedGadgets.of(start)));
+    GadgetPlan plan = GadgetPlan.of(StartedGadgets.of(start).computing());
     assertThat(plan.firmware().orElseThrow().work().programs()).isNotEmpty();
     hold(start, plan, FEWER_MILLIS);
   }

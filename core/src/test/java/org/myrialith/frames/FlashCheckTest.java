@@ -147,6 +147,32 @@ class FlashCheckTest {
     assertThat(judged(blink(8, 0x60, 50)).safe()).isFalse();
   }
 
+  /**
+   * Parts that flash one after the other: only what does so in the same second counts together (the
+   * area of flashes that occur concurrently, WCAG 2.2).
+   */
+  @Test
+  void partsOfOtherSecondsDoNotAddUp() {
+    List<Frame> frames = new ArrayList<>();
+    for (int cell = 0; cell < 8; cell++) {
+      for (int flash = 0; flash < 5; flash++) {
+        byte[] rgb = new byte[24];
+        Arrays.fill(rgb, 3 * cell, 3 * cell + 3, (byte) 255);
+        frames.add(new Frame(Picture.of(8, 1, rgb), 50));
+        frames.add(new Frame(Picture.dark(8, 1), flash == 4 ? 1000 : 50));
+      }
+    }
+    FlashCheck apart = judged(new Clip("k1", "Round", "f1", frames));
+    assertThat(apart.flashingShare()).isEqualTo(1 / 8.0);
+    assertThat(apart.safe()).isTrue();
+    List<Frame> closer =
+        frames.stream()
+            .map(frame -> new Frame(frame.picture(), Math.min(50, frame.holdMillis())))
+            .toList();
+    // five flashes take half a second: in one second four of each of two places
+    assertThat(judged(new Clip("k1", "Round", "f1", closer)).flashingShare()).isEqualTo(2 / 8.0);
+  }
+
   @Test
   void aSlowFadeOfManyFramesIsNoFlash() {
     List<Frame> frames = new ArrayList<>();

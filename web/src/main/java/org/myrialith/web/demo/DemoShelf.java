@@ -31,6 +31,7 @@ class DemoShelf implements ApplicationRunner {
       projects.create(DemoGadgets.pierWand(), "Demo gadget");
       projects.create(DemoGadgets.duneBadge(), "Demo gadget");
       projects.create(DemoGadgets.gullSign(), "Demo gadget");
+      projects.create(DemoGadgets.skerryJar(), "Demo gadget");
       projects.create(DemoGadgets.ternClock(), "Demo gadget");
       projects.create(DemoGadgets.pilotDesk(), "Demo gadget");
       projects.create(DemoGadgets.tideLantern(), "Demo gadget");
