@@ -57,6 +57,12 @@ class LitEasel extends HTMLElement {
     this.rgb = Uint8Array.from(atob(this.dataset.rgb), (c) => c.charCodeAt(0));
     this.before = this.dataset.before ? Uint8Array.from(atob(this.dataset.before), (c) => c.charCodeAt(0)) : undefined;
     this.spots = this.dataset.spots ? this.dataset.spots.trim().split(" ").map((spot) => spot.split(",").map(Number)) : undefined;
+    // segments: cell, and both ends
+    this.strokes = new Map();
+    for (const one of this.dataset.strokes?.trim() ? this.dataset.strokes.trim().split(" ") : []) {
+      const [cell, ...ends] = one.split(",").map(Number);
+      this.strokes.set(cell, ends);
+    }
   }
 
   get shaped() {
@@ -132,11 +138,25 @@ class LitEasel extends HTMLElement {
     return this.spots.map(([cell, x, y]) => [cell, (x - left) * scale + edge, (y - top) * scale + edge]);
   }
 
-  /** The cell whose emitter is nearest to a place. */
+  /** Both ends of a segment on the canvas: x, y, x, y. */
+  strokeOf(cell) {
+    const { scale, left, top, edge } = this.view;
+    return this.strokes.get(cell)?.map((at, i) => (at - (i % 2 ? top : left)) * scale + edge);
+  }
+
+  /** How far a place is from a segment. */
+  static fromStroke([x1, y1, x2, y2], x, y) {
+    const long = (x2 - x1) ** 2 + (y2 - y1) ** 2;
+    const along = long === 0 ? 0 : Math.max(0, Math.min(1, ((x - x1) * (x2 - x1) + (y - y1) * (y2 - y1)) / long));
+    return Math.hypot(x1 + along * (x2 - x1) - x, y1 + along * (y2 - y1) - y);
+  }
+
+  /** The cell whose emitter or segment is nearest to a place. */
   nearest(x, y) {
     let best = [Infinity, 0];
     for (const [cell, sx, sy] of this.seen()) {
-      const away = Math.hypot(sx - x, sy - y);
+      const stroke = this.strokeOf(cell);
+      const away = stroke ? LitEasel.fromStroke(stroke, x, y) : Math.hypot(sx - x, sy - y);
       if (away < best[0]) {
         best = [away, cell];
       }
@@ -376,8 +396,9 @@ class LitEasel extends HTMLElement {
 
   /** Draws the fixture as it looks. */
   drawShape(width, line, carried) {
-    const xs = this.spots.map((s) => s[1]);
-    const ys = this.spots.map((s) => s[2]);
+    const ends = [...this.strokes.values()];
+    const xs = [...this.spots.map((s) => s[1]), ...ends.flatMap((s) => [s[0], s[2]])];
+    const ys = [...this.spots.map((s) => s[2]), ...ends.flatMap((s) => [s[1], s[3]])];
     const [left, top] = [Math.min(...xs), Math.min(...ys)];
     const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - top];
     const edge = 16;
@@ -395,12 +416,35 @@ class LitEasel extends HTMLElement {
     for (let i = 1; i < seen.length; i++) {
       room = Math.min(room, Math.hypot(seen[i][1] - seen[i - 1][1], seen[i][2] - seen[i - 1][2]) || room);
     }
-    const radius = Math.max(2, Math.min(edge - 3, 0.42 * room));
+    const shortest = Math.min(...ends.map(([x1, y1, x2, y2]) => Math.hypot(x2 - x1, y2 - y1)));
+    const broad = Math.max(3, Math.min(18, 0.19 * shortest * scale));
+    const radius = ends.length ? Math.max(2.5, 0.7 * broad) : Math.max(2, Math.min(edge - 3, 0.42 * room));
     const disc = (x, y, r) => {
       pen.beginPath();
       pen.arc(x, y, r, 0, 7);
     };
+    const bar = ([x1, y1, x2, y2], width, style) => {
+      pen.beginPath();
+      pen.moveTo(x1, y1);
+      pen.lineTo(x2, y2);
+      pen.lineCap = "round";
+      pen.lineWidth = width;
+      pen.strokeStyle = style;
+      pen.stroke();
+    };
+    for (const number of this.strokes.keys()) {
+      const cell = this.cellOf(number);
+      const stroke = this.strokeOf(number);
+      bar(stroke, broad + 2, "#3a464d");
+      bar(stroke, broad, this.colourOf(cell));
+      if (this.ghost) {
+        bar(stroke, broad * 0.35, this.colourOf(cell, this.before));
+      }
+    }
     for (const [number, x, y] of seen) {
+      if (this.strokes.has(number)) {
+        continue;
+      }
       const cell = this.cellOf(number);
       disc(x, y, radius);
       pen.fillStyle = this.colourOf(cell);
@@ -443,7 +487,13 @@ class LitEasel extends HTMLElement {
       const here = this.cursor[1] * this.columns + this.cursor[0];
       pen.strokeStyle = "#ffffff";
       pen.lineWidth = 2;
-      for (const [, x, y] of seen.filter(([cell]) => cell === here)) {
+      const stroke = this.strokeOf(here);
+      if (stroke) {
+        bar(stroke, broad + 5, "#ffffff");
+        bar(stroke, broad + 1, "#14191d");
+        bar(stroke, broad - 1, this.colourOf(this.cursor));
+      }
+      for (const [, x, y] of stroke ? [] : seen.filter(([cell]) => cell === here)) {
         disc(x, y, radius + 2);
         pen.stroke();
       }

@@ -347,6 +347,30 @@ public record SegmentDigits(
     return leds;
   }
 
+  /**
+   * A segment as it looks: a line between two ends.
+   *
+   * @param column of its cell, {@code row}: of it
+   */
+  public record Line(int column, int row, Point from, Point to) {}
+
+  /** Returns the segments of all digits as they look; points and lamps are not among them. */
+  public List<Line> lines() {
+    List<Line> lines = new ArrayList<>();
+    List<Segment> segments = segments();
+    for (int digit = 0; digit < digits(); digit++) {
+      double left = leftOf(digit);
+      for (int row = 0; row < segments.size(); row++) {
+        Segment segment = segments.get(row);
+        if (!segment.point()) {
+          double gap = Math.min(1, gapMm / segment.lengthMm()) / 2;
+          lines.add(new Line(digit, row, at(segment, left, gap), at(segment, left, 1 - gap)));
+        }
+      }
+    }
+    return lines;
+  }
+
   /** All at once: the parts are worked out only here. */
   @Override
   public List<Placement> placements() {

@@ -194,6 +194,28 @@ class ShapesTest {
     assertThat(cells).hasSize(switched);
   }
 
+  /** The LEDs of a segment lie on its line, between its ends. */
+  @ParameterizedTest
+  @CsvSource({"SEVEN", "FOURTEEN", "SIXTEEN", "CUSTOM"})
+  void segmentsAreSeenWhereTheirLedsAre(SegmentStyle style) {
+    SegmentDigits digits = digits(style, 3, true);
+    for (SegmentDigits.Line line : digits.lines()) {
+      List<Position> leds =
+          digits.placements().stream()
+              .map(Placement::position)
+              .filter(at -> at.column() == line.column() && at.row() == line.row())
+              .toList();
+      assertThat(leds).hasSize(3);
+      double length =
+          Math.hypot(line.to().xMm() - line.from().xMm(), line.to().yMm() - line.from().yMm());
+      for (Position led : leds) {
+        double one = Math.hypot(led.xMm() - line.from().xMm(), led.yMm() - line.from().yMm());
+        double other = Math.hypot(led.xMm() - line.to().xMm(), led.yMm() - line.to().yMm());
+        assertThat(one + other).isCloseTo(length, within(1e-9));
+      }
+    }
+  }
+
   @Test
   void aSevenSegmentDigitHasItsLettersWhereDataSheetsHaveThem() {
     SegmentDigits digits = digits(SegmentStyle.SEVEN, 1, false);

@@ -11,7 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
@@ -174,6 +176,28 @@ public record FramesPage(
       spots.append(' ');
     }
     return spots.toString();
+  }
+
+  /**
+   * Returns the segments of digits as they look: cell of the picture and both ends, in tenths of a
+   * millimetre; empty for all else.
+   */
+  public String strokes() {
+    if (fixture == null || !(fixture.shape() instanceof SegmentDigits digits)) {
+      return "";
+    }
+    return digits.lines().stream()
+        .map(
+            line ->
+                Stream.of(
+                        line.row() * (long) fixture.seenColumns() + line.column(),
+                        Math.round(10 * line.from().xMm()),
+                        Math.round(10 * line.from().yMm()),
+                        Math.round(10 * line.to().xMm()),
+                        Math.round(10 * line.to().yMm()))
+                    .map(String::valueOf)
+                    .collect(Collectors.joining(",")))
+        .collect(Collectors.joining(" "));
   }
 
   /** Whether it is so long that it is better folded. */

@@ -75,6 +75,42 @@ class EffectsPageTest {
     }
   }
 
+  /** Over all fixtures as over one, by the controller itself; what either way takes is shown. */
+  @Test
+  void theControllerWorksThemOutOverTheWholeGadget() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
+    try (Screen screen = Screen.open(address)) {
+      Page page = screen.page();
+      page.locator("#layer0-kind").selectOption("wave");
+      screen.onRevision(2);
+      page.locator("#over").selectOption("all");
+      screen.onRevision(3);
+      page.locator("#computed").selectOption("true");
+      screen.onRevision(4);
+      assertThat(page.locator(".costs tbody tr")).hasCount(2);
+      assertThat(page.locator(".costs tr:has-text('worked out') .chosen")).hasCount(1);
+      screen.holdAccessible();
+      button(page, "Make the frames").click();
+      screen.onRevision(5);
+      Gadget made = application.stored(id);
+      Recipe recipe = made.programme().recipeOn("f2").orElseThrow();
+      assertThat(recipe.over()).isEqualTo(Recipe.ALL);
+      made.bakedOver(recipe)
+          .forEach(
+              (fixture, frames) ->
+                  assertThat(made.clipOn(fixture).orElseThrow().frames()).isEqualTo(frames));
+      page.navigate(application.address() + "/gadgets/" + id + "/firmware");
+      assertThat(page.locator("main")).containsText("effects of 2 clips are worked out");
+      assertThat(page.locator("main")).containsText("effects.c");
+      // a frame that is painted over is kept again, and so it is said
+      page.navigate(application.address() + "/gadgets/" + id + "/frames?fixture=f1");
+      page.locator("#easel").click();
+      screen.onRevision(6);
+      assertThat(page.locator("body")).containsText("not what its effects make");
+    }
+  }
+
   /** A slider changes what is looked at at once, and what is kept when it is let go. */
   @Test
   void aSliderIsFollowed() {
