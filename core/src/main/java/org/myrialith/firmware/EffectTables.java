@@ -60,20 +60,10 @@ final class EffectTables {
 
         #include <stdint.h>
 
-        #ifndef READ_BYTE
-        #ifdef __AVR__
-        #include <avr/pgmspace.h>
-        #define READ_BYTE(at) pgm_read_byte(at)
-        #define READ_WORD(at) pgm_read_word(at)
-        #define READ_LONG(at) pgm_read_dword(at)
-        #else
-        #define PROGMEM
-        #define READ_BYTE(at) (*(at))
-        #define READ_WORD(at) (*(at))
-        #define READ_LONG(at) (*(at))
-        #endif
-        #endif
-
+        """);
+    out.header("#ifndef READ_BYTE\n" + TableFile.READS + "#endif\n\n");
+    out.header(
+        """
         #ifdef __AVR__
         void board_pass(void);
         #define PASS() board_pass()
@@ -83,16 +73,7 @@ final class EffectTables {
 
         #ifndef TABLE
         """);
-    out.header(
-        banked
-            ? """
-            #ifdef __AVR__
-            #define TABLE __attribute__((section(".progmem.gcc_tables")))
-            #else
-            #define TABLE
-            #endif
-            """
-            : "#define TABLE PROGMEM\n");
+    out.header(TableFile.place(banked));
     out.header("#endif\n\n");
     out.tables(
         """

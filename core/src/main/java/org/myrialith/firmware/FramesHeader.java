@@ -189,17 +189,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
         #include <stdint.h>
 
-        #ifdef __AVR__
-        #include <avr/pgmspace.h>
-        #define READ_BYTE(at) pgm_read_byte(at)
-        #define READ_WORD(at) pgm_read_word(at)
-        #define READ_LONG(at) pgm_read_dword(at)
-        #else
-        #define PROGMEM
-        #define READ_BYTE(at) (*(at))
-        #define READ_WORD(at) (*(at))
-        #define READ_LONG(at) (*(at))
-        #endif
+        """);
+    out.append(TableFile.READS);
+    out.append(
+        """
 
         #define PACKED_RAW 0
         #define PACKED_PALETTE 1
@@ -256,18 +249,10 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     }
     packed.dictionary().ifPresent(dictionary -> codes(out, dictionary));
     out.append('\n');
-    out.append(
-        banked()
-            ? """
-            /* small tables come before all frames, within reach of a short pointer */
-            #ifdef __AVR__
-            #define TABLE __attribute__((section(".progmem.gcc_tables")))
-            #else
-            #define TABLE
-            #endif
-
-            """
-            : "#define TABLE PROGMEM\n\n");
+    if (banked()) {
+      out.append("/* small tables come before all frames, within reach of a short pointer */\n");
+    }
+    out.append(TableFile.place(banked())).append('\n');
   }
 
   /** Bytes of a colour: those of the widest pixel that any kept frame has. */

@@ -12,6 +12,38 @@ import java.util.stream.Stream;
  * Mutable.
  */
 final class TableFile {
+  /** How numbers in flash are read. */
+  static final String READS =
+      """
+      #ifdef __AVR__
+      #include <avr/pgmspace.h>
+      #define READ_BYTE(at) pgm_read_byte(at)
+      #define READ_WORD(at) pgm_read_word(at)
+      #define READ_LONG(at) pgm_read_dword(at)
+      #else
+      #define PROGMEM
+      #define READ_BYTE(at) (*(at))
+      #define READ_WORD(at) (*(at))
+      #define READ_LONG(at) (*(at))
+      #endif
+      """;
+
+  /**
+   * Returns where in flash tables go: before all frames where those take more than a short pointer
+   * reaches.
+   */
+  static String place(boolean banked) {
+    return banked
+        ? """
+        #ifdef __AVR__
+        #define TABLE __attribute__((section(".progmem.gcc_tables")))
+        #else
+        #define TABLE
+        #endif
+        """
+        : "#define TABLE PROGMEM\n";
+  }
+
   private final StringBuilder header = new StringBuilder();
   private final StringBuilder tables = new StringBuilder();
   private final Map<String, Integer> sizes = new LinkedHashMap<>();

@@ -447,6 +447,36 @@ public record Gadget(
     return all;
   }
 
+  /**
+   * Returns a gadget with frames as the clip of a fixture.
+   *
+   * @param append whether they go behind those that are there
+   */
+  public Gadget with(String fixture, List<Frame> made, boolean append) {
+    Clip old = clipOn(fixture).orElse(null);
+    if (old == null) {
+      return with(new Clip(freeId("k"), fixture(fixture).orElseThrow().name(), fixture, made));
+    }
+    List<Frame> frames = new ArrayList<>(append ? old.frames() : List.of());
+    frames.addAll(made);
+    return with(old.withFrames(frames));
+  }
+
+  /**
+   * Returns a gadget with the frames of effects on all that they are spread over; each fixture
+   * remembers what its frames are made of.
+   *
+   * @param append whether they go behind those that are there
+   */
+  public Gadget made(Recipe recipe, boolean append) {
+    Gadget with = this;
+    for (Map.Entry<String, List<Frame>> one : bakedOver(recipe).entrySet()) {
+      with = with.with(one.getKey(), one.getValue(), append);
+      with = with.with(with.programme.with(recipe.on(one.getKey())));
+    }
+    return with;
+  }
+
   /** Returns the frames that effects make on their fixture. */
   public List<Frame> baked(Recipe recipe) {
     return spread().frames(recipe);

@@ -3,8 +3,6 @@ package org.myrialith.gadget;
 import java.util.Optional;
 import org.myrialith.effects.Recipe;
 import org.myrialith.firmware.FirmwarePlan;
-import org.myrialith.frames.Clip;
-import org.myrialith.layout.Fixture;
 
 /**
  * What effects take of the controller one way, all else as it is.
@@ -22,18 +20,9 @@ public record RecipeCost(
    * can't be worked out.
    */
   public static Optional<RecipeCost> of(Gadget gadget, Recipe recipe, boolean computed) {
-    Recipe chosen = recipe.computed(computed);
-    Fixture on = gadget.fixture(recipe.fixture()).orElseThrow();
-    Clip clip =
-        gadget
-            .clipOn(on.id())
-            .map(old -> old.withFrames(gadget.baked(chosen)))
-            .orElseGet(
-                () -> new Clip(gadget.freeId("k"), on.name(), on.id(), gadget.baked(chosen)));
-    Gadget there = gadget.with(clip);
-    GadgetPlan plan = GadgetPlan.of(there.with(there.programme().with(chosen)));
+    GadgetPlan plan = GadgetPlan.of(gadget.made(recipe.computed(computed), false));
     Optional<FirmwarePlan> firmware = plan.firmware();
-    if (computed && firmware.filter(made -> made.computes(on.id())).isEmpty()) {
+    if (computed && firmware.filter(made -> made.computes(recipe.fixture())).isEmpty()) {
       return Optional.empty();
     }
     return firmware.map(

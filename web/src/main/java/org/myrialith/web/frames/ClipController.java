@@ -161,7 +161,7 @@ class ClipController {
     Frame from = clip.frames().get(frame);
     Frame cut =
         new Frame(from.picture().resized(on.seenColumns(), on.seenRows()), from.holdMillis());
-    return DraftLook.kept(gadget, other, List.of(cut), true);
+    return gadget.with(other, List.of(cut), true);
   }
 
   /** What its forms show at first. */

@@ -1,10 +1,8 @@
 package org.myrialith.web.frames;
 
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
 import org.myrialith.gadget.Gadget;
@@ -39,7 +37,7 @@ record DraftLook(PreviewController.Preview preview, String light, List<String> n
   static DraftLook of(Gadget gadget, Map<String, List<Frame>> frames, List<String> notes) {
     Gadget with = gadget.with(Programme.EMPTY);
     for (Map.Entry<String, List<Frame>> one : frames.entrySet()) {
-      with = kept(with, one.getKey(), one.getValue(), false);
+      with = with.with(one.getKey(), one.getValue(), false);
     }
     GadgetPlan plan = GadgetPlan.of(with);
     int size = 3 * plan.layout().emitters().size();
@@ -49,21 +47,5 @@ record DraftLook(PreviewController.Preview preview, String light, List<String> n
     }
     return new DraftLook(
         PreviewController.preview(plan), Base64.getEncoder().encodeToString(light), notes);
-  }
-
-  /**
-   * Returns a gadget with frames as the clip of a fixture.
-   *
-   * @param append whether they go behind those that are there
-   */
-  static Gadget kept(Gadget gadget, String fixture, List<Frame> made, boolean append) {
-    Fixture on = gadget.fixture(fixture).orElseThrow();
-    Clip old = gadget.clipOn(fixture).orElse(null);
-    if (old == null) {
-      return gadget.with(new Clip(gadget.freeId("k"), on.name(), fixture, made));
-    }
-    List<Frame> frames = new ArrayList<>(append ? old.frames() : List.of());
-    frames.addAll(made);
-    return gadget.with(old.withFrames(frames));
   }
 }

@@ -12,7 +12,6 @@ import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.frames.Frame;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
@@ -165,19 +164,9 @@ class EffectsController {
         id,
         base,
         "Made frames of effects",
-        gadget -> bench.inTurn(() -> made(gadget, recipe(gadget, fixture), where.equals("append"))),
+        gadget -> bench.inTurn(() -> gadget.made(recipe(gadget, fixture), where.equals("append"))),
         FramesController.there(fixture, 0),
         errors -> page(id, fixture, null));
-  }
-
-  /** On all that they are spread over; each fixture remembers what its frames are made of. */
-  private static Gadget made(Gadget gadget, Recipe recipe, boolean append) {
-    Gadget with = gadget;
-    for (Map.Entry<String, List<Frame>> one : gadget.bakedOver(recipe).entrySet()) {
-      with = DraftLook.kept(with, one.getKey(), one.getValue(), append);
-      with = with.with(with.programme().with(recipe.on(one.getKey())));
-    }
-    return with;
   }
 
   /** Shows what was typed, without keeping anything. */

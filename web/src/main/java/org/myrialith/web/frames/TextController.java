@@ -133,8 +133,7 @@ class TextController {
         base,
         "Made frames of a text",
         gadget ->
-            DraftLook.kept(
-                gadget,
+            gadget.with(
                 fixture,
                 Baking.frames(plan(gadget, caption(gadget, fixture))),
                 where.equals("append")),
