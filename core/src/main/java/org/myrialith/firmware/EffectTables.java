@@ -164,7 +164,7 @@ final class EffectTables {
         }
       }
     }
-    out.bytes("program_first_layer", firsts.stream());
+    out.words("program_first_layer", firsts.stream());
     out.bytes("program_layers", each(program -> recipe(program).layers().size()));
     out.words("program_frames", each(program -> recipe(program).frames()));
     out.words("program_width", each(program -> computed(program).places().width()));

@@ -53,7 +53,7 @@ record EffectTime(
   private static final EffectTime MULTIPLYING =
       new EffectTime(
           640,
-          176,
+          215,
           61,
           200,
           180,
@@ -80,7 +80,7 @@ record EffectTime(
   private static final EffectTime SMALL =
       new EffectTime(
           640,
-          175,
+          205,
           51,
           600,
           350,

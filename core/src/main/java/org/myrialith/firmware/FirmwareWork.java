@@ -1,8 +1,13 @@
 package org.myrialith.firmware;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.drive.CircuitPlan;
@@ -29,14 +34,44 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
     return cues.map(CueTable::clips).orElseGet(sent::clips);
   }
 
+  /** More are kept as frames: their numbers are bytes. */
+  private static final int MOST_PROGRAMS = 250;
+
+  /** Places of pixels that a table holds: of 4 bytes each, within reach of a short pointer. */
+  private static final int MOST_PLACES = 8000;
+
+  private static final int MOST_PLACES_PORTABLE = 60_000;
+
   /** Returns those of them that are kept as frames. */
   List<ClipLevels> kept() {
-    return clips().stream().filter(clip -> clip.computed().isEmpty()).toList();
+    Set<ClipLevels> programs = Collections.newSetFromMap(new IdentityHashMap<>());
+    programs.addAll(programs());
+    return clips().stream().filter(clip -> !programs.contains(clip)).toList();
   }
 
-  /** Returns those of them that the controller works out. */
+  /** Returns those of them that the controller works out, as far as its tables hold them. */
   List<ClipLevels> programs() {
-    return clips().stream().filter(clip -> clip.computed().isPresent()).toList();
+    List<ClipLevels> all = new ArrayList<>();
+    Set<String> sites = new HashSet<>();
+    int places = 0;
+    for (ClipLevels clip : clips()) {
+      if (clip.computed().isEmpty() || all.size() == MOST_PROGRAMS) {
+        continue;
+      }
+      String site =
+          clip.circuit()
+              + " "
+              + clip.stretch().firstChannel()
+              + " "
+              + clip.computed().orElseThrow().recipe().over();
+      int more = sites.contains(site) ? 0 : clip.cells().length;
+      if (places + more <= (controller.portable() ? MOST_PLACES_PORTABLE : MOST_PLACES)) {
+        places += more;
+        sites.add(site);
+        all.add(clip);
+      }
+    }
+    return all;
   }
 
   /** Returns whether any clip of levels is kept as frames. */
@@ -84,7 +119,7 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    * @param banked whether frames lie beyond what a short pointer reaches
    */
   double[] composing(ClipLevels clip, Packing.Packed packed, boolean banked) {
-    if (clip.computed().isPresent()) {
+    if (programs().stream().anyMatch(program -> program == clip)) {
       return EffectTime.cycles(target(), clip, EffectTime.passMask(target(), programs()));
     }
     return frames(clip)

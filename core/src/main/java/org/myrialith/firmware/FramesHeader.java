@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -305,19 +306,16 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** Frames that are kept are numbered first, then those that are worked out. */
   private List<Integer> firstFrames() {
-    int kept = 0;
-    int computed = work.kept().stream().mapToInt(clip -> clip.perFrame().size()).sum();
-    List<Integer> firsts = new ArrayList<>();
-    for (ClipLevels clip : clips()) {
-      if (clip.computed().isPresent()) {
-        firsts.add(computed);
-        computed += clip.perFrame().size();
-      } else {
-        firsts.add(kept);
-        kept += clip.perFrame().size();
-      }
+    List<ClipLevels> kept = work.kept();
+    List<ClipLevels> order = new ArrayList<>(kept);
+    order.addAll(programs());
+    Map<ClipLevels, Integer> firsts = new IdentityHashMap<>();
+    int next = 0;
+    for (ClipLevels clip : order) {
+      firsts.put(clip, next);
+      next += clip.perFrame().size();
     }
-    return firsts;
+    return clips().stream().map(firsts::get).toList();
   }
 
   /** A table is never empty: C has no such. */
@@ -331,12 +329,13 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** Which clips are worked out, and how long each of their frames is held. */
   private void ofPrograms(StringBuilder out) {
-    List<Integer> numbers = new ArrayList<>();
-    int next = 0;
-    for (ClipLevels clip : clips()) {
-      numbers.add(clip.computed().isPresent() ? next++ : EffectTables.NO_PROGRAM);
-    }
-    table(out, "uint8_t", "clip_program", numbers.stream());
+    Map<ClipLevels, Integer> numbers = new IdentityHashMap<>();
+    programs().forEach(program -> numbers.put(program, numbers.size()));
+    table(
+        out,
+        "uint8_t",
+        "clip_program",
+        clips().stream().map(clip -> numbers.getOrDefault(clip, EffectTables.NO_PROGRAM)));
     words(
         out,
         "program_hold_ms",

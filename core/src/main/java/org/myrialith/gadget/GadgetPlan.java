@@ -1,7 +1,6 @@
 package org.myrialith.gadget;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,19 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.Input;
-import org.myrialith.drive.OneWirePixels;
-import org.myrialith.drive.Stretch;
 import org.myrialith.drive.Wiring;
-import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
@@ -34,14 +28,11 @@ import org.myrialith.firmware.FirmwareStep;
 import org.myrialith.firmware.FirmwareWork;
 import org.myrialith.firmware.WiringText;
 import org.myrialith.frames.ChipCurrents;
-import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.FlashCheck;
 import org.myrialith.frames.FramesStep;
 import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
-import org.myrialith.frames.Spread;
-import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
@@ -90,7 +81,7 @@ public final class GadgetPlan {
     this.wiring =
         new Lazy<>(() -> Wiring.of(gadget.layout(), layout(), gadget.circuits(), gadget.brief()));
     this.spots = new Lazy<>(() -> wiring().spots());
-    this.levels = new Lazy<>(this::workLevels);
+    this.levels = new Lazy<>(() -> laid().all());
     this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
     this.power = new Lazy<>(this::workPower);
     this.sent = new Lazy<>(() -> new Sent(wiring(), show(), levels(), power().limiter()));
@@ -123,41 +114,8 @@ public final class GadgetPlan {
     return wiring().plans().stream().anyMatch(p -> p.dims() == dims && p.emitters() > 0);
   }
 
-  private List<ClipLevels> workLevels() {
-    return levels(gadget::clipOn);
-  }
-
-  /** A clip on each wire that its fixture is on. */
-  private List<ClipLevels> levels(Clip clip) {
-    return levels(id -> clip.fixture().equals(id) ? Optional.of(clip) : Optional.empty());
-  }
-
-  /** Clips by their fixtures, in the order of the wires. */
-  private List<ClipLevels> levels(Function<String, Optional<Clip>> clipOn) {
-    List<ClipLevels> all = new ArrayList<>();
-    for (int c = 0; c < wiring().plans().size(); c++) {
-      CircuitPlan circuit = wiring().plans().get(c);
-      for (Stretch stretch : circuit.stretches()) {
-        Optional<Clip> clip = clipOn.apply(stretch.fixture().id());
-        if (clip.isPresent() && stretch.units() > 0) {
-          all.add(levels(clip.get(), stretch, c, circuit));
-        }
-      }
-    }
-    return List.copyOf(all);
-  }
-
-  private ClipLevels levels(Clip clip, Stretch stretch, int position, CircuitPlan circuit) {
-    List<Emitter> emitters = layout().emittersOf(stretch.fixture());
-    LevelTable table = LevelTable.of(gadget.colour(), circuit.levelBits());
-    return ClipLevels.of(
-        clip,
-        emitters,
-        position,
-        circuit,
-        stretch,
-        table,
-        new ComputedClips(gadget, layout()).of(clip, circuit, table));
+  private LaidClips laid() {
+    return new LaidClips(gadget, layout(), wiring());
   }
 
   private PowerPlan workPower() {
@@ -194,7 +152,7 @@ public final class GadgetPlan {
             wiring(),
             ticks(),
             gadget.brief().controller(),
-            this::levels));
+            laid()::of));
   }
 
   private CuesStep workCuesStep() {
@@ -258,27 +216,6 @@ public final class GadgetPlan {
         .findFirst();
   }
 
-  private Set<String> groupless() {
-    Spread spread = new Spread(gadget.layout(), layout());
-    return gadget.programme().recipes().stream()
-        .filter(spread::gone)
-        .map(Recipe::fixture)
-        .collect(Collectors.toSet());
-  }
-
-  /** Fixtures whose effects are to be worked out, and whose frames are others now. */
-  private Set<String> edited() {
-    return gadget.programme().recipes().stream()
-        .filter(recipe -> recipe.computed() && !recipe.grows())
-        .map(Recipe::fixture)
-        .filter(
-            fixture ->
-                levels().stream()
-                    .filter(clip -> clip.clip().fixture().equals(fixture) && clip.plan().dims())
-                    .anyMatch(clip -> clip.computed().isEmpty()))
-        .collect(Collectors.toSet());
-  }
-
   /** What would make frames fit that take too much flash. */
   private List<Remedy> smaller() {
     return firmware().filter(plan -> !plan.roomyFlash()).isPresent()
@@ -304,7 +241,7 @@ public final class GadgetPlan {
   }
 
   private FramesStep workFrames() {
-    Map<String, FlashCheck> flashes = FramesStep.check(sent(), resting());
+    Map<String, FlashCheck> flashes = FramesStep.check(sent(), laid().resting());
     return new FramesStep(
         gadget.layout(),
         gadget.programme(),
@@ -312,8 +249,8 @@ public final class GadgetPlan {
         flashes,
         firmware().map(FirmwarePlan::holds),
         valued(),
-        groupless(),
-        edited());
+        laid().groupless(),
+        laid().edited(levels()));
   }
 
   /** Fixtures that show values in the scene on the easel. */
@@ -322,21 +259,6 @@ public final class GadgetPlan {
         .flatMap(scene -> scene.readouts().stream())
         .map(readout -> readout.fixture())
         .collect(Collectors.toSet());
-  }
-
-  /** Clips whose fixtures are in no circuit, as if they hung on a line of their own. */
-  private List<ClipLevels> resting() {
-    List<ClipLevels> all = new ArrayList<>();
-    for (Clip clip : gadget.clips()) {
-      Fixture fixture = gadget.fixture(clip.fixture()).orElseThrow();
-      if (!wiring().drives(fixture)) {
-        CircuitPlan alone =
-            OneWirePixels.usual("alone", List.of(fixture.id()))
-                .plan(gadget.layout(), gadget.brief());
-        all.add(levels(clip, alone.stretches().get(0), -1, alone));
-      }
-    }
-    return all;
   }
 
   private CircuitsStep workCircuits() {

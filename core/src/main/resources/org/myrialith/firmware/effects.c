@@ -677,7 +677,7 @@ static uint32_t blend(uint8_t how, uint32_t below_it, uint32_t above) {
 #endif
 
 APART static uint32_t picture(void) {
-  uint8_t layer = READ_BYTE(&program_first_layer[program]);
+  uint16_t layer = READ_WORD(&program_first_layer[program]);
   uint8_t left = READ_BYTE(&program_layers[program]);
   uint32_t colour = 0;
 #ifdef SHARED
@@ -709,7 +709,7 @@ void effect_begin(uint8_t which, uint16_t frame) {
   depth = (int16_t)READ_WORD(&program_depth[which]);
 #ifdef SHARED
   {
-    uint8_t layer = READ_BYTE(&program_first_layer[which]);
+    uint16_t layer = READ_WORD(&program_first_layer[which]);
     uint8_t left = READ_BYTE(&program_layers[which]);
     uint32_t *into = shared;
 #ifdef MOVERS

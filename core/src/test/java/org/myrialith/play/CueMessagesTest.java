@@ -30,6 +30,7 @@ import org.myrialith.drive.InputSort;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
@@ -230,7 +231,7 @@ class CueMessagesTest {
     double days = 128 * 100_000.0 * 3.1 / 86_400;
     assertThat(worn.reckonings().get(0).value()).isCloseTo(days, withinPercentage(5));
     assertThat(wear().verdict()).isEqualTo(Verdict.HOLDS);
-    assertThat(wear().says()).contains("12800000 changes");
+    assertThat(wear().says()).contains(Quantity.number(12_800_000) + " changes");
   }
 
   @Test

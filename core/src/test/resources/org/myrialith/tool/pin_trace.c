@@ -293,6 +293,8 @@ int main(int argc, char **argv) {
   elf_firmware_t firmware;
   avr_cycle_count_t end;
   unsigned deepest = 0;
+  unsigned before = 0;
+  unsigned steady = 0;
   int state = cpu_Running;
   int wire;
   memset(&firmware, 0, sizeof firmware);
@@ -353,7 +355,9 @@ int main(int argc, char **argv) {
     set_inputs();
     state = avr_run(avr);
     sp = avr->data[R_SPL] | (unsigned)avr->data[R_SPH] << 8;
-    if (sp > 0x60 && avr->cycle > 200 && avr->ramend - sp > deepest && avr->ramend >= sp) deepest = avr->ramend - sp;
+    steady = sp == before ? steady + 1 : 0; /* it is written in two halves, two steps apart */
+    before = sp;
+    if (steady >= 2 && sp > 0x60 && avr->cycle > 200 && avr->ramend - sp > deepest && avr->ramend >= sp) deepest = avr->ramend - sp;
   }
   fprintf(out, "#%llu\n", nanos() + 1000000u);
   fclose(out);

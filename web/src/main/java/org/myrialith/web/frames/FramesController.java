@@ -65,6 +65,7 @@ class FramesController {
     page.addObject("tools", Stroke.Tool.values());
     page.addObject("mirrors", Stroke.Mirror.values());
     page.addObject("clipForm", ClipController.usual());
+    page.addObject("grouped", !opened.plan().gadget().layout().groups().isEmpty());
     CueSheet cues = opened.plan().gadget().cues();
     page.addObject("easel", cues.scene(cues.open()).orElse(null));
     page.addObject("scenes", cues.scenes());

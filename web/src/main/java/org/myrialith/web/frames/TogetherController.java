@@ -1,0 +1,166 @@
+package org.myrialith.web.frames;
+
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.myrialith.describe.TypedNumber;
+import org.myrialith.finding.Bounds;
+import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Step;
+import org.myrialith.frames.Show;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.Together;
+import org.myrialith.layout.Fixture;
+import org.myrialith.web.pages.ProjectPages;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The whole gadget, or a group, on one easel: painted in a moment of the show. */
+@Controller
+@RequestMapping("/gadgets/{id}/frames/together")
+class TogetherController {
+  private static final int MOST_POINTS = 10_000;
+
+  private final ProjectPages pages;
+
+  TogetherController(ProjectPages pages) {
+    this.pages = pages;
+  }
+
+  /**
+   * What the page draws.
+   *
+   * @param moment number of it, from 1, of {@code moments}
+   * @param when it begins, and how long it is held
+   * @param spots number, x and y of each place, in tenths of a millimetre
+   */
+  record Bench(
+      int moment, int moments, String when, String over, int places, String rgb, String spots) {}
+
+  private static int moments(GadgetPlan plan) {
+    return Math.max(1, plan.show().moments().size());
+  }
+
+  @GetMapping
+  ModelAndView show(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "1") String moment,
+      @RequestParam(defaultValue = Together.ALL) String over) {
+    GadgetPlan plan = pages.open(id).plan();
+    try {
+      return page(id, number(plan, moment), over);
+    } catch (InputException e) {
+      // a moment or a group that is gone
+      ModelAndView page = page(id, 1, Together.ALL);
+      page.addObject("refused", e.errors());
+      return page;
+    }
+  }
+
+  private static int number(GadgetPlan plan, String moment) {
+    return (int) TypedNumber.require("moment", moment, Bounds.count(1, moments(plan)));
+  }
+
+  private ModelAndView page(UUID id, int moment, String over) {
+    var opened = pages.open(id);
+    GadgetPlan plan = opened.plan();
+    Together together = Together.of(plan, moment - 1, over);
+    ModelAndView page = pages.page(opened, Step.FRAMES);
+    page.setViewName("frames/together");
+    page.addObject("tabs", plan.gadget().fixtures().stream().map(TogetherController::tab).toList());
+    page.addObject("overs", overs(plan.gadget()));
+    page.addObject(
+        "bench",
+        new Bench(
+            moment,
+            moments(plan),
+            when(plan, moment - 1),
+            over,
+            together.spots().size(),
+            Base64.getEncoder().encodeToString(together.rgb()),
+            spots(together)));
+    return page;
+  }
+
+  private static FramesPage.Tab tab(Fixture fixture) {
+    return new FramesPage.Tab(fixture.id(), fixture.name(), false, false);
+  }
+
+  private static Map<String, String> overs(Gadget gadget) {
+    Map<String, String> all = new LinkedHashMap<>();
+    all.put(Together.ALL, "the whole gadget");
+    gadget.layout().groups().forEach(group -> all.put(group.id(), group.name()));
+    return all;
+  }
+
+  private static String when(GadgetPlan plan, int moment) {
+    if (plan.show().moments().isEmpty()) {
+      return "nothing plays yet";
+    }
+    Show.Moment one = plan.show().moments().get(moment);
+    return "from "
+        + Quantity.text(one.startMillis() / 1000.0, "s")
+        + ", for "
+        + Quantity.text(one.holdMillis() / 1000.0, "s");
+  }
+
+  private static String spots(Together together) {
+    return IntStream.range(0, together.spots().size())
+        .mapToObj(
+            place -> {
+              Together.Spot spot = together.spots().get(place);
+              return place + "," + Math.round(10 * spot.xMm()) + "," + Math.round(10 * spot.yMm());
+            })
+        .collect(Collectors.joining(" "));
+  }
+
+  @PostMapping("/{over}/{moment}/paint")
+  ModelAndView paint(
+      @PathVariable UUID id,
+      @PathVariable String over,
+      @PathVariable int moment,
+      @RequestParam int base,
+      @RequestParam(defaultValue = "") String points,
+      @RequestParam(defaultValue = "false") boolean whole,
+      @RequestParam String colour) {
+    return pages.edit(
+        id,
+        base,
+        "Painted moment " + moment,
+        gadget -> {
+          Together together = Together.of(GadgetPlan.of(gadget), moment - 1, over);
+          return together.painted(whole ? together.all() : places(points), Brush.colour(colour));
+        },
+        "frames/together?moment=" + moment + "&over=" + ProjectPages.inQuery(over),
+        errors -> page(id, moment, over));
+  }
+
+  /** Numbers of places as the easel sends them: a column, and row 0. */
+  private static List<Integer> places(String points) {
+    String[] all = points.isBlank() ? new String[0] : points.strip().split("\\s+");
+    if (all.length == 0 || all.length > MOST_POINTS) {
+      throw new InputException("points", all.length + " places", "1 to " + MOST_POINTS);
+    }
+    return Stream.of(all)
+        .map(
+            one -> {
+              if (!one.matches("[0-9]{1,5}(,0)?")) {
+                throw new InputException("points", one, "numbers of places, blanks between");
+              }
+              return Integer.parseInt(one.replaceFirst(",0$", ""));
+            })
+        .toList();
+  }
+}

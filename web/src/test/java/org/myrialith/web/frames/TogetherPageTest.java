@@ -1,0 +1,80 @@
+package org.myrialith.web.frames;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.demo.DemoGadgets;
+import org.myrialith.frames.Picture;
+import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Group;
+import org.myrialith.web.RunningApplication;
+import org.myrialith.web.Screen;
+
+/** The whole gadget on one easel, and a group of it. */
+@ExtendWith(RunningApplication.Extension.class)
+class TogetherPageTest {
+  private final RunningApplication application;
+
+  TogetherPageTest(RunningApplication application) {
+    this.application = application;
+  }
+
+  private static int red(Picture picture, int cell) {
+    return picture.value(cell, 0);
+  }
+
+  @Test
+  void severalFixturesArePaintedInOneStroke() {
+    Gadget lantern =
+        DemoGadgets.tideLantern()
+            .with(new Group("g1", "Ends", List.of(new Group.Member("f2", 38, 39))));
+    String id = application.bring(lantern);
+    try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
+      Page page = screen.page();
+      page.locator("a").filter(new Locator.FilterOptions().setHasText("All together")).click();
+      assertThat(page.locator("#easel")).isVisible();
+      screen.holdAccessible();
+      page.locator("input[type=color]").fill("#fe0102");
+      BoundingBox box = page.locator("#easel").boundingBox();
+      // from the left end of the strip across the panel to the right
+      page.mouse().move(box.x + 2, box.y + box.height - 2);
+      page.mouse().down();
+      for (int step = 1; step <= 30; step++) {
+        page.mouse().move(box.x + 2 + step * (box.width - 4) / 30, box.y + box.height / 2);
+      }
+      page.mouse().up();
+      screen.onRevision(2);
+      for (String fixture : List.of("f1", "f2")) {
+        Picture seen =
+            application.stored(id).clipOn(fixture).orElseThrow().frames().get(0).picture();
+        long painted = 0;
+        for (int cell = 0; cell < seen.columns() * seen.rows(); cell++) {
+          painted += red(seen, cell) == 0xfe ? 1 : 0;
+        }
+        assertThat(painted).as(fixture).isPositive();
+      }
+      // by keys, without a mouse
+      page.locator("#easel").focus();
+      page.keyboard().press("ArrowLeft");
+      page.keyboard().press("Space");
+      screen.onRevision(3);
+      // a group, in another moment, all of it at once
+      page.locator("#moment").fill("5");
+      page.locator("#over").selectOption("g1");
+      screen.button("Show it").click();
+      assertThat(page.locator("#easel"))
+          .hasAttribute("aria-label", java.util.regex.Pattern.compile("Moment 5, 2 places.*"));
+      page.locator("input[type=color]").fill("#fe0102");
+      screen.button("Paint all of it").click();
+      screen.onRevision(4);
+      page.navigate(application.address() + "/gadgets/" + id + "/frames/together?moment=9999");
+      assertThat(page.locator("#notice")).containsText("moment");
+    }
+  }
+}
