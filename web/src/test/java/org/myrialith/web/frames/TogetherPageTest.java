@@ -60,6 +60,7 @@ class TogetherPageTest {
         assertThat(painted).as(fixture).isPositive();
       }
       // by keys, without a mouse
+      page.locator("input[type=color]").fill("#0102fe");
       page.locator("#easel").focus();
       page.keyboard().press("ArrowLeft");
       page.keyboard().press("Space");
@@ -74,7 +75,7 @@ class TogetherPageTest {
       screen.button("Paint all of it").click();
       screen.onRevision(4);
       page.navigate(application.address() + "/gadgets/" + id + "/frames/together?moment=9999");
-      assertThat(page.locator("#notice")).containsText("moment");
+      assertThat(page.locator("#notice")).containsText("1 to 23");
     }
   }
 }
