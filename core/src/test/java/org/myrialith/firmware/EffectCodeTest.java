@@ -36,7 +36,7 @@ class EffectCodeTest {
   static Stream<Named<GadgetPlan>> gadgets() {
     List<Named<GadgetPlan>> all = new ArrayList<>();
     FirmwareScenarios.all()
-        .filter(named -> named.getPayload().layout().emitters().size() <= 700)
+        .filter(named -> named.getPayload().layout().emitters().size() <= 300)
         .filter(named -> named.getPayload().wiring().plans().stream().anyMatch(p -> p.dims()))
         .forEach(
             named -> {
