@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.cues.Scene;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.Hookup;
 import org.myrialith.drive.OneWirePixels;
@@ -127,27 +126,16 @@ final class DemoMade {
 
   /** Frames that are worked out take no room: many of them, held shortly. */
   private static Gadget smooth(Gadget gadget) {
-    List<Scene> scenes =
-        gadget.cues().scenes().stream()
-            .map(
-                s -> s.with(smooth(gadget, s.clips(), s.recipes()), smooth(s.recipes()), List.of()))
-            .toList();
-    Programme own = gadget.programme();
-    return gadget
-        .with(
-            own.playing(
-                smooth(gadget, own.clips(), own.recipes()), smooth(own.recipes()), List.of()))
-        .with(gadget.cues().withScenes(scenes, gadget.cues().open()));
-  }
-
-  private static List<Recipe> smooth(List<Recipe> recipes) {
-    return recipes.stream().map(recipe -> recipe.with(80, 50, recipe.layers())).toList();
-  }
-
-  private static List<Clip> smooth(Gadget gadget, List<Clip> clips, List<Recipe> recipes) {
-    return clips.stream()
-        .map(clip -> clip.withFrames(gadget.baked(smooth(recipes).get(0))))
-        .toList();
+    return gadget.showing(
+        shown -> {
+          List<Recipe> recipes =
+              shown.recipes().stream().map(recipe -> recipe.with(80, 50, recipe.layers())).toList();
+          return new Gadget.Shown(
+              shown.clips().stream()
+                  .map(clip -> clip.withFrames(gadget.baked(recipes.get(0))))
+                  .toList(),
+              recipes);
+        });
   }
 
   /** A sign of 32 by 8 pixels that tells when the ferry goes. */

@@ -138,12 +138,12 @@ record EffectParts(List<ClipLevels> programs) {
 
   /** Returns the RAM of their variables (bytes). */
   int ramBytes() {
-    int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
-    boolean flies = effects().contains(EffectCode.FIREFLIES);
-    int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
     if (programs.isEmpty()) {
       return 0;
     }
+    int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
+    boolean flies = effects().contains(EffectCode.FIREFLIES);
+    int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
     // the program, its turn, its colour and whether it has but one
     return 1 + 2 + (flats() ? 5 : 0) + 2 * read + 4 * shared() + moving;
   }

@@ -383,19 +383,27 @@ public record Gadget(
     return with(programme.with(put(clips(), clip, Clip::fixture)));
   }
 
-  /** Returns the gadget with all effects worked out by the controller that it can work out. */
-  public Gadget computing() {
-    return with(programme.playing(clips(), computing(programme.recipes()), programme.captions()))
-        .with(
-            cues.withScenes(
-                cues.scenes().stream()
-                    .map(s -> s.with(s.clips(), computing(s.recipes()), s.captions()))
-                    .toList(),
-                cues.open()));
+  /** Frames that play together, and what they are made of. */
+  public record Shown(List<Clip> clips, List<Recipe> recipes) {}
+
+  /** Returns the gadget with what is on the easel changed, and what each scene keeps. */
+  public Gadget showing(UnaryOperator<Shown> change) {
+    Shown own = change.apply(new Shown(clips(), programme.recipes()));
+    List<Scene> scenes = new ArrayList<>();
+    for (Scene scene : cues.scenes()) {
+      Shown kept = change.apply(new Shown(scene.clips(), scene.recipes()));
+      scenes.add(scene.with(kept.clips(), kept.recipes(), scene.captions()));
+    }
+    return with(programme.playing(own.clips(), own.recipes(), programme.captions()))
+        .with(cues.withScenes(scenes, cues.open()));
   }
 
-  private static List<Recipe> computing(List<Recipe> recipes) {
-    return recipes.stream().map(recipe -> recipe.computed(!recipe.grows())).toList();
+  /** Returns the gadget with all effects worked out by the controller that it can work out. */
+  public Gadget computing() {
+    return showing(
+        shown ->
+            new Shown(
+                shown.clips(), shown.recipes().stream().map(r -> r.computed(!r.grows())).toList()));
   }
 
   private static boolean kept(Clip clip, List<Recipe> recipes) {
@@ -413,21 +421,13 @@ public record Gadget(
 
   /** Returns the gadget with all of them changed. */
   Gadget withKeptClips(UnaryOperator<Clip> change) {
-    return with(programme.with(changed(clips(), programme.recipes(), change)))
-        .with(
-            cues.withScenes(
-                cues.scenes().stream()
-                    .map(
-                        s ->
-                            s.with(
-                                changed(s.clips(), s.recipes(), change), s.recipes(), s.captions()))
+    return showing(
+        shown ->
+            new Shown(
+                shown.clips().stream()
+                    .map(clip -> kept(clip, shown.recipes()) ? change.apply(clip) : clip)
                     .toList(),
-                cues.open()));
-  }
-
-  private static List<Clip> changed(
-      List<Clip> clips, List<Recipe> recipes, UnaryOperator<Clip> change) {
-    return clips.stream().map(clip -> kept(clip, recipes) ? change.apply(clip) : clip).toList();
+                shown.recipes()));
   }
 
   private Spread spread() {
