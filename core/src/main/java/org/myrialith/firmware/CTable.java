@@ -4,6 +4,7 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** A table of numbers in C. */
@@ -11,6 +12,11 @@ final class CTable {
   private static final int PER_LINE = 16;
 
   private CTable() {}
+
+  /** Returns bytes as the numbers of a table. */
+  static Stream<Integer> bytes(byte[] values) {
+    return IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff);
+  }
 
   /**
    * Returns a table.

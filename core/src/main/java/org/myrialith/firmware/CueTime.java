@@ -13,7 +13,7 @@ import org.myrialith.play.SceneTable;
 import org.myrialith.play.Ticks;
 
 /** What the engine of cues takes: each scene as a show of its own. */
-record CueTime(FirmwareWork work, Packing.Packed packed) {
+record CueTime(FirmwareWork work, PackedClips packed) {
   /** Beside asking, which takes some of a millisecond. */
   private static final double PROMPT_SECONDS = 0.6e-3;
 

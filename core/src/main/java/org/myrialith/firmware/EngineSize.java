@@ -66,7 +66,11 @@ final class EngineSize {
     /** Rules of more than two bytes. */
     LONG_RULES(40, 30),
     /** Another order than that of the wire. */
-    ORDERED(60, 70);
+    ORDERED(60, 70),
+    /** A second way to unpack frames, and choosing. */
+    ANOTHER_WAY(100, 80),
+    /** And that of those laid over others. */
+    ANOTHER_WAY_MIXED(130, 100);
 
     private final int small;
     private final int large;
@@ -90,13 +94,18 @@ final class EngineSize {
   }
 
   /** Returns the flash of all code (bytes). */
-  static int codeBytes(FirmwareWork work, Packing.Packed packed) {
+  static int codeBytes(FirmwareWork work, PackedClips packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     int banks = frames.bankCount();
     int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
     List<Piece> pieces = new ArrayList<>();
     painting(work, pieces);
-    packed.dictionary().ifPresent(d -> unpacking(work, d, frames.ordered(), pieces));
+    packed
+        .byDictionary()
+        .flatMap(Packing.Packed::dictionary)
+        .ifPresent(d -> unpacking(work, d, frames.ordered(), pieces));
+    add(pieces, packed.several(), Piece.ANOTHER_WAY);
+    add(pieces, packed.several() && work.cues().orElseThrow().fades(), Piece.ANOTHER_WAY_MIXED);
     asking(work.cues().orElseThrow(), pieces);
     boolean portable = work.controller().portable();
     return bare(work.controller())

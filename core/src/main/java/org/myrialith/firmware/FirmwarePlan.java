@@ -28,15 +28,15 @@ import org.myrialith.parts.Controller;
  * Firmware for a show: how its frames are packed, what it takes of the controller, and its files.
  *
  * @param work what it is made from; has at least one clip
- * @param packed the frames in the packing that takes least
- * @param packings flash that the frames take in each packing (bytes); a packing that can't be is
- *     left out
+ * @param packed the frames, each clip in the packing that takes least
+ * @param packings flash that the frames take if all are packed one way (bytes); a way that can't be
+ *     is left out
  * @param tableBytes flash taken by all tables, frames included (bytes)
  * @param holds whether the player keeps up with the show
  */
 public record FirmwarePlan(
     FirmwareWork work,
-    Packing.Packed packed,
+    PackedClips packed,
     Map<Packing, Integer> packings,
     int tableBytes,
     Holds holds)
@@ -70,30 +70,23 @@ public record FirmwarePlan(
    * line can't be sent at the clock of the controller.
    */
   public static Optional<FirmwarePlan> of(FirmwareWork work) {
-    List<Packing.Frame> frames =
-        work.kept().stream().flatMap(FirmwareWork::frames).distinct().toList();
     if (work.clips().isEmpty() || work.lines().isEmpty() || !work.timed()) {
       return Optional.empty();
     }
+    PackingChoice choice = work.packing();
+    Map<Packing, PackedClips> whole = choice.whole();
     Map<Packing, Integer> sizes = new LinkedHashMap<>();
-    List<Packing.Packed> all = new ArrayList<>();
-    for (Packing packing : Packing.values()) {
-      packing
-          .pack(frames)
-          .ifPresent(
-              packed -> {
-                if (!frames.isEmpty()) { // all is worked out
-                  sizes.put(packing, packed.bytes());
-                }
-                all.add(packed);
-              });
+    if (!work.kept().isEmpty()) {
+      whole.forEach((packing, packed) -> sizes.put(packing, packed.bytes()));
     }
+    List<PackedClips> all = new ArrayList<>(whole.values());
+    all.addAll(choice.parted(whole));
     return Optional.of(best(all.stream().map(packed -> sized(work, packed, sizes)).toList()));
   }
 
   /** With the time of its frames left out. */
   private static FirmwarePlan sized(
-      FirmwareWork work, Packing.Packed packed, Map<Packing, Integer> sizes) {
+      FirmwareWork work, PackedClips packed, Map<Packing, Integer> sizes) {
     Holds unknown = new Holds(0, 0, 0, List.of());
     return new FirmwarePlan(work, packed, sizes, tableBytes(work, packed), unknown);
   }
@@ -112,7 +105,12 @@ public record FirmwarePlan(
 
   /** Returns the same with its frames packed one way; empty where that can't be. */
   Optional<FirmwarePlan> by(Packing packing) {
-    return packing.pack(packed.data().keySet()).map(p -> sized(work, p, packings).timed());
+    return work.packing().by(packing).map(this::with);
+  }
+
+  /** Returns the same with its frames packed otherwise. */
+  FirmwarePlan with(PackedClips other) {
+    return sized(work, other, packings).timed();
   }
 
   /**
@@ -140,7 +138,7 @@ public record FirmwarePlan(
         .orElse(first);
   }
 
-  private static int tableBytes(FirmwareWork work, Packing.Packed packed) {
+  private static int tableBytes(FirmwareWork work, PackedClips packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     return frames.tableBytes()
         + (work.cues().isPresent() ? new CuesHeader(work, frames).tableBytes() : 0)
@@ -214,9 +212,13 @@ public record FirmwarePlan(
     return new EffectParts(work.programs());
   }
 
+  private Optional<Dictionary> dictionary() {
+    return packed.byDictionary().flatMap(Packing.Packed::dictionary);
+  }
+
   /** What the player, the board and its lines count with (bytes). */
   private int counters() {
-    return (packed.dictionary().isPresent() ? work.target().codeCounterBytes(banked()) : 0)
+    return (dictionary().isPresent() ? work.target().codeCounterBytes(banked()) : 0)
         + work.target().counterBytes(limited())
         + work.drivers().stream().mapToInt(LineDriver::ramBytes).sum()
         + (work.turns() ? 1 : 0);
@@ -224,8 +226,7 @@ public record FirmwarePlan(
 
   /** Returns the RAM left to the stack (bytes). */
   int stackBytes() {
-    int waiting =
-        packed.dictionary().map(d -> BYTES_PER_SYMBOL * d.deepest() + UNPACKING_BYTES).orElse(0);
+    int waiting = dictionary().map(d -> BYTES_PER_SYMBOL * d.deepest() + UNPACKING_BYTES).orElse(0);
     int working = work.programs().isEmpty() ? 0 : EFFECTS_STACK_BYTES;
     return (work.cues().isPresent() ? CUES_STACK_BYTES : STACK_BYTES) + waiting + working;
   }
@@ -305,9 +306,26 @@ public record FirmwarePlan(
                     work.dims()
                         ? formula(packing) + (work.switches() ? "; on or off: a bit a channel" : "")
                         : "a bit for each channel that is on or off, each different frame once",
-                    List.of(given("different frames", packed.data().size(), "")),
+                    List.of(given("different frames", packed.different(), "")),
                     Source.ARITHMETIC)));
+    if (packed.several()) {
+      numbers.add(parted());
+    }
     return List.copyOf(numbers);
+  }
+
+  /** Clips that part between ways to pack them. */
+  private Reckoning parted() {
+    return new Reckoning(
+        "packed-by-clip",
+        "Frames packed, each clip the way that suits it",
+        packed.bytes(),
+        "bytes",
+        "the clips of one way + those of the other",
+        packed.parts().stream()
+            .map(part -> given("by " + part.packing().title(), part.bytes(), "bytes"))
+            .toList(),
+        Source.ARITHMETIC);
   }
 
   /** Returns how many clips the controller works out. */
@@ -337,6 +355,8 @@ public record FirmwarePlan(
           "a byte for each channel of a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
       case RUNS ->
           "a byte and one for each channel for a run of up to 255 equal pixels, each different frame once";
+      case CHANGES ->
+          "a byte for each channel of a colour, then for pixels that stay and pixels that follow two bytes, and one for each that follows";
       case DICTIONARY ->
           "colours, two symbols a rule for what comes again and again, a code for each symbol of a frame, each different frame once";
     };

@@ -17,14 +17,14 @@ enum FirmwareTarget {
       Controller.AVR8_32K,
       "atmega328p",
       4,
-      new Size(1018, 1070, 1052, 1312, 167, 460, 110),
+      new Size(1018, 1070, 1052, 1312, 1140, 167, 460, 110),
       Cycles.USUAL),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
       "attiny85",
       64,
-      new Size(928, 982, 1000, 1278, 166, 446, 110),
+      new Size(928, 982, 1000, 1278, 1088, 166, 446, 110),
       new Cycles(
           360,
           66,
@@ -43,7 +43,7 @@ enum FirmwareTarget {
       Controller.AVR8_256K,
       "atmega2560",
       4,
-      new Size(1144, 1208, 1182, 1440, 167, 460, 110),
+      new Size(1144, 1208, 1182, 1440, 1265, 167, 460, 110),
       Cycles.USUAL),
   /** 32-bit cores: portable C beside what the board's own environment takes. */
   ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
@@ -61,6 +61,17 @@ enum FirmwareTarget {
   /** Cycles more for each byte of frames that a short pointer does not reach. */
   private static final double FAR_BYTE = 4;
 
+  /** Flash of another way to unpack frames, and of choosing it (bytes). */
+  private static final int ANOTHER_WAY = 76;
+
+  /** Cycles of choosing it. */
+  private static final double CHOOSING = 40;
+
+  /** Cycles of pixels that stay and pixels that follow, and of each of the latter. */
+  private static final double CHANGE = 50;
+
+  private static final double CHANGED_PIXEL = 52;
+
   /** Cycles of a bit that goes to its place. */
   private static final double PLACED_BIT = 57.5;
 
@@ -71,6 +82,7 @@ enum FirmwareTarget {
    * @param palette with frames by palette
    * @param runs with frames by run lengths
    * @param dictionary with frames by codes
+   * @param changes with frames by what changes
    * @param severalClips more for more than one clip
    * @param limiter more for the limiter
    * @param line what one line of the fastest one-wire pixels takes of them
@@ -82,16 +94,53 @@ enum FirmwareTarget {
       int palette,
       int runs,
       int dictionary,
+      int changes,
       int severalClips,
       int limiter,
       int line,
       Bits bits,
       int deep) {
     /** Read from builds for a small 32-bit core (GCC 12, -Os). */
-    static final Size ARM = new Size(325, 362, 354, 532, 99, 145, 0, new Bits(65, 155, 116), 210);
+    static final Size ARM =
+        new Size(325, 362, 354, 532, 362, 99, 145, 0, new Bits(65, 155, 116), 210);
 
-    Size(int raw, int palette, int runs, int dictionary, int severalClips, int limiter, int line) {
-      this(raw, palette, runs, dictionary, severalClips, limiter, line, new Bits(88, 150, 126), 0);
+    Size(
+        int raw,
+        int palette,
+        int runs,
+        int dictionary,
+        int changes,
+        int severalClips,
+        int limiter,
+        int line) {
+      this(
+          raw,
+          palette,
+          runs,
+          dictionary,
+          changes,
+          severalClips,
+          limiter,
+          line,
+          new Bits(88, 150, 126),
+          0);
+    }
+
+    private int of(Packing packing) {
+      return switch (packing) {
+        case RAW -> raw;
+        case PALETTE -> palette;
+        case RUNS -> runs;
+        case DICTIONARY -> dictionary;
+        case CHANGES -> changes;
+      };
+    }
+
+    /** With all ways that clips are packed: the first, and what each other adds. */
+    int of(PackedClips packed) {
+      return raw
+          + packed.packings().stream().mapToInt(packing -> of(packing) - raw).sum()
+          + (packed.parts().size() - 1) * ANOTHER_WAY;
     }
   }
 
@@ -218,15 +267,9 @@ enum FirmwareTarget {
   }
 
   /** Returns the flash that player, board file and C start-up take, without the tables. */
-  int codeBytes(Packing.Packed packed, boolean limiter, boolean severalClips, FirmwareWork work) {
+  int codeBytes(PackedClips packed, boolean limiter, boolean severalClips, FirmwareWork work) {
     int banks = new FramesHeader(work, packed).bankCount();
-    int levels =
-        switch (packed.packing()) {
-          case RAW -> size.raw;
-          case PALETTE -> size.palette;
-          case RUNS -> size.runs;
-          case DICTIONARY -> size.dictionary + codeWays(packed, work);
-        };
+    int levels = size.of(packed) + packed.byDictionary().map(p -> codeWays(packed, work)).orElse(0);
     int player =
         work.switches()
             ? (work.dims() ? levels + size.bits.beside : size.raw + size.bits.alone)
@@ -245,8 +288,9 @@ enum FirmwareTarget {
   }
 
   /** Flash of longer rules, and of another order than that of the wire (bytes). */
-  static int codeWays(Packing.Packed packed, FirmwareWork work) {
-    int rules = packed.dictionary().orElseThrow().ruleBytes() > 2 ? 22 : 0;
+  private static int codeWays(PackedClips packed, FirmwareWork work) {
+    Dictionary dictionary = packed.byDictionary().flatMap(Packing.Packed::dictionary).orElseThrow();
+    int rules = dictionary.ruleBytes() > 2 ? 22 : 0;
     int order = work.controller().portable() ? 28 : 90;
     return rules + (new FramesHeader(work, packed).ordered() ? order : 0);
   }
@@ -307,7 +351,16 @@ enum FirmwareTarget {
               pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(packed.indexBits()));
           case RUNS -> dataBytes / (1 + frame.width()) * cycles.run + pixels * cycles.runPixel;
           case DICTIONARY -> cycles.codes.of(packed, frame, threes);
+          case CHANGES -> {
+            int changes = Packing.changes(packed.data().get(frame));
+            yield changes * CHANGE + (dataBytes - 2 * changes) * CHANGED_PIXEL;
+          }
         };
+  }
+
+  /** Returns the cycles of choosing among several ways to unpack a frame. */
+  double choosingCycles() {
+    return CHOOSING;
   }
 
   /** Returns the cycles of a step that do not depend on what is composed. */

@@ -74,6 +74,14 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
     return all;
   }
 
+  /**
+   * Returns the ways that those can be packed: beside cues and the limiter no frame rests on that
+   * before it.
+   */
+  PackingChoice packing() {
+    return new PackingChoice(kept(), cues.isEmpty() && sent.limiter().isEmpty());
+  }
+
   /** Returns whether any clip of levels is kept as frames. */
   boolean keepsLevels() {
     return kept().stream().anyMatch(clip -> clip.plan().dims());
@@ -118,12 +126,16 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    *
    * @param banked whether frames lie beyond what a short pointer reaches
    */
-  double[] composing(ClipLevels clip, Packing.Packed packed, boolean banked) {
+  double[] composing(ClipLevels clip, PackedClips packed, boolean banked) {
     if (programs().stream().anyMatch(program -> program == clip)) {
       return EffectTime.cycles(target(), clip, EffectTime.passMask(target(), programs()));
     }
-    return frames(clip)
-        .mapToDouble(frame -> target().unpackCycles(packed, frame, threes(), banked))
+    return packed
+        .frames(clip)
+        .mapToDouble(
+            frame ->
+                target().unpackCycles(packed.of().get(clip), frame, threes(), banked)
+                    + (packed.several() ? target().choosingCycles() : 0))
         .toArray();
   }
 

@@ -2,10 +2,8 @@ package org.myrialith.firmware;
 
 import static org.myrialith.finding.Phrase.phrase;
 
-import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,40 +22,12 @@ import org.myrialith.frames.Limiter;
  * @param work what the firmware is made from
  * @param packed the frames
  */
-record FramesHeader(FirmwareWork work, Packing.Packed packed) {
-  /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
-  private static final int BANK_BYTES = 32_000;
-
+record FramesHeader(FirmwareWork work, PackedClips packed) {
   /** In place of the first of an order. */
   static final int NO_ORDER = 0xffff;
 
   /** In place of the first place of a clip that has levels. */
   private static final int NO_PLACES = 0xffff;
-
-  /** Data of frames that stand in one array, and where each begins in it. */
-  private record Bank(ByteArrayOutputStream data, Map<Packing.Frame, Integer> places) {}
-
-  /** Frames in their order, in as many arrays as they need; a frame is never parted. */
-  private List<Bank> banks() {
-    List<Bank> banks = new ArrayList<>();
-    packed
-        .data()
-        .forEach(
-            (frame, data) -> {
-              Bank last = banks.isEmpty() ? null : banks.get(banks.size() - 1);
-              if (last == null || last.data.size() + data.length > BANK_BYTES) {
-                last = new Bank(new ByteArrayOutputStream(), new HashMap<>());
-                banks.add(last);
-              }
-              last.places.put(frame, last.data.size());
-              last.data.writeBytes(data);
-            });
-    if (banks.isEmpty()) { // all is worked out; an array is never empty
-      banks.add(new Bank(new ByteArrayOutputStream(), Map.of()));
-      banks.get(0).data.write(0);
-    }
-    return banks;
-  }
 
   /** Returns the effects that are worked out, as tables; empty where there are none. */
   Optional<EffectTables> effects() {
@@ -70,23 +40,23 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
 
   /** Returns the arrays that the frames take. */
   int bankCount() {
-    return banked() ? banks().size() : 1;
+    return banked() ? new FrameBanks(packed).count() : 1;
   }
 
   /** Returns whether the frames need more than one array. */
   boolean banked() {
-    return dataBytes() > BANK_BYTES;
-  }
-
-  private int dataBytes() {
-    return packed.dataBytes();
+    return FrameBanks.several(packed);
   }
 
   private List<int[]> orders() {
     return packed
-        .dictionary()
-        .map(d -> Dictionary.orders(d.way(), packed.data().keySet()))
+        .byDictionary()
+        .map(part -> Dictionary.orders(dictionary(part).way(), part.data().keySet()))
         .orElse(List.of());
+  }
+
+  private static Dictionary dictionary(Packing.Packed part) {
+    return part.dictionary().orElseThrow();
   }
 
   /** Returns whether pixels are unpacked in another order than that of the wire. */
@@ -98,7 +68,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   int firstOrder(Optional<ClipLevels> clip) {
     int[] own =
         clip.filter(c -> c.plan().dims())
-            .map(c -> Order.of(c).units(packed.dictionary().orElseThrow().way()))
+            .map(c -> Order.of(c).units(dictionary(packed.byDictionary().orElseThrow()).way()))
             .orElse(new int[0]);
     int first = 0;
     for (int[] order : orders()) {
@@ -115,11 +85,14 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     int kept = Math.max(1, work.kept().stream().mapToInt(c -> c.perFrame().size()).sum());
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
     int programs = programs().isEmpty() ? 0 : clips().size() + 2 * programs().size();
-    int empty = packed.data().isEmpty() ? 1 : 0;
+    int empty = packed.different() == 0 ? 1 : 0;
+    int ways = packed.several() ? clips().size() : 0;
     int offset = banked() ? 3 : 2;
     if (work.cues().isPresent()) {
       return packed.bytes()
           + empty
+          + ways
+          + ways
           + kept * (2 + offset)
           + clips().size() * 4
           + programs
@@ -131,6 +104,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     int orders = ordered() ? 2 * clips().size() : 0;
     return packed.bytes()
         + empty
+        + ways
         + kept * (2 + offset)
         + programs
         + clips().size() * 8
@@ -195,11 +169,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     out.append(
         """
 
-        #define PACKED_RAW 0
-        #define PACKED_PALETTE 1
-        #define PACKED_RUNS 2
-        #define PACKED_DICTIONARY 3
-
         """);
     constants(out);
     tables(out);
@@ -208,7 +177,7 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   }
 
   private void constants(StringBuilder out) {
-    define(out, "PACKING", "PACKED_" + packed.packing().name());
+    ways(out);
     define(out, "CHAIN_BYTES", work.sent().wiring().bufferBytes() + "u");
     define(out, "CLIPS", String.valueOf(clips().size()));
     if (work.cues().isEmpty()) {
@@ -244,11 +213,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         define(out, "ALL_COMPUTED", "1");
       }
     }
-    if (packed.packing() == Packing.PALETTE) {
-      define(out, "INDEX_BITS", packed.indexBits() + "u");
-      define(out, "PALETTE_WIDTH", paletteWidth() + "u");
-    }
-    packed.dictionary().ifPresent(dictionary -> codes(out, dictionary));
     out.append('\n');
     if (banked()) {
       out.append("/* small tables come before all frames, within reach of a short pointer */\n");
@@ -256,13 +220,32 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     out.append(TableFile.place(banked())).append('\n');
   }
 
-  /** Bytes of a colour: those of the widest pixel that any kept frame has. */
-  private int paletteWidth() {
-    return packed.data().keySet().stream().mapToInt(Packing.Frame::width).max().orElse(1);
+  /** How frames are packed; where in several ways, the number of each. */
+  private void ways(StringBuilder out) {
+    if (packed.several()) {
+      define(out, "SEVERAL_PACKINGS", "1");
+    }
+    for (Packing.Packed part : packed.parts()) {
+      String name = part.packing().name();
+      define(out, "BY_" + name, "1");
+      if (packed.several()) {
+        define(out, "PACKED_" + name, Integer.toString(part.packing().ordinal()));
+      }
+      switch (part.packing()) {
+        case PALETTE -> {
+          define(out, "INDEX_BITS", part.indexBits() + "u");
+          define(out, "PALETTE_WIDTH", part.paletteWidth() + "u");
+        }
+        case CHANGES -> define(out, "CHANGE_COLOUR_WIDTH", part.paletteWidth() + "u");
+        case DICTIONARY -> codes(out, part);
+        case RAW, RUNS -> {}
+      }
+    }
   }
 
-  private void codes(StringBuilder out, Dictionary dictionary) {
-    define(out, "PALETTE_WIDTH", paletteWidth() + "u");
+  private void codes(StringBuilder out, Packing.Packed part) {
+    Dictionary dictionary = dictionary(part);
+    define(out, "CODE_COLOUR_WIDTH", part.paletteWidth() + "u");
     define(out, "COLOURS", dictionary.colours() + "u");
     define(out, "RULE_BYTES", dictionary.ruleBytes() + "");
     define(out, "DEEPEST", dictionary.deepest() + "u");
@@ -294,14 +277,33 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     if (!programs().isEmpty()) {
       ofPrograms(out);
     }
-    List<Bank> banks = banks();
+    if (packed.several()) {
+      table(out, "uint8_t", "clip_packing", clips().stream().map(this::way));
+    }
+    FrameBanks banks = new FrameBanks(packed);
     offsets(out, banks);
     limiter().ifPresent(limiter -> weights(out, limiter));
-    if (packed.palette().length > 0) {
-      table(out, "uint8_t", "palette", bytes(packed.palette()));
+    for (Packing.Packed part : packed.parts()) {
+      if (part.palette().length > 0) {
+        table(out, "uint8_t", palette(part.packing()), CTable.bytes(part.palette()));
+      }
+      part.dictionary().ifPresent(dictionary -> ofCodes(out, dictionary, part));
     }
-    packed.dictionary().ifPresent(dictionary -> ofCodes(out, dictionary));
-    data(out, banks);
+    out.append(banks.text());
+  }
+
+  private static String palette(Packing packing) {
+    return switch (packing) {
+      case CHANGES -> "change_colours";
+      case DICTIONARY -> "code_colours";
+      default -> "palette";
+    };
+  }
+
+  /** The number of the way that a clip is packed; of one that is worked out nobody asks. */
+  private int way(ClipLevels clip) {
+    Packing.Packed part = packed.of().get(clip);
+    return part == null ? 0 : part.packing().ordinal();
   }
 
   /** Frames that are kept are numbered first, then those that are worked out. */
@@ -345,12 +347,12 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
   }
 
   /** What codes mean, and where their pixels go. */
-  private void ofCodes(StringBuilder out, Dictionary dictionary) {
+  private void ofCodes(StringBuilder out, Dictionary dictionary, Packing.Packed part) {
     words(out, "class_first", IntStream.of(dictionary.classes().first()).boxed().toList());
     table(out, "uint8_t", "class_bits", IntStream.of(dictionary.classes().bits()).boxed());
-    table(out, "uint8_t", "rules", bytes(dictionary.packedRules()));
+    table(out, "uint8_t", "rules", CTable.bytes(dictionary.packedRules()));
     if (ordered()) {
-      boolean wide = Dictionary.wide(packed.data().keySet());
+      boolean wide = Dictionary.wide(part.data().keySet());
       String type = wide ? "uint16_t" : "uint8_t";
       out.append(phrase("typedef %s order_t;\n", type));
       out.append(phrase("#define READ_ORDER(at) %s(at)\n", wide ? "READ_WORD" : "READ_BYTE"));
@@ -375,53 +377,6 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     if (!work.alike()) {
       table(out, "uint8_t", "clip_channels", clips().stream().map(FirmwareWork::unitBytes));
     }
-  }
-
-  /** The frames, and how the player comes to each. */
-  private void data(StringBuilder out, List<Bank> banks) {
-    if (!banked()) {
-      frames(out, "frame_data", banks.get(0));
-      out.append(
-          """
-          typedef const uint8_t *data_at_t;
-          #define READ_DATA(at) READ_BYTE(at)
-          #define FRAME_AT(frame) (frame_data + READ_WORD(&frame_offset[frame]))
-
-          """);
-      return;
-    }
-    StringBuilder cases = new StringBuilder();
-    for (int b = 0; b < banks.size(); b++) {
-      frames(out, "frame_data_" + b, banks.get(b));
-      cases.append(
-          b + 1 < banks.size()
-              ? phrase("    case %d:\n      return BANK_AT(frame_data_%d);\n", b, b)
-              : phrase("    default:\n      return BANK_AT(frame_data_%d);\n", b));
-    }
-    out.append(
-            """
-            #ifdef __AVR__
-            typedef uint_farptr_t data_at_t;
-            #define READ_DATA(at) pgm_read_byte_far(at)
-            #define BANK_AT(data) pgm_get_far_address(data)
-            #else
-            typedef const uint8_t *data_at_t;
-            #define READ_DATA(at) (*(at))
-            #define BANK_AT(data) (data)
-            #endif
-
-            static data_at_t bank_at(uint8_t bank) {
-              switch (bank) {
-            """)
-        .append(cases)
-        .append(
-            """
-              }
-            }
-
-            #define FRAME_AT(frame) (bank_at(READ_BYTE(&frame_bank[frame])) + READ_WORD(&frame_offset[frame]))
-
-            """);
   }
 
   /** What the player counts a frame by: pixels, or bits. */
@@ -460,20 +415,11 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
         work.lines().stream().map(line -> line.limited() ? line.groups() : 0).toList());
   }
 
-  private void offsets(StringBuilder out, List<Bank> banks) {
-    List<Integer> inBank = new ArrayList<>();
-    List<Integer> offsets = new ArrayList<>();
-    for (Packing.Frame frame : work.kept().stream().flatMap(FirmwareWork::frames).toList()) {
-      int bank = 0;
-      while (!banks.get(bank).places.containsKey(frame)) {
-        bank++;
-      }
-      inBank.add(bank);
-      offsets.add(banks.get(bank).places.get(frame));
-    }
-    words(out, "frame_offset", orZero(offsets));
+  private void offsets(StringBuilder out, FrameBanks banks) {
+    List<byte[]> all = work.kept().stream().flatMap(packed::data).toList();
+    words(out, "frame_offset", orZero(all.stream().map(banks::offset).toList()));
     if (banked()) {
-      table(out, "uint8_t", "frame_bank", inBank.stream());
+      table(out, "uint8_t", "frame_bank", all.stream().map(banks::bank));
     }
   }
 
@@ -481,21 +427,8 @@ record FramesHeader(FirmwareWork work, Packing.Packed packed) {
     table(out, "uint16_t", name, values.stream());
   }
 
-  private static void frames(StringBuilder out, String name, Bank bank) {
-    table(out, "uint8_t", name, "PROGMEM", bytes(bank.data.toByteArray()));
-  }
-
-  private static Stream<Integer> bytes(byte[] values) {
-    return IntStream.range(0, values.length).mapToObj(i -> values[i] & 0xff);
-  }
-
   private static void table(
       StringBuilder out, String type, String name, Stream<? extends Number> values) {
-    table(out, type, name, "TABLE", values);
-  }
-
-  private static void table(
-      StringBuilder out, String type, String name, String place, Stream<? extends Number> values) {
-    out.append(CTable.text(type, name, place, values));
+    out.append(CTable.text(type, name, "TABLE", values));
   }
 }

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
 
 /**
@@ -17,6 +18,9 @@ import org.myrialith.colour.Levels;
  * palette  all colours of the show, as many levels each as the pixel with most channels has; then 1, 2, 4 or 8 bits a
  *          pixel, the first in the highest bits; each frame starts on a byte. Only up to 256 colours.
  * runs     count (1 to 255), the levels of a pixel; again until all pixels are there
+ * changes  count of pixels that stay as they were in the frame before (0 to 255), count of those that follow, the number
+ *          of a colour for each of these; again until all pixels are there. Only up to 256 colours, and only where the
+ *          frame before is still there: its levels as they were sent. The first frame of a clip is whole.
  * dictionary  codes of colours, and of what comes again and again: {@link Dictionary}
  * </pre>
  *
@@ -27,10 +31,14 @@ public enum Packing {
   RAW("raw"),
   PALETTE("palette"),
   RUNS("run lengths"),
-  DICTIONARY("dictionary");
+  DICTIONARY("dictionary"),
+  CHANGES("changes");
 
   private static final int MOST_COLOURS = 256;
   private static final int LONGEST_RUN = 255;
+
+  /** Pixels that stay are said again where that takes no more than to pass over them. */
+  private static final int SHORTEST_STAY = 3;
 
   private final String title;
 
@@ -48,11 +56,30 @@ public enum Packing {
    *
    * @param channels of a pixel, 0 for one of bits
    * @param order where its pixels stand in the picture
+   * @param before the frame of the clip before it; empty for the first, and where nothing rests on
+   *     it
    */
-  public record Frame(Levels levels, int channels, Order order) {
+  public record Frame(Levels levels, int channels, Order order, Optional<Levels> before) {
+    /** A frame that rests on no other. */
+    Frame(Levels levels, int channels, Order order) {
+      this(levels, channels, order, Optional.empty());
+    }
+
     /** A frame of which nothing is known but its levels. */
     Frame(Levels levels, int channels) {
       this(levels, channels, Order.WIRED);
+    }
+
+    /** Returns the frame as it follows another. */
+    Frame after(Levels other) {
+      return new Frame(levels, channels, order, Optional.of(other));
+    }
+
+    /** Returns whether a pixel is as it was. */
+    boolean stays(int pixel) {
+      return before.isPresent()
+          && IntStream.range(pixel * channels, (pixel + 1) * channels)
+              .allMatch(at -> levels.at(at) == before.get().at(at));
     }
 
     /** Returns the bytes of a pixel: one or two a channel. */
@@ -116,8 +143,8 @@ public enum Packing {
   /**
    * Frames packed one way.
    *
-   * @param palette levels of each colour; empty unless by palette
-   * @param indexBits of a pixel; 0 unless by palette
+   * @param palette levels of each colour; empty for raw frames and runs
+   * @param indexBits of a pixel; 0 unless by palette or changes
    * @param data of each different frame
    * @param dictionary what the codes mean; empty unless by dictionary
    */
@@ -139,6 +166,11 @@ public enum Packing {
           + dictionary
               .map(d -> d.tableBytes() + Dictionary.orderBytes(d.way(), data.keySet()))
               .orElse(0);
+    }
+
+    /** Returns the bytes of a colour: those of the widest pixel that any frame has. */
+    int paletteWidth() {
+      return width(data.keySet());
     }
 
     /** Returns the flash of the frames alone (bytes). */
@@ -170,7 +202,12 @@ public enum Packing {
       }
       case PALETTE -> byPalette(ofLevels, data);
       case DICTIONARY -> Dictionary.pack(ofLevels, data);
+      case CHANGES -> byChanges(ofLevels, data);
     };
+  }
+
+  private static int width(Set<Frame> frames) {
+    return frames.stream().mapToInt(Frame::width).max().orElse(1);
   }
 
   private static byte[] runs(Frame frame) {
@@ -220,8 +257,72 @@ public enum Packing {
     }
   }
 
+  private static byte[] colours(Map<Long, Integer> index, int width) {
+    byte[] palette = new byte[index.size() * width];
+    index.forEach((colour, at) -> putColour(colour, width, palette, at * width));
+    return palette;
+  }
+
+  private static Optional<Packed> byChanges(Set<Frame> frames, Map<Frame, byte[]> data) {
+    int width = width(frames);
+    Map<Long, Integer> index = palette(frames, width, MOST_COLOURS);
+    if (index.size() > MOST_COLOURS) {
+      return Optional.empty();
+    }
+    frames.forEach(frame -> data.put(frame, changes(frame, width, index)));
+    return Optional.of(new Packed(CHANGES, colours(index, width), 8, data));
+  }
+
+  private static byte[] changes(Frame frame, int width, Map<Long, Integer> index) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    int pixels = frame.pixels();
+    int at = 0;
+    while (at < pixels) {
+      int follow = Math.min(staysUntil(frame, at), at + LONGEST_RUN);
+      int end = follow == at + LONGEST_RUN ? follow : changesUntil(frame, follow);
+      out.write(follow - at);
+      out.write(end - follow);
+      for (int pixel = follow; pixel < end; pixel++) {
+        out.write(index.get(frame.wideColour(pixel, width)));
+      }
+      at = end;
+    }
+    return out.toByteArray();
+  }
+
+  /** Returns how often pixels that stay and pixels that follow are told of in a frame. */
+  static int changes(byte[] data) {
+    int times = 0;
+    for (int at = 0; at < data.length; at += 2 + (data[at + 1] & 0xff)) {
+      times++;
+    }
+    return times;
+  }
+
+  /** Where pixels that stay as they were end. */
+  private static int staysUntil(Frame frame, int from) {
+    int at = from;
+    while (at < frame.pixels() && frame.stays(at)) {
+      at++;
+    }
+    return at;
+  }
+
+  /** Where pixels end that are said: before enough that stay, or as many as a count holds. */
+  private static int changesUntil(Frame frame, int from) {
+    int at = from;
+    while (at < Math.min(frame.pixels(), from + LONGEST_RUN)) {
+      int stay = staysUntil(frame, at) - at;
+      if (stay >= SHORTEST_STAY || stay > 0 && at + stay == frame.pixels()) {
+        return at;
+      }
+      at++;
+    }
+    return at;
+  }
+
   private static Optional<Packed> byPalette(Set<Frame> frames, Map<Frame, byte[]> data) {
-    int width = frames.stream().mapToInt(Frame::width).max().orElse(1);
+    int width = width(frames);
     Map<Long, Integer> index = palette(frames, width, MOST_COLOURS);
     if (index.size() > MOST_COLOURS) {
       return Optional.empty();
@@ -233,9 +334,7 @@ public enum Packing {
     for (Frame frame : frames) {
       data.put(frame, indices(frame, width, index, bits));
     }
-    byte[] palette = new byte[index.size() * width];
-    index.forEach((colour, at) -> putColour(colour, width, palette, at * width));
-    return Optional.of(new Packed(PALETTE, palette, bits, data));
+    return Optional.of(new Packed(PALETTE, colours(index, width), bits, data));
   }
 
   private static byte[] indices(Frame frame, int width, Map<Long, Integer> index, int bits) {

@@ -26,7 +26,7 @@ final class PlayTime {
   private final double frameSeconds;
   private final double askingSeconds;
 
-  PlayTime(FirmwareWork work, Packing.Packed packed) {
+  PlayTime(FirmwareWork work, PackedClips packed) {
     this(work, packed, 0);
   }
 
@@ -35,7 +35,7 @@ final class PlayTime {
    *
    * @param askingSeconds that it takes (s)
    */
-  PlayTime(FirmwareWork work, Packing.Packed packed, double askingSeconds) {
+  PlayTime(FirmwareWork work, PackedClips packed, double askingSeconds) {
     this.askingSeconds = askingSeconds;
     this.work = work;
     this.target = work.target();

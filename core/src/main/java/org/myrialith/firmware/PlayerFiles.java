@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /** The player, or the engine of cues in its place, with its tables. */
-record PlayerFiles(FirmwareWork work, Packing.Packed packed) {
+record PlayerFiles(FirmwareWork work, PackedClips packed) {
   /** Returns the files by their names. */
   Map<String, String> files() {
     Map<String, String> files = new LinkedHashMap<>();

@@ -10,7 +10,7 @@ import org.myrialith.drive.OneWirePlan;
  *
  * @param title of the gadget
  */
-record SketchFolders(String title, FirmwareWork work, Packing.Packed packed) {
+record SketchFolders(String title, FirmwareWork work, PackedClips packed) {
   private static final String SPI =
       """
       void spi_begin(uint32_t hertz) {

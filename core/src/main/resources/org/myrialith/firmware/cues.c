@@ -725,17 +725,24 @@ static inline uint8_t *mix(uint8_t *to, uint8_t level) {
 
 #endif
 
+#ifdef SEVERAL_PACKINGS
+#define PACKING_OF(clip) READ_BYTE(&clip_packing[clip]),
+#else
+#define PACKING_OF(clip)
+#endif
+
 #ifdef THREES
-#define UNPACK(from, to, pixels, target) unpack(from, to, pixels ORDER_OF(target))
-#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels ORDER_OF(target))
+#define UNPACK(clip, from, to, pixels, target) unpack(PACKING_OF(clip) from, to, pixels ORDER_OF(target))
+#define UNPACK_OVER(clip, from, to, pixels, target) unpack_over(PACKING_OF(clip) from, to, pixels ORDER_OF(target))
 #else
 #ifdef CHANNELS
 #define TARGET_CHANNELS(target) CHANNELS
 #else
 #define TARGET_CHANNELS(target) READ_BYTE(&target_channels[target])
 #endif
-#define UNPACK(from, to, pixels, target) unpack(from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
-#define UNPACK_OVER(from, to, pixels, target) unpack_over(from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
+#define UNPACK(clip, from, to, pixels, target) unpack(PACKING_OF(clip) from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
+#define UNPACK_OVER(clip, from, to, pixels, target) \
+  unpack_over(PACKING_OF(clip) from, to, pixels, TARGET_CHANNELS(target) ORDER_OF(target))
 #endif
 
 #ifndef TARGET_CHANNELS
@@ -807,11 +814,11 @@ static void lay(uint16_t clip, uint8_t target, uint16_t share) {
 #ifdef FADES
   if (share < WHOLE) {
     begin_mix(target, share);
-    UNPACK_OVER(from, to, pixels, target);
+    UNPACK_OVER(clip, from, to, pixels, target);
     return;
   }
 #endif
-  UNPACK(from, to, pixels, target);
+  UNPACK(clip, from, to, pixels, target);
 #endif
   (void)share;
 }

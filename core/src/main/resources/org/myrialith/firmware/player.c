@@ -55,15 +55,21 @@ static uint16_t hold_of(uint8_t clip) {
 #define PUT(level) *to++ = (level)
 #include "unpack.h"
 
+#ifdef SEVERAL_PACKINGS
+#define PACKING_OF(clip) READ_BYTE(&clip_packing[clip]),
+#else
+#define PACKING_OF(clip)
+#endif
+
 #ifdef THREES
-#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels ORDER_OF(clip))
+#define UNPACK(from, to, pixels, clip) unpack(PACKING_OF(clip) from, to, pixels ORDER_OF(clip))
 #else
 #ifdef CHANNELS
 #define CLIP_CHANNELS(clip) CHANNELS
 #else
 #define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
 #endif
-#define UNPACK(from, to, pixels, clip) unpack(from, to, pixels, CLIP_CHANNELS(clip) ORDER_OF(clip))
+#define UNPACK(from, to, pixels, clip) unpack(PACKING_OF(clip) from, to, pixels, CLIP_CHANNELS(clip) ORDER_OF(clip))
 #endif
 
 #endif

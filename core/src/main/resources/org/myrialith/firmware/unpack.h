@@ -1,7 +1,44 @@
 /* How a frame is unpacked, into levels. Included with UNPACK_AS, the name of the function, and PUT(level), what it does with a level;
- * to is where the next one goes. */
+ * to is where the next one goes. Where clips are packed in several ways there is a function for each, and one that chooses. */
 
-#if PACKING == PACKED_DICTIONARY
+#ifndef BY
+
+#ifdef SEVERAL_PACKINGS
+#define PASTED(as, by) as##by
+#define PASTE(as, by) PASTED(as, by)
+#define BY(packing) PASTE(UNPACK_AS, packing)
+#else
+#define BY(packing) UNPACK_AS
+#endif
+
+#ifdef THREES
+#define CHANNELS_OF_EACH
+#define OF_EACH
+#define EACH 3u
+#else
+#define CHANNELS_OF_EACH , uint8_t channels
+#define OF_EACH , channels
+#define EACH channels
+#endif
+
+#ifdef ORDERED
+/* where each pixel that is unpacked goes among those of its clip, or with cues of what is painted by itself */
+static const order_t *order_of(uint8_t number) {
+  uint16_t first = READ_WORD(&first_order[number]);
+  return first == NO_ORDER ? 0 : orders + first;
+}
+#define ORDER_OF(number) , order_of(number)
+#define IN_ORDER , const order_t *order
+#define THE_ORDER , order
+#else
+#define ORDER_OF(number)
+#define IN_ORDER
+#define THE_ORDER
+#endif
+
+#endif
+
+#ifdef BY_DICTIONARY
 
 #ifndef CODES
 #define CODES
@@ -48,31 +85,10 @@ static uint16_t rule_for(uint16_t symbol, uint16_t *second) {
   return first;
 }
 
-#ifdef ORDERED
-/* where each pixel that is unpacked goes among those of its clip, or with cues of what is painted by itself */
-static const order_t *order_of(uint8_t number) {
-  uint16_t first = READ_WORD(&first_order[number]);
-  return first == NO_ORDER ? 0 : orders + first;
-}
-#define ORDER_OF(number) , order_of(number)
-#define IN_ORDER , const order_t *order
-#else
-#define ORDER_OF(number)
-#define IN_ORDER
-#endif
-
-#ifdef THREES
-#define CHANNELS_OF_EACH
-#define EACH 3u
-#else
-#define CHANNELS_OF_EACH , uint8_t channels
-#define EACH channels
-#endif
-
 #endif
 
 /* dictionary: codes of symbols; a symbol is a colour, or a rule that stands for two symbols */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_EACH IN_ORDER) {
+static void BY(_codes)(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_EACH IN_ORDER) {
   uint16_t waiting[DEEPEST];
   uint8_t depth = 0;
 #ifdef ORDERED
@@ -81,13 +97,13 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_E
   code_from = from;
   code_left = 0;
   while (pixels--) {
-    const uint8_t *colour = palette;
+    const uint8_t *colour = code_colours;
     uint8_t left = EACH;
     uint16_t symbol = depth ? waiting[--depth] : code();
     while (symbol >= COLOURS) {
       symbol = rule_for(symbol, &waiting[depth++]);
     }
-    colour += (uint16_t)(symbol * PALETTE_WIDTH);
+    colour += (uint16_t)(symbol * CODE_COLOUR_WIDTH);
 #ifdef ORDERED
     if (order) {
       uint16_t at = READ_ORDER(order);
@@ -105,18 +121,42 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_E
   }
 }
 
-#else
+#endif
 
-#ifndef ORDER_OF
-#define ORDER_OF(number)
+#ifdef BY_CHANGES
+
+/* changes: pixels that stay as they were, pixels that follow, and a colour for each of those; again until all pixels are there */
+static void BY(_changes)(data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_EACH) {
+  while (pixels) {
+    uint8_t stay = READ_DATA(from++);
+    uint8_t follow = READ_DATA(from++);
+    pixels = (uint16_t)(pixels - stay - follow);
+#ifdef THREES
+    to += stay; /* three times, as not every core can multiply */
+    to += stay;
+    to += stay;
+#else
+    to += (uint16_t)(stay * channels);
+#endif
+    while (follow--) {
+      const uint8_t *colour = change_colours;
+      uint8_t left = EACH;
+      colour += (uint16_t)(READ_DATA(from++) * CHANGE_COLOUR_WIDTH);
+      while (left--) {
+        PUT(READ_BYTE(colour++));
+      }
+    }
+  }
+}
+
 #endif
 
 #ifdef THREES /* three channels a pixel everywhere: written out, as it is the most common and the fastest */
 
-#if PACKING == PACKED_RAW
+#ifdef BY_RAW
 
 /* raw: three levels a pixel */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
+static void BY(_raw)(data_at_t from, uint8_t *to, uint16_t pixels) {
   while (pixels--) {
     PUT(READ_DATA(from++));
     PUT(READ_DATA(from++));
@@ -124,10 +164,12 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
   }
 }
 
-#elif PACKING == PACKED_PALETTE
+#endif
+
+#ifdef BY_PALETTE
 
 /* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
+static void BY(_palette)(data_at_t from, uint8_t *to, uint16_t pixels) {
   uint8_t left = 0;
   uint8_t byte = 0;
   while (pixels--) {
@@ -149,10 +191,12 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
   }
 }
 
-#else
+#endif
+
+#ifdef BY_RUNS
 
 /* runs: count, then the three levels that so many pixels share */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
+static void BY(_runs)(data_at_t from, uint8_t *to, uint16_t pixels) {
   while (pixels) {
     uint8_t run = READ_DATA(from++);
     uint8_t one = READ_DATA(from++);
@@ -171,10 +215,10 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels) {
 
 #else
 
-#if PACKING == PACKED_RAW
+#ifdef BY_RAW
 
 /* raw: as many levels a pixel as it has channels */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+static void BY(_raw)(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
   while (pixels--) {
     uint8_t left = channels;
     while (left--) {
@@ -183,10 +227,12 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t chan
   }
 }
 
-#elif PACKING == PACKED_PALETTE
+#endif
+
+#ifdef BY_PALETTE
 
 /* palette: INDEX_BITS a pixel, the first in the highest bits; each frame starts on a byte */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+static void BY(_palette)(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
   uint8_t free = 0;
   uint8_t byte = 0;
   while (pixels--) {
@@ -205,10 +251,12 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t chan
   }
 }
 
-#else
+#endif
+
+#ifdef BY_RUNS
 
 /* runs: count, then the levels that so many pixels share */
-static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
+static void BY(_runs)(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t channels) {
   while (pixels) {
     uint8_t run = READ_DATA(from++);
     pixels = (uint16_t)(pixels - run);
@@ -226,5 +274,37 @@ static void UNPACK_AS(data_at_t from, uint8_t *to, uint16_t pixels, uint8_t chan
 #endif
 
 #endif
+
+#ifdef SEVERAL_PACKINGS
+
+static void UNPACK_AS(uint8_t packing, data_at_t from, uint8_t *to, uint16_t pixels CHANNELS_OF_EACH IN_ORDER) {
+#ifdef BY_DICTIONARY
+  if (packing == PACKED_DICTIONARY) {
+    BY(_codes)(from, to, pixels OF_EACH THE_ORDER);
+    return;
+  }
+#endif
+#ifdef BY_CHANGES
+  if (packing == PACKED_CHANGES) {
+    BY(_changes)(from, to, pixels OF_EACH);
+    return;
+  }
+#endif
+#ifdef BY_PALETTE
+  if (packing == PACKED_PALETTE) {
+    BY(_palette)(from, to, pixels OF_EACH);
+    return;
+  }
+#endif
+#ifdef BY_RUNS
+  if (packing == PACKED_RUNS) {
+    BY(_runs)(from, to, pixels OF_EACH);
+    return;
+  }
+#endif
+#ifdef BY_RAW
+  BY(_raw)(from, to, pixels OF_EACH);
+#endif
+}
 
 #endif

@@ -57,8 +57,9 @@ class CueEngineTest {
     CueTable table = plan.firmware().orElseThrow().work().cues().orElseThrow();
     List<int[]> script = CueGadgets.script(MILLIS, plan.gadget().title().hashCode());
     FirmwarePlan usual = plan.firmware().orElseThrow();
-    boolean codes = plan.gadget().title().hashCode() % 2 == 0; // frames by a dictionary, in half
-    FirmwarePlan firmware = codes ? usual.by(Packing.DICTIONARY).orElse(usual) : usual;
+    List<FirmwarePlan> ways = Exported.packed(usual); // in half of them as usual
+    int way = Math.floorMod(plan.gadget().title().hashCode(), 2 * ways.size());
+    FirmwarePlan firmware = way < ways.size() ? ways.get(way) : usual;
     Path folder = Exported.export(folders, firmware, "cues");
     SimulatedController.bring("host_cues.c", folder);
     List<String> sources = new ArrayList<>(List.of("cues.c", "tables.c", "host_cues.c"));

@@ -9,9 +9,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.PinPlan;
+import org.myrialith.frames.ClipLevels;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.OutsideTool;
@@ -27,6 +29,26 @@ final class Exported {
   /** The firmware with its frames packed otherwise. */
   static Path export(Path base, FirmwarePlan firmware, String name) {
     return write(base, firmware.files(name, ""), name);
+  }
+
+  /** All clips one way, and clip by clip in other ways. */
+  static List<FirmwarePlan> packed(FirmwarePlan firmware) {
+    List<FirmwarePlan> all = new ArrayList<>();
+    List<Packing> can = new ArrayList<>();
+    for (Packing packing : Packing.values()) {
+      Optional<FirmwarePlan> by = firmware.by(packing);
+      by.ifPresent(all::add);
+      by.ifPresent(b -> can.add(packing));
+    }
+    List<ClipLevels> kept = firmware.work().kept();
+    for (int step = 1; step < can.size() && kept.size() > 1; step++) {
+      int by = step;
+      PackedClips.pack(kept, clip -> can.get((kept.indexOf(clip) * by + by) % can.size()))
+          .filter(PackedClips::several)
+          .map(firmware::with)
+          .ifPresent(all::add);
+    }
+    return all;
   }
 
   private static Path write(Path base, Map<String, byte[]> files, String name) {

@@ -266,11 +266,7 @@ class FirmwareOutsideTest {
   @MethodSource("scenarios")
   void thePlayerRunsHereUnderSanitizersWithTheSameOutput(GadgetPlan plan) throws IOException {
     int moments = plan.show().moments().size();
-    for (Packing packing : Packing.values()) {
-      FirmwarePlan firmware = plan.firmware().orElseThrow().by(packing).orElse(null);
-      if (firmware == null) {
-        continue;
-      }
+    for (FirmwarePlan firmware : Exported.packed(plan.firmware().orElseThrow())) {
       Path folder = Exported.export(folders, firmware, "host");
       SimulatedController.bring("host.c", folder);
       List<String> sources = new ArrayList<>(List.of("player.c", "host.c"));
@@ -283,7 +279,7 @@ class FirmwareOutsideTest {
       long waited = 0;
       for (int m = 0; m < moments * 2; m++) {
         assertThat(HexFormat.of().parseHex(printed[m * 2]))
-            .as("moment %d by %s", m, packing.title())
+            .as("moment %d by %s", m, firmware.packed().packings())
             .isEqualTo(plan.sent().bytes(m % moments));
         waited += Integer.parseInt(printed[m * 2 + 1].substring("wait ".length()));
       }

@@ -1,5 +1,9 @@
 package org.myrialith.firmware;
 
+import static org.myrialith.firmware.PackedGadgets.fewChange;
+import static org.myrialith.firmware.PackedGadgets.noise;
+import static org.myrialith.firmware.PackedGadgets.strips;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -59,7 +63,7 @@ final class FirmwareScenarios {
         Named.of("buoy, small core", GadgetPlan.of(DemoGadgets.porchBuoy())),
         Named.of("post, three classes", GadgetPlan.of(DemoGadgets.mooringPost())),
         Named.of("pilot desk, three ways", GadgetPlan.of(DemoGadgets.pilotDesk())),
-        Named.of("noise, raw, with limiter", GadgetPlan.of(noise())),
+        Named.of("noise, raw, with limiter", GadgetPlan.of(fullNoise())),
         Named.of("bars, by runs, turned panel", GadgetPlan.of(bars())),
         Named.of("two colours, one bit a pixel", GadgetPlan.of(twoColours())),
         Named.of("two lines of other currents, limited", GadgetPlan.of(twoLines())),
@@ -82,6 +86,35 @@ final class FirmwareScenarios {
         Named.of(
             "going by with white, large core",
             GadgetPlan.of(goingBy(Controller.AVR8_256K, 24, 12, 300, true))),
+        Named.of(
+            "few lights change",
+            GadgetPlan.of(
+                strips(Controller.AVR8_32K, false, List.of(fewChange(60, 40, 200, 3, 25))))),
+        Named.of(
+            "few lights change, small core",
+            GadgetPlan.of(
+                strips(Controller.AVR8_8K, false, List.of(fewChange(44, 50, 100, 2, 24))))),
+        Named.of(
+            "each clip its way, with white, large core",
+            GadgetPlan.of(
+                strips(
+                    Controller.AVR8_256K,
+                    true,
+                    List.of(noise(30, 12, 5000, 30), fewChange(50, 60, 150, 2, 24))))),
+        Named.of(
+            "each clip its way, small core",
+            GadgetPlan.of(
+                strips(
+                    Controller.AVR8_8K,
+                    false,
+                    List.of(noise(10, 8, 5000, 40), fewChange(24, 60, 60, 1, 30))))),
+        Named.of(
+            "each clip its way",
+            GadgetPlan.of(
+                strips(
+                    Controller.AVR8_32K,
+                    false,
+                    List.of(noise(60, 12, 3, 40), noise(20, 10, 5000, 40), noise(24, 5, 4, 80))))),
         Named.of("effects beside frames, limited", GadgetPlan.of(rainOn(twoLines()))),
         Named.of("effects, small core", GadgetPlan.of(sparks(limitedSmall()))),
         Named.of("effects with white", GadgetPlan.of(sparks(white(false)))),
@@ -174,7 +207,7 @@ final class FirmwareScenarios {
   }
 
   /** Random colours: nothing packs, and the second school's limiter has work to do. */
-  private static Gadget noise() {
+  private static Gadget fullNoise() {
     Random random = new Random(7);
     List<Frame> frames = new ArrayList<>();
     for (int f = 0; f < 5; f++) {
@@ -315,7 +348,7 @@ final class FirmwareScenarios {
         List.of(new Clip("k1", "Long", "f1", frames)));
   }
 
-  private static Fixture of(Fixture fixture, String emitter) {
+  static Fixture of(Fixture fixture, String emitter) {
     return fixture.with(fixture.mount().withEmitter(emitter));
   }
 
@@ -350,7 +383,7 @@ final class FirmwareScenarios {
 
   /** A blue of 12 mA beside a red of 20 mA: each weighs what it draws. */
   private static Gadget uneven() {
-    return noise()
+    return fullNoise()
         .with(
             new OneWirePixels(
                 "c1",

@@ -45,6 +45,10 @@ class PackingTest {
   private static Levels unpack(
       Packing.Packed packed, byte[] data, int pixels, int channels, int width) {
     byte[] wire = new byte[pixels * channels];
+    if (packed.packing() == Packing.CHANGES) {
+      changed(packed, data, wire, channels, width);
+      return Levels.of(wire);
+    }
     int at = 0;
     for (int p = 0; p < pixels; ) {
       int run = 1;
@@ -68,6 +72,20 @@ class PackingTest {
       }
     }
     return Levels.of(wire);
+  }
+
+  /** Lays what changes over what was there, by the same documentation. */
+  private static void changed(
+      Packing.Packed packed, byte[] data, byte[] wire, int channels, int width) {
+    int pixel = 0;
+    for (int at = 0; at < data.length; ) {
+      pixel += data[at++] & 0xff;
+      for (int follow = data[at++] & 0xff; follow > 0; follow--, pixel++) {
+        int colour = (data[at++] & 0xff) * width;
+        System.arraycopy(packed.palette(), colour, wire, pixel * channels, channels);
+      }
+    }
+    assertThat(pixel).isEqualTo(wire.length / channels);
   }
 
   /** Unpacks codes by the layout in the documentation of {@link Dictionary}. */
@@ -277,6 +295,36 @@ class PackingTest {
                                 .isEqualTo(frame.levels()));
               });
     }
+  }
+
+  /** A clip in which anything from nothing to everything changes from one frame to the next. */
+  @RepeatedTest(200)
+  void whatChangesLiesOnTheFrameBefore(@Given long given) {
+    Chance chance = new Chance(given);
+    Random random = new Random(chance.seed());
+    int channels = chance.whole(3, 4);
+    int pixels = chance.whole(1, 900);
+    double share = chance.measure(0, 1) * chance.measure(0, 1);
+    byte[] wire = new byte[pixels * channels];
+    List<Packing.Frame> clip = new ArrayList<>();
+    for (int f = 0; f < 6; f++) {
+      for (int p = 0; p < pixels; p++) {
+        if (random.nextDouble() < share) {
+          wire[p * channels] = (byte) random.nextInt(14);
+          wire[p * channels + channels - 1] = (byte) random.nextInt(14);
+        }
+      }
+      Packing.Frame frame = new Packing.Frame(Levels.of(wire.clone()), channels);
+      clip.add(f == 0 ? frame : frame.after(clip.get(f - 1).levels()));
+    }
+    Packing.Packed packed = Packing.CHANGES.pack(clip).orElseThrow();
+    byte[] shown = new byte[pixels * channels];
+    for (Packing.Frame frame : clip) {
+      changed(packed, packed.data().get(frame), shown, channels, channels);
+      assertThat(Levels.of(shown.clone())).isEqualTo(frame.levels());
+    }
+    // nothing that stays is told of for longer than it takes to pass over it
+    assertThat(packed.dataBytes()).isLessThan(6 * (pixels + 2 * (pixels / 255 + 2)) + 1);
   }
 
   @Test

@@ -1,12 +1,16 @@
 package org.myrialith.web.firmware;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.firmware.FirmwarePlan;
+import org.myrialith.firmware.PackedClips;
+import org.myrialith.firmware.Packing;
 import org.myrialith.formats.ZipWriter;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
@@ -76,15 +80,28 @@ class FirmwareController {
 
   private static List<Bar> packings(FirmwarePlan firmware) {
     int longest = firmware.packings().values().stream().mapToInt(i -> i).max().orElse(1);
-    return firmware.packings().entrySet().stream()
-        .map(
-            e ->
-                new Bar(
-                    e.getKey().title(),
-                    Quantity.text(e.getValue(), "bytes"),
-                    (double) e.getValue() / longest,
-                    e.getKey() == firmware.packed().packing()))
-        .toList();
+    List<Bar> bars = new ArrayList<>();
+    PackedClips packed = firmware.packed();
+    firmware
+        .packings()
+        .forEach(
+            (packing, bytes) ->
+                bars.add(
+                    packing(
+                        packing.title(),
+                        bytes,
+                        longest,
+                        !packed.several() && packed.packings().contains(packing))));
+    if (packed.several()) {
+      String ways =
+          packed.packings().stream().map(Packing::title).collect(Collectors.joining(" or "));
+      bars.add(packing("each clip by " + ways, packed.bytes(), longest, true));
+    }
+    return bars;
+  }
+
+  private static Bar packing(String name, int bytes, int longest, boolean chosen) {
+    return new Bar(name, Quantity.text(bytes, "bytes"), (double) bytes / longest, chosen);
   }
 
   private static List<Bar> memories(FirmwarePlan firmware, Controller controller) {

@@ -1,0 +1,116 @@
+package org.myrialith.firmware;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.io.ByteArrayOutputStream;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Where the data of frames stands: in their order, in as many arrays as they need; a frame is never
+ * parted.
+ */
+final class FrameBanks {
+  /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
+  private static final int MOST_BYTES = 32_000;
+
+  private final List<ByteArrayOutputStream> arrays = new ArrayList<>();
+
+  /** Array and place in it of the data of a frame. */
+  private final Map<byte[], int[]> places = new IdentityHashMap<>();
+
+  FrameBanks(PackedClips packed) {
+    packed.data().forEach(this::add);
+    if (arrays.isEmpty()) { // all is worked out; an array is never empty
+      arrays.add(new ByteArrayOutputStream());
+      arrays.get(0).write(0);
+    }
+  }
+
+  private void add(byte[] data) {
+    if (arrays.isEmpty() || last().size() + data.length > MOST_BYTES) {
+      arrays.add(new ByteArrayOutputStream());
+    }
+    places.put(data, new int[] {arrays.size() - 1, last().size()});
+    last().writeBytes(data);
+  }
+
+  private ByteArrayOutputStream last() {
+    return arrays.get(arrays.size() - 1);
+  }
+
+  /** Returns whether frames need more than one array. */
+  static boolean several(PackedClips packed) {
+    return packed.dataBytes() > MOST_BYTES;
+  }
+
+  /** Returns how many there are. */
+  int count() {
+    return arrays.size();
+  }
+
+  /** Returns the number of the array that has the data of a frame. */
+  int bank(byte[] data) {
+    return places.get(data)[0];
+  }
+
+  /** Returns where it begins in it. */
+  int offset(byte[] data) {
+    return places.get(data)[1];
+  }
+
+  /** Returns the arrays, and how the player comes to each frame. */
+  String text() {
+    StringBuilder out = new StringBuilder();
+    if (arrays.size() == 1) {
+      out.append(array("frame_data", arrays.get(0)));
+      out.append(
+          """
+          typedef const uint8_t *data_at_t;
+          #define READ_DATA(at) READ_BYTE(at)
+          #define FRAME_AT(frame) (frame_data + READ_WORD(&frame_offset[frame]))
+
+          """);
+      return out.toString();
+    }
+    StringBuilder cases = new StringBuilder();
+    for (int b = 0; b < arrays.size(); b++) {
+      out.append(array("frame_data_" + b, arrays.get(b)));
+      cases.append(
+          b + 1 < arrays.size()
+              ? phrase("    case %d:\n      return BANK_AT(frame_data_%d);\n", b, b)
+              : phrase("    default:\n      return BANK_AT(frame_data_%d);\n", b));
+    }
+    out.append(
+            """
+            #ifdef __AVR__
+            typedef uint_farptr_t data_at_t;
+            #define READ_DATA(at) pgm_read_byte_far(at)
+            #define BANK_AT(data) pgm_get_far_address(data)
+            #else
+            typedef const uint8_t *data_at_t;
+            #define READ_DATA(at) (*(at))
+            #define BANK_AT(data) (data)
+            #endif
+
+            static data_at_t bank_at(uint8_t bank) {
+              switch (bank) {
+            """)
+        .append(cases)
+        .append(
+            """
+              }
+            }
+
+            #define FRAME_AT(frame) (bank_at(READ_BYTE(&frame_bank[frame])) + READ_WORD(&frame_offset[frame]))
+
+            """);
+    return out.toString();
+  }
+
+  private static String array(String name, ByteArrayOutputStream array) {
+    return CTable.text("uint8_t", name, "PROGMEM", CTable.bytes(array.toByteArray()));
+  }
+}
