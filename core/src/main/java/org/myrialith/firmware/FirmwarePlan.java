@@ -1,6 +1,5 @@
 package org.myrialith.firmware;
 
-import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.nio.charset.StandardCharsets;
@@ -11,8 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
-import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -20,7 +17,6 @@ import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
-import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Holds;
 import org.myrialith.parts.Controller;
 
@@ -236,7 +232,7 @@ public record FirmwarePlan(
     return ramBytes() + stackBytes();
   }
 
-  private Reckoning flash() {
+  Reckoning flash() {
     return new Reckoning(
         "flash",
         "Flash, estimated",
@@ -250,7 +246,7 @@ public record FirmwarePlan(
         Source.partClass("program size read from builds of this player"));
   }
 
-  private Reckoning ram() {
+  Reckoning ram() {
     return work.cues().isPresent() ? ramOfCues() : ramOfShow();
   }
 
@@ -363,10 +359,10 @@ public record FirmwarePlan(
   }
 
   /** Over this share there is little left for changes (common practice). */
-  private static final double ROOMY_SHARE = 0.9;
+  static final double ROOMY_SHARE = 0.9;
 
   /** Returns whether flash and RAM leave some room on a class, and it has the pins. */
-  private boolean wouldDo(Controller other) {
+  boolean wouldDo(Controller other) {
     FirmwarePlan there =
         new FirmwarePlan(
             new FirmwareWork(other, work.sent(), work.cues()), packed, packings, tableBytes, holds);
@@ -386,14 +382,6 @@ public record FirmwarePlan(
         .filter(this::wouldDo)
         .sorted(Comparator.comparingInt(Controller::flashBytes))
         .toList();
-  }
-
-  /** The smallest of the same sort that has room. */
-  private Optional<Controller> larger() {
-    return Controller.CLASSES.stream()
-        .filter(c -> c.portable() == controller().portable())
-        .filter(this::wouldDo)
-        .min(Comparator.comparingInt(Controller::flashBytes));
   }
 
   @Override
@@ -423,51 +411,7 @@ public record FirmwarePlan(
    * @param smaller ways to frames that take less flash
    */
   public List<Finding> findings(Optional<Controller> smallest, List<Remedy> smaller) {
-    List<Finding> findings = new ArrayList<>();
-    findings.add(
-        fits("flash-fits", "flash", flashBytes(), controller().flashBytes(), flash(), smaller));
-    findings.add(
-        fits("ram-fits", "RAM", ramWithStackBytes(), controller().ramBytes(), ram(), List.of()));
-    smallest.ifPresent(c -> findings.add(smaller(c)));
-    return List.copyOf(findings);
-  }
-
-  private static Finding smaller(Controller smallest) {
-    return Finding.of(
-            Step.FIRMWARE,
-            "smaller-class",
-            Verdict.HOLDS,
-            phrase("The smallest class that would do: %s.", smallest.title()))
-        .mendedBy(List.of(use(smallest)));
-  }
-
-  private static Remedy use(Controller controller) {
-    return new Remedy("Use the " + controller.title(), new Change.UseController(controller.key()));
-  }
-
-  private Finding fits(
-      String key, String what, int takes, int has, Reckoning number, List<Remedy> remedies) {
-    Verdict verdict =
-        takes > has ? Verdict.BREAKS : takes > ROOMY_SHARE * has ? Verdict.TIGHT : Verdict.HOLDS;
-    Finding finding =
-        Finding.of(
-                Step.FIRMWARE,
-                key,
-                verdict,
-                phrase(
-                    "Takes %s of %s of %s.",
-                    Quantity.text(takes, "bytes"), Quantity.text(has, "bytes"), what))
-            .restingOn(number);
-    return verdict == Verdict.HOLDS
-        ? finding
-        : finding
-            .advising(
-                what.equals("flash")
-                    ? "Use fewer frames or fewer different colours, effects that the controller works out, or a controller class with more flash; this firmware reads no memory beside the controller."
-                    : "Use fewer pixels, or a controller class with more RAM.")
-            .mendedBy(
-                Stream.concat(remedies.stream(), larger().map(FirmwarePlan::use).stream())
-                    .toList());
+    return new MemoryFindings(this).all(smallest, smaller);
   }
 
   /**

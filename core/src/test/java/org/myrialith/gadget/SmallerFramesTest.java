@@ -11,6 +11,7 @@ import org.myrialith.effects.Layer;
 import org.myrialith.effects.Plasma;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
@@ -19,6 +20,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.SerialMemory;
 
 /** Frames that take too much flash: every way that is offered makes room. */
 class SmallerFramesTest {
@@ -74,6 +76,25 @@ class SmallerFramesTest {
                 assertThat(clip.frames().get(30).holdMillis()).isEqualTo(100);
               }
             });
+  }
+
+  /**
+   * Sizes and speeds by hand: 61 frames of 600 bytes are 36 600, more than 32 KB; 600 bytes over
+   * I2C at 400 kHz, nine bits each, take 13.5 ms (I2C bus specification, acknowledge after each
+   * byte).
+   */
+  @Test
+  void memoryBesideTheControllerIsNamedWithWhatItTakes() {
+    assertThat(flash(noise()).advice())
+        .contains("EEPROM of 128 KB on I2C")
+        .contains(Quantity.text(36_600, "bytes"))
+        .contains(Quantity.text(0.0135, "s"))
+        .contains(Quantity.text(0.1, "s"));
+    assertThat(SerialMemory.holding(32_768, 1, 1)).hasValue(SerialMemory.CLASSES.get(0));
+    assertThat(SerialMemory.holding(32_769, 1, 1)).hasValue(SerialMemory.CLASSES.get(1));
+    // 4 KB take 92 ms over I2C, and 8 ms over SPI
+    assertThat(SerialMemory.holding(30_000, 4096, 0.05)).hasValue(SerialMemory.CLASSES.get(2));
+    assertThat(SerialMemory.holding(20L << 20, 1, 1)).isEmpty();
   }
 
   @Test
