@@ -38,9 +38,11 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.play.Crossings;
 import org.myrialith.play.CuePlan;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.CuesStep;
+import org.myrialith.play.HandTrial;
 import org.myrialith.play.Ticks;
 import org.myrialith.power.ChainVolts;
 import org.myrialith.power.Load;
@@ -160,7 +162,16 @@ public final class GadgetPlan {
         cues()
             .map(plan -> new SceneDraws(gadget, plan.table(), wiring().plans()).all())
             .orElse(List.of());
-    return new CuesStep(cues(), draws, gadget.brief().feeds().map(supply -> supply.amps()));
+    Crossings crossings =
+        cues()
+            .map(plan -> Crossings.of(plan.table(), power().darkAmps(), power().mostAmps()))
+            .orElse(new Crossings(List.of()));
+    return new CuesStep(
+        cues(),
+        draws,
+        crossings,
+        cueTable().map(t -> HandTrial.of(t, cues().orElseThrow().lit(), power().darkAmps())),
+        gadget.brief().feeds().map(supply -> supply.amps()));
   }
 
   /** How often cues are asked: a whole frame is composed and sent in between. */

@@ -21,7 +21,9 @@ record SceneDraws(Gadget gadget, CueTable table, List<CircuitPlan> plans) {
   private CuesStep.Draw draw(SceneTable scene) {
     double frames = GadgetPlan.of(gadget.playing(scene.scene())).power().peakAmps();
     double values = scene.readouts().stream().mapToDouble(this::amps).sum();
-    return new CuesStep.Draw(scene.scene().id(), scene.scene().name(), frames, values);
+    int number = table.scenes().indexOf(scene);
+    boolean shown = table.rows().stream().anyMatch(row -> row.scene() == number);
+    return new CuesStep.Draw(scene.scene().id(), scene.scene().name(), frames, values, shown);
   }
 
   private double amps(ReadoutTable readout) {

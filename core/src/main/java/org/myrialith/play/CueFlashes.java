@@ -3,12 +3,7 @@ package org.myrialith.play;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import org.myrialith.colour.Levels;
-import org.myrialith.drive.Stretch;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
@@ -51,50 +46,16 @@ record CueFlashes(CueTable table, List<ClipLevels> lit) {
     return check.safe() ? 0 : check.flashingShare();
   }
 
-  /** What is seen on a stretch, from when on. */
-  private record Seen(ClipLevels like, List<Levels> levels, List<Integer> starts) {}
-
   private double watched() {
     CueEngine engine = new CueEngine(table);
-    Map<Integer, Seen> seen = new LinkedHashMap<>();
-    for (int t = 0; t < table.targets().size(); t++) {
-      int target = t;
-      like(table.targets().get(t))
-          .ifPresent(
-              like -> seen.put(target, new Seen(like, new ArrayList<>(), new ArrayList<>())));
-    }
-    note(engine, seen);
-    engine.untouched(WATCHED_MILLIS, () -> note(engine, seen));
-    return seen.values().stream()
-        .mapToDouble(one -> unsafe(FlashCheck.of(one.like, one.levels, one.starts)))
-        .max()
-        .orElse(0);
+    SeenLight seen = new SeenLight(table, lit);
+    seen.note(engine);
+    engine.untouched(WATCHED_MILLIS, () -> seen.note(engine));
+    return seen.flashing();
   }
 
-  private Optional<ClipLevels> like(Target target) {
-    return lit.stream().filter(clip -> target.is(clip.circuit(), clip.stretch())).findFirst();
-  }
-
-  private void note(CueEngine engine, Map<Integer, Seen> seen) {
-    List<Levels> sent = engine.levels();
-    seen.forEach(
-        (target, one) -> {
-          Stretch stretch = one.like.stretch();
-          Levels wire = sent.get(one.like.circuit());
-          int[] levels = new int[stretch.channels()];
-          for (int i = 0; i < levels.length; i++) {
-            levels[i] = wire.at(stretch.firstChannel() + i);
-          }
-          Levels own = Levels.of(one.like.plan().levelBits(), levels);
-          int last = one.levels.size() - 1;
-          if (last < 0 || !one.levels.get(last).equals(own)) {
-            one.levels.add(own);
-            one.starts.add(engine.nowMillis());
-          }
-        });
-  }
-
-  private static Finding flashing(String key, String what, double share) {
+  /** Tells of flashes. */
+  static Finding flashing(String key, String what, double share) {
     return Finding.of(
             Step.CUES,
             key,

@@ -20,18 +20,27 @@ import org.myrialith.finding.Verdict;
  *
  * @param plan empty while there are none
  * @param draws what each scene draws at most
+ * @param crossings what two of them draw while one comes over the other
+ * @param trial what hands set off; empty while the cues can't be obeyed
  * @param givesAmps what the supply gives; empty while none is named (A)
  */
-public record CuesStep(Optional<CuePlan> plan, List<Draw> draws, Optional<Double> givesAmps)
+public record CuesStep(
+    Optional<CuePlan> plan,
+    List<Draw> draws,
+    Crossings crossings,
+    Optional<HandTrial> trial,
+    Optional<Double> givesAmps)
     implements StepPlan {
   /**
    * What a scene draws at most.
    *
    * @param framesAmps its frames as they are sent, with all else dark (A)
    * @param valuesAmps more, with all lights of its values lit (A)
+   * @param shown whether any cue shows it
    */
-  public record Draw(String id, String name, double framesAmps, double valuesAmps) {
-    double amps() {
+  public record Draw(String id, String name, double framesAmps, double valuesAmps, boolean shown) {
+    /** Returns both together (A). */
+    public double amps() {
       return framesAmps + valuesAmps;
     }
   }
@@ -59,7 +68,62 @@ public record CuesStep(Optional<CuePlan> plan, List<Draw> draws, Optional<Double
         .max(Comparator.comparingDouble(Draw::amps))
         .filter(draw -> givesAmps.isPresent())
         .ifPresent(draw -> all.add(current(draw, givesAmps.get())));
+    crossings.pairs().stream()
+        .findFirst()
+        .filter(pair -> givesAmps.isPresent() && pair.amps() > givesAmps.get())
+        .ifPresent(pair -> all.add(crossing(pair, givesAmps.get())));
+    boolean flashes = all.stream().anyMatch(finding -> finding.key().startsWith("flashes-"));
+    if (!flashes) {
+      trial.ifPresent(tried -> all.addAll(handsFlash(tried)));
+    }
+    trial.filter(tried -> !tried.whole()).ifPresent(tried -> all.add(triedInPart(tried)));
     return all;
+  }
+
+  private static List<Finding> handsFlash(HandTrial trial) {
+    List<Finding> all = new ArrayList<>();
+    for (int p = 0; p < trial.parts().size(); p++) {
+      HandTrial.Part part = trial.parts().get(p);
+      if (part.flashes()) {
+        all.add(CueFlashes.flashing("flashes-hands-" + p, part.name(), part.flashingShare()));
+      }
+    }
+    return all;
+  }
+
+  private static Finding triedInPart(HandTrial trial) {
+    return Finding.of(
+            Step.CUES,
+            "tried-in-part",
+            Verdict.OPEN,
+            phrase(
+                "What hands set off was looked through for %s only: there is much that changes.",
+                Quantity.text(trial.millis() / 1000.0, "s")))
+        .advising("Try the other inputs yourself, and look for flashes.");
+  }
+
+  private static Finding crossing(Crossings.Pair pair, double gives) {
+    return Finding.of(
+            Step.CUES,
+            "cues-crossing",
+            Verdict.TIGHT,
+            phrase(
+                "While one comes over the other, %s draw at most %s; the supply gives %s.",
+                pair.names(), Quantity.text(pair.amps(), "A"), Quantity.text(gives, "A")))
+        .advising(
+            "Let the one clear the other before it comes, plan for these frames so that the limiter keeps within the supply, or use a larger one.")
+        .restingOn(reckoning(pair));
+  }
+
+  private static Reckoning reckoning(Crossings.Pair pair) {
+    return new Reckoning(
+        "crossing-" + pair.one() + "-" + pair.other(),
+        pair.names() + " at once draw at most",
+        pair.amps(),
+        "A",
+        "the dark gadget + of each fixture the one that draws more where both have frames, else both; within what the limiter lets through",
+        List.of(),
+        Source.ARITHMETIC);
   }
 
   private static Finding current(Draw draw, double gives) {
@@ -85,26 +149,22 @@ public record CuesStep(Optional<CuePlan> plan, List<Draw> draws, Optional<Double
         Source.ARITHMETIC);
   }
 
-  /** Two scenes at once: while one comes over the other, or side by side. */
-  private Reckoning crossing() {
-    List<Draw> most =
-        draws.stream().sorted(Comparator.comparingDouble(Draw::amps).reversed()).limit(2).toList();
+  private static Reckoning reckoning(HandTrial.Part part) {
     return new Reckoning(
-        "scenes-crossing",
-        "Any two scenes at once draw less than",
-        most.stream().mapToDouble(Draw::amps).sum(),
+        "hands-draw",
+        "Most that was drawn while hands worked the inputs",
+        part.peakAmps(),
         "A",
-        "the two that draw most, each with all else dark",
-        most.stream().map(draw -> given(draw.name(), draw.amps(), "A")).toList(),
+        "what was sent at each moment of a trial of all inputs; most of it: " + part.name(),
+        List.of(),
         Source.ARITHMETIC);
   }
 
   @Override
   public List<Reckoning> reckonings() {
     List<Reckoning> all = new ArrayList<>(draws.stream().map(CuesStep::reckoning).toList());
-    if (draws.size() > 1) {
-      all.add(crossing());
-    }
+    crossings.pairs().stream().limit(1).forEach(pair -> all.add(reckoning(pair)));
+    trial.flatMap(HandTrial::most).ifPresent(part -> all.add(reckoning(part)));
     return List.copyOf(all);
   }
 }

@@ -35,6 +35,7 @@ import org.myrialith.rail.RailPlan;
  * @param behind whether it is a converter that gives
  * @param limiter that the firmware carries: when it is planned for these frames and there is a
  *     supply
+ * @param played what it has to reckon with: all that is ever played
  */
 public record PowerPlan(
     Load load,
@@ -45,7 +46,8 @@ public record PowerPlan(
     List<ClipLevels> levels,
     CurrentCourse course,
     boolean behind,
-    Optional<Limiter> limiter)
+    Optional<Limiter> limiter,
+    List<ClipLevels> played)
     implements StepPlan {
 
   private static final int WHITE = 255;
@@ -67,7 +69,8 @@ public record PowerPlan(
     Optional<Limiter> limiter = limiter(load, supply, settings, played);
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
     CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
-    return new PowerPlan(load, supply, settings, colour, show, levels, course, behind, limiter);
+    return new PowerPlan(
+        load, supply, settings, colour, show, levels, course, behind, limiter, played);
   }
 
   private static Optional<Double> budget(Optional<Supply> supply, PowerSettings settings) {
@@ -116,6 +119,18 @@ public record PowerPlan(
 
   double worstAmps(int brightnessPercent) {
     return load.ampsAllAt(LevelTable.of(colour.withBrightness(brightnessPercent)).level(WHITE));
+  }
+
+  /** Returns what the dark gadget draws (A). */
+  public double darkAmps() {
+    return load.darkAmps();
+  }
+
+  /** Returns the most that the limiter lets through (A); infinite where there is none. */
+  public double mostAmps() {
+    return limiter.isEmpty()
+        ? Double.POSITIVE_INFINITY
+        : Math.max(budgetAmps().orElseThrow(), darkAmps() + Load.switchedAmps(played));
   }
 
   /** Returns the position of the moment that is sent with most current, -1 when nothing plays. */

@@ -10,6 +10,7 @@ import org.myrialith.cues.Cue;
 import org.myrialith.cues.CueSheet;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.play.CuesStep;
 import org.myrialith.starts.CueStart;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -57,6 +58,7 @@ class CuesPage {
             .cueTable()
             .map(table -> !table.kept().isEmpty() || !table.chip().isEmpty())
             .orElse(false));
+    page.addObject("drawn", DrawnTable.of((CuesStep) opened.plan().step(Step.CUES)).orElse(null));
     PartForm<CueSheet> values = new PartForm<>(CueSheet.DESCRIPTION, sheet);
     FormValues valuesForm = values.shown().over(cue.isEmpty() && scene.isEmpty() ? typed : null);
     page.addObject("valuesForm", valuesForm);
