@@ -3,6 +3,7 @@ import { follow } from "./drag.js";
 import { layPieces } from "./page.js";
 import { forget, holds, moved, patch, pick, pickedCells, place } from "./picked.js";
 import { change, underWay } from "./queue.js";
+import { spin } from "./spin.js";
 
 const LONGEST_ROW = 64;
 const SHAPE_HIGH = 300; // of a fixture drawn as it looks (px)
@@ -10,6 +11,8 @@ const SHAPE_HIGH = 300; // of a fixture drawn as it looks (px)
 const TWO = ["line", "rectangle", "frame", "ellipse", "blend", "move"];
 // tools that act at a place
 const ONE = ["fill", "replace"];
+
+const FAINT = 0.3; // of a layer before the one that is painted
 
 // where the maker was, for an easel that comes in the place of another while keys are pressed
 let whereabouts = [0, 0];
@@ -51,12 +54,16 @@ class LitEasel extends HTMLElement {
   read() {
     this.columns = Number(this.dataset.columns);
     this.rows = Number(this.dataset.rows);
+    // of a stack: rows of a layer
+    this.layerRows = this.rows / Number(this.dataset.layers || 1);
     // a long strip is folded into rows on the screen
     this.across = this.rows === 1 ? Math.min(this.columns, LONGEST_ROW) : this.columns;
     this.down = Math.ceil((this.columns * this.rows) / this.across);
     this.rgb = Uint8Array.from(atob(this.dataset.rgb), (c) => c.charCodeAt(0));
     this.before = this.dataset.before ? Uint8Array.from(atob(this.dataset.before), (c) => c.charCodeAt(0)) : undefined;
-    this.spots = this.dataset.spots ? this.dataset.spots.trim().split(" ").map((spot) => spot.split(",").map(Number)) : undefined;
+    const places = (text) => (text?.trim() ? text.trim().split(" ").map((spot) => spot.split(",").map(Number)) : undefined);
+    this.flat = places(this.dataset.spots);
+    this.deep = places(this.dataset.space);
     // segments: cell, and both ends
     this.strokes = new Map();
     for (const one of this.dataset.strokes?.trim() ? this.dataset.strokes.trim().split(" ") : []) {
@@ -65,8 +72,36 @@ class LitEasel extends HTMLElement {
     }
   }
 
+  get inSpace() {
+    return this.deep && this.form.querySelector(".in-space")?.checked;
+  }
+
   get shaped() {
-    return this.spots && this.form.querySelector(".as-it-looks")?.checked;
+    return this.inSpace || (this.flat && this.form.querySelector(".as-it-looks")?.checked);
+  }
+
+  /** The layer that is painted, from 0; -1 for all. */
+  get layer() {
+    return Number(this.form.querySelector(".layer-only")?.value ?? 0) - 1;
+  }
+
+  layerOf(number) {
+    return Math.floor(number / (this.columns * this.layerRows));
+  }
+
+  /** How much of a cell is seen: of the layer that is painted all, of those before it little, of those over it nothing. */
+  strength(number) {
+    const above = this.layer < 0 ? 0 : this.layer - this.layerOf(number);
+    return above < 0 ? 0 : FAINT ** above;
+  }
+
+  /** Places as they are looked at: cell, x, y, and how near, the farthest first. */
+  get spots() {
+    if (!this.inSpace) {
+      return this.flat;
+    }
+    const of = spin(...[...this.form.querySelectorAll(".easel-turn input")].map((slider) => Number(slider.value)));
+    return this.deep.map(([cell, x, y, z]) => [cell, ...of(x, y, z)]).sort((one, other) => one[3] - other[3]);
   }
 
   get ghost() {
@@ -90,10 +125,11 @@ class LitEasel extends HTMLElement {
     this.canvas.addEventListener("focus", () => this.draw());
     this.canvas.addEventListener("blur", () => this.draw());
     this.form.addEventListener("change", (e) => {
-      if (e.target.matches(".as-it-looks, .frame-before")) {
-        this.draw();
+      if (e.target.matches(".as-it-looks, .frame-before, .in-space, .layer-only")) {
+        this.look();
       }
     });
+    this.form.addEventListener("input", (e) => e.target.closest(".easel-turn") && this.draw());
     this.form.addEventListener("click", (e) => {
       if (e.target.closest(".put-picked")) {
         this.put(this.cursor);
@@ -105,8 +141,18 @@ class LitEasel extends HTMLElement {
       }
     });
     this.offer();
+    this.look();
     this.watcher = new ResizeObserver(() => this.draw());
     this.watcher.observe(this);
+    this.draw();
+  }
+
+  /** Another way to look at it. */
+  look() {
+    const turns = this.form.querySelector(".easel-turn");
+    if (turns) {
+      turns.hidden = !this.inSpace;
+    }
     this.draw();
   }
 
@@ -124,18 +170,32 @@ class LitEasel extends HTMLElement {
       return this.nearest(event.clientX - box.left, event.clientY - box.top);
     }
     const x = Math.floor(((event.clientX - box.left) / box.width) * this.across);
-    const y = Math.floor(((event.clientY - box.top) / box.height) * this.down);
-    return this.unfold(Math.max(0, Math.min(this.across - 1, x)), Math.max(0, Math.min(this.down - 1, y)));
+    const y = Math.floor(((event.clientY - box.top) / box.height) * this.shownRows);
+    return this.unfold(Math.max(0, Math.min(this.across - 1, x)), this.firstRow + Math.max(0, Math.min(this.shownRows - 1, y)));
   }
 
   cellOf(number) {
     return [number % this.columns, Math.floor(number / this.columns)];
   }
 
+  /** Rows of the grid that are drawn: all, or those of one layer. */
+  get shownRows() {
+    return this.layer < 0 ? this.down : this.layerRows;
+  }
+
+  get firstRow() {
+    return Math.max(0, this.layer) * this.layerRows;
+  }
+
   /** Places of the emitters on the canvas: cell, x, y. */
   seen() {
     const { scale, left, top, edge } = this.view;
     return this.spots.map(([cell, x, y]) => [cell, (x - left) * scale + edge, (y - top) * scale + edge]);
+  }
+
+  /** Those of them that can be painted. */
+  paintable() {
+    return this.seen().filter(([cell]) => this.strength(cell) === 1);
   }
 
   /** Both ends of a segment on the canvas: x, y, x, y. */
@@ -154,10 +214,11 @@ class LitEasel extends HTMLElement {
   /** The cell whose emitter or segment is nearest to a place. */
   nearest(x, y) {
     let best = [Infinity, 0];
-    for (const [cell, sx, sy] of this.seen()) {
+    for (const [cell, sx, sy] of this.paintable()) {
       const stroke = this.strokeOf(cell);
       const away = stroke ? LitEasel.fromStroke(stroke, x, y) : Math.hypot(sx - x, sy - y);
-      if (away < best[0]) {
+      // in space the one before hides those behind it
+      if (away < best[0] || (this.inSpace && away < this.radius)) {
         best = [away, cell];
       }
     }
@@ -167,7 +228,7 @@ class LitEasel extends HTMLElement {
   /** The cell that lies that way from where the maker is: near, and not far off the way. */
   beside([right, down]) {
     const here = this.cursor[1] * this.columns + this.cursor[0];
-    const seen = this.seen();
+    const seen = this.paintable();
     const [, x, y] = seen.find(([cell]) => cell === here) ?? seen[0];
     let best = [Infinity, here];
     for (const [cell, sx, sy] of seen) {
@@ -223,8 +284,8 @@ class LitEasel extends HTMLElement {
       this.dab(start);
     }
     this.draw();
-    const drag = (e) => {
-      const cell = this.cellAt(e);
+    let [x, y] = [event.clientX, event.clientY];
+    const touch = (cell) => {
       const last = cells.at(-1);
       if (cell[0] !== last[0] || cell[1] !== last[1]) {
         cells.push(cell);
@@ -234,6 +295,14 @@ class LitEasel extends HTMLElement {
         }
         this.draw(TWO.includes(this.tool) ? [start, cell] : undefined);
       }
+    };
+    const drag = (e) => {
+      // as it looks, a quick hand passes over what lies between
+      const steps = this.shaped ? Math.max(1, Math.ceil(Math.hypot(e.clientX - x, e.clientY - y) / this.radius)) : 1;
+      for (let step = 1; step <= steps; step++) {
+        touch(this.cellAt({ clientX: x + ((e.clientX - x) * step) / steps, clientY: y + ((e.clientY - y) * step) / steps }));
+      }
+      [x, y] = [e.clientX, e.clientY];
     };
     const send = () => this.tool === "move" ? this.pickAll([start, cells.at(-1)]) : this.send(TWO.includes(this.tool) ? [start, cells.at(-1)] : ONE.includes(this.tool) ? [start] : cells);
     // a pencil has painted already; a line that was taken away is not drawn
@@ -312,9 +381,8 @@ class LitEasel extends HTMLElement {
     if (way && !event.altKey && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
       const [x, y] = this.fold(this.cursor);
-      this.cursor = this.shaped
-        ? this.beside(way)
-        : this.unfold(Math.max(0, Math.min(this.across - 1, x + way[0])), Math.max(0, Math.min(this.down - 1, y + way[1])));
+      const row = Math.max(this.firstRow, Math.min(this.firstRow + this.shownRows - 1, y + way[1]));
+      this.cursor = this.shaped ? this.beside(way) : this.unfold(Math.max(0, Math.min(this.across - 1, x + way[0])), row);
       this.draw(this.from && [this.from, this.cursor]);
     } else if (event.key === " " || event.key === "Enter") {
       event.preventDefault();
@@ -364,9 +432,10 @@ class LitEasel extends HTMLElement {
     const colour = this.form.elements.colour.value;
     const size = this.form.elements.size.value;
     const mirror = this.form.elements.mirror.value;
+    const more = { layer: this.layer, apart: Boolean(this.shaped) };
     change({
       action: this.frame,
-      fields: Object.entries({ ...act, colour, size, mirror }),
+      fields: Object.entries({ ...act, colour, size, mirror, ...more }),
       about: `a stroke on ${this.getAttribute("aria-label").split(",")[0].toLowerCase()}`,
       again: true,
       // the first stroke of all brings a page of its own
@@ -397,8 +466,9 @@ class LitEasel extends HTMLElement {
   /** Draws the fixture as it looks. */
   drawShape(width, line, carried) {
     const ends = [...this.strokes.values()];
-    const xs = [...this.spots.map((s) => s[1]), ...ends.flatMap((s) => [s[0], s[2]])];
-    const ys = [...this.spots.map((s) => s[2]), ...ends.flatMap((s) => [s[1], s[3]])];
+    const spots = this.spots;
+    const xs = [...spots.map((s) => s[1]), ...ends.flatMap((s) => [s[0], s[2]])];
+    const ys = [...spots.map((s) => s[2]), ...ends.flatMap((s) => [s[1], s[3]])];
     const [left, top] = [Math.min(...xs), Math.min(...ys)];
     const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - top];
     const edge = 16;
@@ -413,12 +483,15 @@ class LitEasel extends HTMLElement {
     pen.scale(fine, fine);
     const seen = this.seen();
     let room = 2 * edge;
-    for (let i = 1; i < seen.length; i++) {
-      room = Math.min(room, Math.hypot(seen[i][1] - seen[i - 1][1], seen[i][2] - seen[i - 1][2]) || room);
+    const wired = this.inSpace ? this.deep : this.flat;
+    for (let i = 1; i < wired.length; i++) {
+      const apart = Math.hypot(...wired[i].slice(1).map((at, axis) => at - wired[i - 1][axis + 1]));
+      room = Math.min(room, apart * scale || room);
     }
     const shortest = Math.min(...ends.map(([x1, y1, x2, y2]) => Math.hypot(x2 - x1, y2 - y1)));
     const broad = Math.max(3, Math.min(18, 0.19 * shortest * scale));
     const radius = ends.length ? Math.max(2.5, 0.7 * broad) : Math.max(2, Math.min(edge - 3, 0.42 * room));
+    this.radius = radius;
     const disc = (x, y, r) => {
       pen.beginPath();
       pen.arc(x, y, r, 0, 7);
@@ -446,6 +519,7 @@ class LitEasel extends HTMLElement {
         continue;
       }
       const cell = this.cellOf(number);
+      pen.globalAlpha = this.strength(number);
       disc(x, y, radius);
       pen.fillStyle = this.colourOf(cell);
       pen.fill();
@@ -457,6 +531,7 @@ class LitEasel extends HTMLElement {
         pen.fillStyle = this.colourOf(cell, this.before);
         pen.fill();
       }
+      pen.globalAlpha = 1;
     }
     const corner = carried ?? place(this.frame)?.[0];
     if (corner) {
@@ -501,6 +576,20 @@ class LitEasel extends HTMLElement {
     }
   }
 
+  /** The layer before is seen faintly at the rim of a cell, the one before that at the rim of this. */
+  drawBeneath(pen, [column, row], side, seam) {
+    const [x, y] = [column * side, row * side];
+    const beneath = Math.min(2, this.layer);
+    for (let below = beneath; below > 0; below--) {
+      const inset = (beneath - below) * 0.09 * side;
+      pen.globalAlpha = FAINT ** (below - 1) * 0.6;
+      pen.strokeStyle = this.colourOf([column, row - below * this.layerRows]);
+      pen.lineWidth = 0.09 * side;
+      pen.strokeRect(x + inset + 0.045 * side, y + inset + 0.045 * side, side - seam - 2 * inset - 0.09 * side, side - seam - 2 * inset - 0.09 * side);
+    }
+    pen.globalAlpha = 1;
+  }
+
   /** The cells that are picked, where they stand or where they are carried to. */
   drawPicked(pen, side, high, carried) {
     const at = place(this.frame);
@@ -529,7 +618,9 @@ class LitEasel extends HTMLElement {
 
   tell() {
     this.offer();
-    this.word.textContent = `column ${this.cursor[0]}, row ${this.cursor[1]}: ${this.colourOf(this.cursor)}`;
+    const [column, row] = this.cursor;
+    const layer = this.layerRows < this.rows ? `layer ${Math.floor(row / this.layerRows) + 1}, ` : "";
+    this.word.textContent = `${layer}column ${column}, row ${row % this.layerRows}: ${this.colourOf(this.cursor)}`;
   }
 
   draw(line, carried) {
@@ -541,21 +632,26 @@ class LitEasel extends HTMLElement {
       this.drawShape(width, line, carried);
       return;
     }
-    const side = Math.min(width / this.across, 230 / Math.min(this.down, 16));
+    const side = Math.min(width / this.across, 230 / Math.min(this.shownRows, 16));
     const high = this.down === 1 ? Math.max(side, 34) : side;
     const fine = window.devicePixelRatio || 1;
     this.canvas.style.width = `${side * this.across}px`;
-    this.canvas.style.height = `${high * this.down}px`;
+    this.canvas.style.height = `${high * this.shownRows}px`;
     this.canvas.width = Math.round(side * this.across * fine);
-    this.canvas.height = Math.round(high * this.down * fine);
+    this.canvas.height = Math.round(high * this.shownRows * fine);
     const pen = this.canvas.getContext("2d");
     pen.scale(fine, fine);
+    pen.translate(0, -this.firstRow * high);
     const seam = side > 5 ? 1 : 0;
     for (let i = 0; i < this.columns * this.rows; i++) {
       const cell = [i % this.columns, Math.floor(i / this.columns)];
       const [x, y] = this.fold(cell);
+      if (this.strength(i) < 1) {
+        continue;
+      }
       pen.fillStyle = this.colourOf(cell);
       pen.fillRect(x * side, y * high, side - seam, high - seam);
+      this.drawBeneath(pen, cell, side, seam);
       if (this.ghost) {
         pen.fillStyle = this.colourOf(cell, this.before);
         pen.fillRect((x + 0.32) * side, (y + 0.32) * high, 0.36 * side, 0.36 * high);

@@ -1,6 +1,7 @@
 // The layout in space, turned by dragging, by keys and by two sliders. Places come from the server; this looks at them.
 
 import { follow } from "./drag.js";
+import { spin } from "./spin.js";
 
 const FILL = 0.9; // of the room that the gadget takes
 const FOOT = 44; // pixels
@@ -91,18 +92,13 @@ class LitSpace extends HTMLElement {
     this.canvas.height = Math.round(height * fine);
     const pen = this.canvas.getContext("2d");
     pen.setTransform(fine, 0, 0, fine, 0, 0);
-    const a = (this.turn * Math.PI) / 180;
     const b = (this.tilt * Math.PI) / 180;
-    const [ca, sa, cb, sb] = [Math.cos(a), Math.sin(a), Math.cos(b), Math.sin(b)];
+    const [cb, sb] = [Math.cos(b), Math.sin(b)];
     // as large as fits at this tilt, whichever way it is turned; the sliders keep their room at the foot
     const round = Math.hypot(this.size[0], this.size[2]);
     const high = this.size[1] * Math.abs(cb) + round * Math.abs(sb);
     const scale = FILL * Math.min(width / round, (height - FOOT) / high);
-    const spun = (x, y, z) => {
-      const x1 = x * ca + z * sa;
-      const z1 = -x * sa + z * ca;
-      return [x1, y * cb + z1 * sb, -y * sb + z1 * cb];
-    };
+    const spun = spin(this.turn, this.tilt);
     const seen = (x, y, z) => {
       const [px, py, pz] = spun(x - this.middle[0], y - this.middle[1], z - this.middle[2]);
       return [width / 2 + px * scale, (height - FOOT) / 2 + py * scale, pz];

@@ -18,8 +18,10 @@ import org.myrialith.finding.InputException;
  * @param colour 0xRRGGBB
  * @param size of the brush (cells wide and high)
  * @param mirror what is painted on the other side as well
+ * @param apart whether a pencil touches the points only, and not what lies between them
  */
-public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size, Mirror mirror) {
+public record Stroke(
+    Tool tool, List<Picture.Cell> points, int colour, int size, Mirror mirror, boolean apart) {
   /** Allowed sizes of a brush. */
   public static final Bounds SIZE = Bounds.count(1, 9, "cells");
 
@@ -74,6 +76,14 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
       this.down = down;
     }
 
+    boolean across() {
+      return across;
+    }
+
+    boolean down() {
+      return down;
+    }
+
     /** Returns the word in requests. */
     public String key() {
       return name().toLowerCase(Locale.ROOT);
@@ -104,12 +114,46 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
     Objects.requireNonNull(mirror, "mirror");
   }
 
+  /** An act whose pencil goes from point to point. */
+  public Stroke(Tool tool, List<Picture.Cell> points, int colour, int size, Mirror mirror) {
+    this(tool, points, colour, size, mirror, false);
+  }
+
+  /** Returns it with a pencil that touches the points only. */
+  public Stroke touching() {
+    return new Stroke(tool, points, colour, size, mirror, true);
+  }
+
   private Picture.Cell first() {
     return points.get(0);
   }
 
   private Picture.Cell last() {
     return points.get(points.size() - 1);
+  }
+
+  /**
+   * Returns the picture after it is done on some of its rows as if there were no others.
+   *
+   * @param top first of them
+   * @throws InputException for rows or points beyond them
+   */
+  public Picture on(Picture picture, int top, int rows) {
+    Picture.Cell corner = new Picture.Cell(0, top);
+    Picture.Cell other = new Picture.Cell(picture.columns() - 1, top + rows - 1);
+    Picture own = Patch.of(picture, corner, other).picture();
+    List<Picture.Cell> inside =
+        points.stream().map(p -> new Picture.Cell(p.column(), p.row() - top)).toList();
+    for (Picture.Cell point : inside) {
+      if (point.row() < 0 || point.row() >= rows) {
+        throw new InputException(
+            "points",
+            point.column() + "," + (point.row() + top),
+            "rows " + top + " to " + (top + rows - 1) + ", those of the layer");
+      }
+    }
+    Stroke within = new Stroke(tool, inside, colour, size, mirror, apart);
+    return new Patch(within.on(own)).on(picture, 0, top);
   }
 
   /** Returns the picture after it. */
@@ -146,7 +190,7 @@ public record Stroke(Tool tool, List<Picture.Cell> points, int colour, int size,
 
   private Set<Picture.Cell> cells() {
     return switch (tool) {
-      case PENCIL -> widened(through(points));
+      case PENCIL -> widened(apart ? new LinkedHashSet<>(points) : through(points));
       case LINE -> widened(through(List.of(first(), last())));
       case RECTANGLE -> box((column, row, box) -> true);
       case FRAME -> box((column, row, box) -> box.rim(column, row, size));

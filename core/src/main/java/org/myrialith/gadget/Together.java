@@ -6,16 +6,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
+import org.myrialith.frames.PlaceStroke;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.Stroke;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
+import org.myrialith.layout.Pose;
 import org.myrialith.layout.Position;
 
 /**
@@ -37,8 +41,9 @@ public final class Together {
    * A cell of a fixture.
    *
    * @param xMm where it lights, {@code yMm}: down
+   * @param pose where that is in space
    */
-  public record Spot(String fixture, int cell, double xMm, double yMm) {}
+  public record Spot(String fixture, int cell, double xMm, double yMm, Pose pose) {}
 
   private Together(Gadget gadget, Map<String, Integer> frames, List<Spot> spots) {
     this.gadget = gadget;
@@ -76,7 +81,7 @@ public final class Together {
       int cell = at.row() * fixture.seenColumns() + at.column();
       boolean own = over.equals(ALL) || has(plan.gadget(), over, fixture.id(), emitter.index());
       if (own && !emitter.dark() && seen.add(fixture.id() + " " + cell)) {
-        all.add(new Spot(fixture.id(), cell, at.xMm(), at.yMm()));
+        all.add(new Spot(fixture.id(), cell, at.xMm(), at.yMm(), emitter.pose()));
       }
     }
     return all;
@@ -125,35 +130,48 @@ public final class Together {
   }
 
   /**
-   * Returns the gadget with places painted, on the frame that each fixture shows in the moment; a
-   * fixture without frames gets its first.
+   * Returns the gadget after a stroke on its places, each on the frame that its fixture shows in
+   * the moment; a fixture without frames gets its first.
    *
    * @throws InputException for a place that is not there
    */
-  public Gadget painted(List<Integer> places, int colour) {
-    Map<String, Set<Integer>> cells = new LinkedHashMap<>();
-    for (int place : places) {
-      if (place < 0 || place >= spots.size()) {
-        throw new InputException("points", place, "a place from 0 to " + (spots.size() - 1));
-      }
-      Spot spot = spots.get(place);
-      cells.computeIfAbsent(spot.fixture, fixture -> new TreeSet<>()).add(spot.cell);
-    }
+  public Gadget painted(PlaceStroke stroke) {
+    Map<String, Map<Integer, Integer>> cells = new LinkedHashMap<>();
+    stroke
+        .on(lights())
+        .forEach(
+            (place, colour) -> {
+              Spot spot = spots.get(place);
+              cells
+                  .computeIfAbsent(spot.fixture, fixture -> new TreeMap<>())
+                  .put(spot.cell, colour);
+            });
     Gadget with = gadget;
-    for (Map.Entry<String, Set<Integer>> one : cells.entrySet()) {
-      with = with.with(painted(with, one.getKey(), one.getValue(), colour));
+    for (Map.Entry<String, Map<Integer, Integer>> one : cells.entrySet()) {
+      with = with.with(painted(with, one.getKey(), one.getValue()));
     }
     return with;
   }
 
-  private Clip painted(Gadget with, String fixture, Set<Integer> cells, int colour) {
+  private PlaceStroke.Lights lights() {
+    byte[] rgb = rgb();
+    return new PlaceStroke.Lights(
+        spots.stream().mapToDouble(Spot::xMm).toArray(),
+        spots.stream().mapToDouble(Spot::yMm).toArray(),
+        IntStream.range(0, spots.size())
+            .map(i -> (rgb[3 * i] & 255) << 16 | (rgb[3 * i + 1] & 255) << 8 | rgb[3 * i + 2] & 255)
+            .toArray());
+  }
+
+  private Clip painted(Gadget with, String fixture, Map<Integer, Integer> cells) {
     Picture old = picture(fixture);
     byte[] rgb = old.rgb().clone();
-    for (int cell : cells) {
-      rgb[3 * cell] = (byte) (colour >> 16);
-      rgb[3 * cell + 1] = (byte) (colour >> 8);
-      rgb[3 * cell + 2] = (byte) colour;
-    }
+    cells.forEach(
+        (cell, colour) -> {
+          rgb[3 * cell] = (byte) (colour >> 16);
+          rgb[3 * cell + 1] = (byte) (colour >> 8);
+          rgb[3 * cell + 2] = (byte) (int) colour;
+        });
     Picture fresh = Picture.of(old.columns(), old.rows(), rgb);
     return with.clipOn(fixture)
         .map(clip -> clip.withFrame(frame(fixture), held(clip, fresh, fixture)))
@@ -173,5 +191,10 @@ public final class Together {
   /** Returns all of its places, by their numbers. */
   public List<Integer> all() {
     return IntStream.range(0, spots.size()).boxed().toList();
+  }
+
+  /** Returns the gadget with places painted, and nothing between them. */
+  public Gadget painted(List<Integer> places, int colour) {
+    return painted(new PlaceStroke(Stroke.Tool.PENCIL, places, colour, 1, Stroke.Mirror.NONE));
   }
 }

@@ -7,6 +7,8 @@ import java.awt.geom.Ellipse2D;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.myrialith.frames.Picture.Cell;
 import org.myrialith.frames.Stroke.Mirror;
 import org.myrialith.frames.Stroke.Tool;
@@ -110,6 +112,42 @@ class StrokeTest {
     }
     assertThat(picture.colour(5, 0)).isZero();
     assertThat(picture.colour(15, 0)).isEqualTo(0xffffff);
+  }
+
+  /** A stack of three layers, four rows each: nothing gets from one layer into another. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Tool.class,
+      names = {"MOVE"},
+      mode = EnumSource.Mode.EXCLUDE)
+  void whatIsDoneOnALayerStaysThere(Tool tool) {
+    Picture dark = Picture.dark(5, 12);
+    Stroke stroke = new Stroke(tool, List.of(new Cell(1, 4), new Cell(4, 6)), RED, 3, Mirror.DOWN);
+    Picture painted = stroke.on(dark, 4, 4);
+    for (int row = 0; row < 12; row++) {
+      for (int column = 0; column < 5; column++) {
+        if (row < 4 || row > 7) {
+          assertThat(painted.colour(column, row)).isZero();
+        }
+      }
+    }
+    // and there it is what the same act is on a picture of that layer alone
+    Picture alone =
+        new Stroke(tool, List.of(new Cell(1, 0), new Cell(4, 2)), RED, 3, Mirror.DOWN)
+            .on(Picture.dark(5, 4));
+    for (int cell = 0; cell < 20; cell++) {
+      assertThat(painted.colour(cell % 5, 4 + cell / 5))
+          .isEqualTo(alone.colour(cell % 5, cell / 5));
+    }
+    assertThatThrownBy(() -> stroke.on(dark, 0, 4)).hasMessageContaining("those of the layer");
+  }
+
+  @Test
+  void aPencilThatTouchesPaintsNothingBetween() {
+    Stroke pencil =
+        new Stroke(Tool.PENCIL, List.of(new Cell(0, 0), new Cell(9, 9)), RED, 1, Mirror.NONE);
+    assertThat(lit(pencil.on(Picture.dark(10, 10)))).isEqualTo(10);
+    assertThat(lit(pencil.touching().on(Picture.dark(10, 10)))).isEqualTo(2);
   }
 
   @Test

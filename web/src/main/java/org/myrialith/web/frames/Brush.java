@@ -49,22 +49,6 @@ final class Brush {
    */
   static Stroke read(
       String tool, String points, String colour, String size, String mirror, Picture picture) {
-    Stroke.Tool with =
-        Stroke.Tool.of(tool)
-            .orElseThrow(
-                () ->
-                    new InputException(
-                        "tool",
-                        tool,
-                        keys(Arrays.stream(Stroke.Tool.values()).map(Stroke.Tool::key))));
-    Stroke.Mirror mirrored =
-        Stroke.Mirror.of(mirror)
-            .orElseThrow(
-                () ->
-                    new InputException(
-                        "mirror",
-                        mirror,
-                        keys(Arrays.stream(Stroke.Mirror.values()).map(Stroke.Mirror::key))));
     List<Picture.Cell> cells = new ArrayList<>();
     for (String pair : points.strip().split("\\s+")) {
       cells.add(cell(pair, picture));
@@ -75,8 +59,32 @@ final class Brush {
             "at most " + MOST_POINTS + " points in one stroke");
       }
     }
-    int wide = (int) TypedNumber.require("size", size, Stroke.SIZE);
-    return new Stroke(with, cells, colour(colour), wide, mirrored);
+    return new Stroke(tool(tool), cells, colour(colour), size(size), mirror(mirror));
+  }
+
+  /** Returns the tool of a word. */
+  static Stroke.Tool tool(String tool) {
+    return Stroke.Tool.of(tool)
+        .orElseThrow(
+            () ->
+                new InputException(
+                    "tool", tool, keys(Arrays.stream(Stroke.Tool.values()).map(Stroke.Tool::key))));
+  }
+
+  /** Returns the mirror of a word. */
+  static Stroke.Mirror mirror(String mirror) {
+    return Stroke.Mirror.of(mirror)
+        .orElseThrow(
+            () ->
+                new InputException(
+                    "mirror",
+                    mirror,
+                    keys(Arrays.stream(Stroke.Mirror.values()).map(Stroke.Mirror::key))));
+  }
+
+  /** Returns the size of a brush. */
+  static int size(String size) {
+    return (int) TypedNumber.require("size", size, Stroke.SIZE);
   }
 
   /**

@@ -2,7 +2,6 @@ package org.myrialith.web.frames;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.myrialith.cues.CueSheet;
@@ -255,18 +254,17 @@ class FramesController {
         errors -> page(id, fixture, frame));
   }
 
+  private static int layers(Gadget gadget, String fixture) {
+    return FramesPage.layers(gadget.fixture(fixture).orElseThrow(NotThereException::new));
+  }
+
   @PostMapping("/{fixture}/{frame}/paint")
   ModelAndView paint(
       @PathVariable UUID id,
       @PathVariable String fixture,
       @PathVariable int frame,
       @RequestParam int base,
-      @RequestParam String tool,
-      @RequestParam String points,
-      @RequestParam String colour,
-      @RequestParam(defaultValue = "1") String size,
-      @RequestParam(defaultValue = "none") String mirror,
-      @RequestParam(defaultValue = "") String patch,
+      Painting act,
       @RequestHeader(name = "X-Easel", required = false) String easel) {
     ModelAndView onward =
         pages.edit(
@@ -276,18 +274,12 @@ class FramesController {
             gadget -> {
               Clip clip = clipOn(gadget, fixture);
               Frame old = frame(clip, frame);
-              Picture painted =
-                  patch.isEmpty()
-                      ? Brush.read(tool, points, colour, size, mirror, old.picture())
-                          .on(old.picture())
-                      : Brush.put(patch, points, old.picture());
+              Picture painted = act.on(old.picture(), layers(gadget, fixture));
               return gadget.with(clip.withFrame(frame, new Frame(painted, old.holdMillis())));
             },
             there(fixture, frame),
             errors -> page(id, fixture, frame));
-    onward.addObject(
-        "typed",
-        Map.of("points", points, "colour", colour, "tool", tool, "size", size, "mirror", mirror));
+    onward.addObject("typed", act.typed());
     boolean moved = onward.getView() instanceof RedirectView;
     boolean saved = moved && !((RedirectView) onward.getView()).getUrl().contains("/late/");
     if (easel != null && saved) {

@@ -26,6 +26,7 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Position;
 import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.Stack;
 
 /**
  * The bench of the frames.
@@ -157,14 +158,12 @@ public record FramesPage(
 
   /**
    * Returns where each emitter of the fixture is, as it looks: cell of the picture, x and y in
-   * tenths of a millimetre; empty for a panel, which looks as its picture does, and for what is
-   * straight, which would be drawn too small.
+   * tenths of a millimetre; empty for a panel, which looks as its picture does, for what stands in
+   * layers, and for what is straight, which would be drawn too small.
    */
   public String spots() {
-    if (fixture == null || fixture.shape() instanceof Panel) {
-      return "";
-    }
-    if (straight()) {
+    boolean asItsPicture = fixture == null || fixture.shape() instanceof Panel || layers() > 1;
+    if (asItsPicture || straight()) {
       return "";
     }
     StringBuilder spots = new StringBuilder();
@@ -176,6 +175,31 @@ public record FramesPage(
       spots.append(' ');
     }
     return spots.toString();
+  }
+
+  /** Returns the layers of a stack; 1 for all else. */
+  public int layers() {
+    return fixture == null ? 1 : layers(fixture);
+  }
+
+  static int layers(Fixture fixture) {
+    return fixture.shape() instanceof Stack stack ? stack.layers() : 1;
+  }
+
+  /**
+   * Returns where each emitter stands in space, with the cell that it shows; empty for what is
+   * flat.
+   */
+  public String space() {
+    if (fixture == null) {
+      return "";
+    }
+    return PlacesText.inSpace(
+        IntStream.range(0, fixture.count()).mapToObj(fixture.shape()::pose).toList(),
+        emitter -> {
+          Position at = fixture.position(emitter);
+          return at.row() * fixture.seenColumns() + at.column();
+        });
   }
 
   /**

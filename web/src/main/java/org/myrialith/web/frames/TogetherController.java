@@ -14,6 +14,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.Stroke;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.gadget.Together;
@@ -45,9 +46,17 @@ class TogetherController {
    * @param moment number of it, from 1, of {@code moments}
    * @param when it begins, and how long it is held
    * @param spots number, x and y of each place, in tenths of a millimetre
+   * @param space the same in space, with z; empty where all is flat
    */
   record Bench(
-      int moment, int moments, String when, String over, int places, String rgb, String spots) {}
+      int moment,
+      int moments,
+      String when,
+      String over,
+      int places,
+      String rgb,
+      String spots,
+      String space) {}
 
   private static int moments(GadgetPlan plan) {
     return Math.max(1, plan.show().moments().size());
@@ -82,6 +91,9 @@ class TogetherController {
     page.addObject("tabs", plan.gadget().fixtures().stream().map(TogetherController::tab).toList());
     page.addObject("overs", overs(plan.gadget()));
     page.addObject(
+        "tools", Stream.of(Stroke.Tool.values()).filter(t -> t != Stroke.Tool.MOVE).toList());
+    page.addObject("mirrors", Stroke.Mirror.values());
+    page.addObject(
         "bench",
         new Bench(
             moment,
@@ -90,7 +102,9 @@ class TogetherController {
             over,
             together.spots().size(),
             Base64.getEncoder().encodeToString(together.rgb()),
-            spots(together)));
+            spots(together),
+            PlacesText.inSpace(
+                together.spots().stream().map(Together.Spot::pose).toList(), place -> place)));
     return page;
   }
 
@@ -132,16 +146,17 @@ class TogetherController {
       @PathVariable String over,
       @PathVariable int moment,
       @RequestParam int base,
-      @RequestParam(defaultValue = "") String points,
       @RequestParam(defaultValue = "false") boolean whole,
-      @RequestParam String colour) {
+      Painting act) {
     return pages.edit(
         id,
         base,
         "Painted moment " + moment,
         gadget -> {
           Together together = Together.of(GadgetPlan.of(gadget), moment - 1, over);
-          return together.painted(whole ? together.all() : places(points), Brush.colour(colour));
+          return whole
+              ? together.painted(together.all(), Brush.colour(act.colour()))
+              : together.painted(act.onPlaces(places(act.points())));
         },
         "frames/together?moment=" + moment + "&over=" + ProjectPages.inQuery(over),
         errors -> page(id, moment, over));
