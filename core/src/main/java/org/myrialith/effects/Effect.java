@@ -55,7 +55,7 @@ public sealed interface Effect
     return place -> at(place, all, turn);
   }
 
-  /** Returns whether what comes follows from what was, so that it is worked out from the start. */
+  /** Returns whether what comes follows from what was, so that frames are worked out in turn. */
   default boolean grows() {
     return false;
   }

@@ -58,6 +58,6 @@ public record Life(int colour, int background, int amount, int seed) implements 
 
   @Override
   public int[] numbers(Places all) {
-    return new int[] {colour, background, amount, seed};
+    return new int[] {colour, background, amount, seed, all.columns(), all.rows()};
   }
 }

@@ -85,7 +85,7 @@ public record Recipe(
     return new Recipe(fixture, frames, holdMillis, layers, over, other);
   }
 
-  /** Returns whether any of them follows from what was, which only frames can keep. */
+  /** Returns whether any of them follows from what was, so that its frames come one by one. */
   public boolean grows() {
     return layers.stream().anyMatch(layer -> layer.effect().grows());
   }

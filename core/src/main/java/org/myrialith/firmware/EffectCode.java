@@ -40,7 +40,8 @@ enum EffectCode {
       227,
       true,
       Set.of(CHANCES, PICKS, COURSES, WAVES, TABLED, SHARES, NEARNESS),
-      Set.of(X, Y, Z, WIDTH, HEIGHT, DEPTH));
+      Set.of(X, Y, Z, WIDTH, HEIGHT, DEPTH)),
+  LIFE(1010, 620, true, Set.of(CHANCES, PICKS), Set.of(CELL));
 
   /** What several effects have in common. */
   enum Part {
@@ -82,7 +83,9 @@ enum EffectCode {
     INDEX,
     WIDTH,
     HEIGHT,
-    DEPTH
+    DEPTH,
+    /** Of the picture. */
+    CELL
   }
 
   private final int small;
@@ -99,7 +102,7 @@ enum EffectCode {
     this.reads = reads;
   }
 
-  /** Returns that of an effect; not of one that grows. */
+  /** Returns that of an effect. */
   static EffectCode of(Effect effect) {
     return valueOf(EffectKinds.ALL.kindOf(effect).key().toUpperCase(Locale.ROOT));
   }

@@ -7,8 +7,10 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Life;
 import org.myrialith.effects.Moving;
 import org.myrialith.effects.OneTone;
+import org.myrialith.effects.Places;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.parts.Controller;
 
@@ -90,6 +92,35 @@ record EffectParts(List<ClipLevels> programs) {
         .orElse(0);
   }
 
+  /** Returns the grids of all games of cells, in the order of the layers (bytes). */
+  List<Integer> grids() {
+    return programs.stream()
+        .flatMap(
+            program ->
+                layers(program).stream()
+                    .filter(layer -> layer.effect() instanceof Life)
+                    .map(layer -> gridBytes(program.computed().orElseThrow().places())))
+        .toList();
+  }
+
+  /** A bit a cell of the picture. */
+  private static int gridBytes(Places places) {
+    return (places.columns() * places.rows() + 7) / 8;
+  }
+
+  /** What is kept of each beside its cells: which generation it has (bytes). */
+  static final int GENERATION_BYTES = 2;
+
+  /** All of them, the next generation that is made aside, and the frame that is asked for. */
+  private int lifeBytes() {
+    List<Integer> grids = grids();
+    return grids.isEmpty()
+        ? 0
+        : grids.stream().mapToInt(bytes -> bytes + GENERATION_BYTES).sum()
+            + grids.stream().mapToInt(bytes -> bytes).max().orElse(0)
+            + 2;
+  }
+
   /** Returns the most layers of a program, where any has something in common for all pixels. */
   int shared() {
     return effects().stream().anyMatch(EffectCode::shares)
@@ -144,7 +175,8 @@ record EffectParts(List<ClipLevels> programs) {
     int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
     boolean flies = effects().contains(EffectCode.FIREFLIES);
     int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
+    boolean turns = effects().stream().anyMatch(effect -> effect != EffectCode.LIFE);
     // the program, its turn, its colour and whether it has but one
-    return 1 + 2 + (flats() ? 5 : 0) + 2 * read + 4 * shared() + moving;
+    return 1 + (turns ? 2 : 0) + (flats() ? 5 : 0) + 2 * read + 4 * shared() + moving + lifeBytes();
   }
 }

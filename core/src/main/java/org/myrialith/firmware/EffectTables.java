@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import org.myrialith.drive.Asks;
 import org.myrialith.drive.Stretch;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Life;
 import org.myrialith.effects.Place;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Waves;
@@ -132,6 +134,11 @@ final class EffectTables {
     if (parts.movers() > 0) {
       out.define("MOVERS", parts.movers());
     }
+    if (!parts.grids().isEmpty()) {
+      int each = EffectParts.GENERATION_BYTES;
+      out.define("CELL_BYTES", parts.grids().stream().mapToInt(bytes -> bytes + each).sum());
+      out.define("MOST_CELL_BYTES", parts.grids().stream().mapToInt(b -> b).max().orElse(0));
+    }
     if (parts.shared() > 0) {
       out.define("SHARED", parts.shared());
     }
@@ -154,6 +161,8 @@ final class EffectTables {
     List<Integer> firsts = new ArrayList<>();
     List<Integer> numbers = new ArrayList<>();
     List<Integer> firstNumbers = new ArrayList<>();
+    Iterator<Integer> grids = new EffectParts(programs).grids().iterator();
+    int nextGrid = 0;
     for (ClipLevels program : programs) {
       firsts.add(all.size());
       for (Layer layer : recipe(program).layers()) {
@@ -161,6 +170,10 @@ final class EffectTables {
         firstNumbers.add(numbers.size());
         for (int number : layer.effect().numbers(computed(program).places())) {
           numbers.add(number);
+        }
+        if (layer.effect() instanceof Life) { // and where its cells are kept
+          numbers.add(nextGrid);
+          nextGrid += grids.next() + EffectParts.GENERATION_BYTES;
         }
       }
     }
@@ -189,8 +202,8 @@ final class EffectTables {
   /** Where pixels are, which does not matter where all have one colour. */
   private static Site site(ClipLevels program) {
     return flat(program) == FLAT
-        ? new Site(List.of(), List.of())
-        : new Site(places(program), indices(program));
+        ? new Site(List.of(), List.of(), List.of())
+        : new Site(places(program), indices(program), cells(program));
   }
 
   /** Where each unit of a stretch is. */
@@ -217,7 +230,12 @@ final class EffectTables {
         .toList();
   }
 
-  private record Site(List<Integer> places, List<Integer> indices) {}
+  /** Its cell of the picture; of one that stays dark nobody asks. */
+  private static List<Integer> cells(ClipLevels program) {
+    return Arrays.stream(program.cells()).map(cell -> Math.max(0, cell)).boxed().toList();
+  }
+
+  private record Site(List<Integer> places, List<Integer> indices, List<Integer> cells) {}
 
   private void places() {
     Map<Site, Integer> firsts = new LinkedHashMap<>();
@@ -241,6 +259,9 @@ final class EffectTables {
     if (apart && new EffectParts(programs).reads(EffectCode.Variable.INDEX)) {
       out.define("INDEXED", 1);
       out.words("index_of_pixels", firsts.keySet().stream().flatMap(s -> s.indices.stream()));
+    }
+    if (new EffectParts(programs).reads(EffectCode.Variable.CELL)) {
+      out.words("cell_of_pixels", firsts.keySet().stream().flatMap(s -> s.cells.stream()));
     }
   }
 

@@ -128,7 +128,11 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    */
   double[] composing(ClipLevels clip, PackedClips packed, boolean banked) {
     if (programs().stream().anyMatch(program -> program == clip)) {
-      return EffectTime.cycles(target(), clip, EffectTime.passMask(target(), programs()));
+      return EffectTime.cycles(
+          target(),
+          clip,
+          EffectTime.passMask(target(), programs()),
+          new EffectParts(programs()).blends());
     }
     return packed
         .frames(clip)

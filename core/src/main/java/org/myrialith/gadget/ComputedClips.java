@@ -37,8 +37,13 @@ record ComputedClips(Gadget gadget, LayoutPlan plan) {
     return new Spread(gadget.layout(), plan);
   }
 
+  /** What grows wants its frames one after the other, which cues do not promise. */
+  private boolean steady(Recipe recipe) {
+    return !recipe.grows() || !gadget.cues().used();
+  }
+
   private boolean makes(Recipe recipe, Clip clip) {
-    return !recipe.grows()
+    return steady(recipe)
         && recipe.frames() == clip.frames().size()
         && recipe.holdMillis() == clip.frames().get(0).holdMillis()
         && spread().frames(recipe).equals(clip.frames());

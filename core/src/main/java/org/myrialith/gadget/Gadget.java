@@ -403,7 +403,10 @@ public record Gadget(
     return showing(
         shown ->
             new Shown(
-                shown.clips(), shown.recipes().stream().map(r -> r.computed(!r.grows())).toList()));
+                shown.clips(),
+                shown.recipes().stream()
+                    .map(r -> r.computed(!r.grows() || !cues.used()))
+                    .toList()));
   }
 
   private static boolean kept(Clip clip, List<Recipe> recipes) {

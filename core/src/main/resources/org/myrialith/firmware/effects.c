@@ -31,6 +31,13 @@ static uint8_t flat; /* whether all pixels have one colour, or all but those tha
 static uint32_t flat_colour;
 #endif
 
+#ifdef LIFE
+static uint8_t cells[CELL_BYTES];           /* of each game: one more than the generation it has, 0 for none; then a bit a cell */
+static uint8_t next_cells[MOST_CELL_BYTES]; /* where the next generation is made */
+static uint16_t frame_at;
+static uint16_t cell_at;
+#endif
+
 #ifdef MOVERS
 static int16_t mover_x[MOVERS];
 static int16_t mover_y[MOVERS];
@@ -278,6 +285,79 @@ static void fireflies(const uint32_t *number) {
 
 #endif
 
+#ifdef LIFE
+
+static const uint8_t cell_masks[8] TABLE = {1, 2, 4, 8, 16, 32, 64, 128};
+
+APART static uint8_t lives(const uint8_t *grid, uint16_t cell) {
+  return (uint8_t)(grid[cell >> 3] & READ_BYTE(&cell_masks[cell & 7u]) ? 1u : 0u);
+}
+
+static void put_cell(uint8_t *grid, uint16_t cell, uint8_t alive) {
+  uint8_t mask = READ_BYTE(&cell_masks[cell & 7u]);
+  uint8_t *at = grid + (cell >> 3);
+  *at = (uint8_t)(alive ? *at | mask : *at & (uint8_t)~mask);
+  if (!(cell & 15u)) {
+    PASS();
+  }
+}
+
+/* the next generation of all cells, round the edges */
+static void live_on(uint8_t *grid, uint16_t columns, uint16_t rows) {
+  uint16_t own = 0;
+  uint16_t above = (uint16_t)(columns * (rows - 1u));
+  uint16_t cell;
+  uint16_t row;
+  for (row = 0; row < rows; row++) {
+    uint16_t beneath = (uint16_t)(row + 1u == rows ? 0u : own + columns);
+    uint16_t column = (uint16_t)(columns - 1u);
+    uint8_t left;
+    uint8_t middle = (uint8_t)(lives(grid, (uint16_t)(above + column)) + lives(grid, (uint16_t)(own + column)) +
+                               lives(grid, (uint16_t)(beneath + column)));
+    uint8_t right = (uint8_t)(lives(grid, above) + lives(grid, own) + lives(grid, beneath));
+    for (column = 0; column < columns; column++) {
+      uint16_t beside = (uint16_t)(column + 1u == columns ? 0u : column + 1u);
+      uint8_t alive = lives(grid, (uint16_t)(own + column));
+      uint8_t around;
+      left = middle;
+      middle = right;
+      right = (uint8_t)(lives(grid, (uint16_t)(above + beside)) + lives(grid, (uint16_t)(own + beside)) +
+                        lives(grid, (uint16_t)(beneath + beside)));
+      around = (uint8_t)(left + middle + right - alive);
+      put_cell(next_cells, (uint16_t)(own + column), (uint8_t)(around == 3u || (around == 2u && alive)));
+    }
+    above = own;
+    own = (uint16_t)(own + columns);
+  }
+  for (cell = 0; cell < (uint16_t)((own + 7u) >> 3); cell++) {
+    grid[cell] = next_cells[cell];
+  }
+}
+
+/* Goes to the generation of the frame, and tells where its cells are. */
+static uint16_t life(const uint32_t *number) {
+  uint8_t *own = cells + WORD(6);
+  uint16_t columns = WORD(4);
+  uint16_t rows = WORD(5);
+  uint16_t has = (uint16_t)((uint16_t)(own[1] << 8) | own[0]);
+  if (has == 0 || has > frame_at + 1u) {
+    uint16_t count = (uint16_t)(columns * rows);
+    uint16_t cell;
+    for (cell = 0; cell < count; cell++) {
+      put_cell(own + 2, cell, (uint8_t)(below(100, WORD(3), cell, 0) < WORD(2)));
+    }
+    has = 1;
+  }
+  for (; has <= frame_at; has++) {
+    live_on(own + 2, columns, rows);
+  }
+  own[0] = (uint8_t)has;
+  own[1] = (uint8_t)(has >> 8);
+  return (uint16_t)(WORD(6) + 2u);
+}
+
+#endif
+
 #ifdef SHARED
 
 /* Works out what a layer has in common for all pixels. */
@@ -321,6 +401,10 @@ static uint32_t common(uint8_t kind, const uint32_t *number) {
 #endif
       return first;
     }
+#endif
+#ifdef LIFE
+    case IS_LIFE:
+      return life(number);
 #endif
 #ifdef CHASE
     case IS_CHASE: /* where the first one is, in 256ths of a place */
@@ -643,6 +727,10 @@ static uint32_t colour_of(uint8_t kind, const uint32_t *number, uint32_t common)
     case IS_FIREFLIES:
       return mix(NUMBER(1), NUMBER(0), in_fireflies(number, (uint8_t)common));
 #endif
+#ifdef LIFE
+    case IS_LIFE:
+      return lives(cells + (uint16_t)common, cell_at) ? NUMBER(0) : NUMBER(1);
+#endif
     default:
       return common; /* one tone for all */
   }
@@ -703,6 +791,9 @@ APART static uint32_t picture(void) {
 
 void effect_begin(uint8_t which, uint16_t frame) {
   program = which;
+#ifdef LIFE
+  frame_at = frame;
+#endif
   turn = (uint16_t)(((uint32_t)frame << 16) / READ_WORD(&program_frames[which]));
   width = (int16_t)READ_WORD(&program_width[which]);
   height = (int16_t)READ_WORD(&program_height[which]);
@@ -774,6 +865,9 @@ static uint32_t colour_at(uint16_t pixel) {
   x_at = (int16_t)((uint16_t)place & 0x3ffu);
   y_at = (int16_t)((uint16_t)(place >> 10) & 0x3ffu);
   z_at = (int16_t)(place >> 20);
+#ifdef LIFE
+  cell_at = READ_WORD(&cell_of_pixels[(uint16_t)(READ_WORD(&program_first_pixel[program]) + pixel)]);
+#endif
 #ifdef INDEXED
   index_at = READ_WORD(&index_of_pixels[(uint16_t)(READ_WORD(&program_first_pixel[program]) + pixel)]);
 #else

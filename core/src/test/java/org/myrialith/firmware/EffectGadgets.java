@@ -15,6 +15,7 @@ import org.myrialith.effects.Fill;
 import org.myrialith.effects.Fireflies;
 import org.myrialith.effects.Heartbeat;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Life;
 import org.myrialith.effects.Lightning;
 import org.myrialith.effects.Plasma;
 import org.myrialith.effects.Rain;
@@ -32,7 +33,7 @@ import org.myrialith.layout.Fixture;
 /** Gadgets whose controllers work effects out, by chance or as they are asked for. */
 final class EffectGadgets {
   /** Effects that a controller can work out. */
-  static final int KINDS = 17;
+  static final int KINDS = 18;
 
   private final Random random;
 
@@ -124,6 +125,7 @@ final class EffectGadgets {
       case 13 -> new Arrows(colour(), colour(), one(0, 359), one(1, 100), times());
       case 14 -> new Bubbles(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
       case 15 -> new Rain(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
+      case 16 -> new Life(colour(), colour(), one(0, 100), seed());
       default -> new Fireflies(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
     };
   }

@@ -27,11 +27,13 @@ import org.myrialith.effects.Candle;
 import org.myrialith.effects.Effect;
 import org.myrialith.effects.Fireflies;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Life;
 import org.myrialith.effects.Rain;
 import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Ripples;
 import org.myrialith.effects.Sparkle;
+import org.myrialith.effects.Wave;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -125,6 +127,13 @@ final class FirmwareScenarios {
             "effects of sixteen bits, large core",
             GadgetPlan.of(sparks(SwitchedGadgets.greyDeep()))),
         Named.of("effects on one of three sorts", GadgetPlan.of(swarm(threeSorts(false)))),
+        Named.of("cells that live, limited", GadgetPlan.of(cells(twoLines()))),
+        Named.of(
+            "cells that live, small core",
+            GadgetPlan.of(cells(goingBy(Controller.AVR8_8K, 8, 5, 3, false)))),
+        Named.of(
+            "cells that live behind a wave, with white, large core",
+            GadgetPlan.of(cells(goingBy(Controller.AVR8_256K, 9, 7, 3, true)))),
         Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
@@ -164,6 +173,20 @@ final class FirmwareScenarios {
 
   private static Layer layer(Effect effect, Blend blend, int percent) {
     return new Layer(effect, blend, percent);
+  }
+
+  /** A game of cells, with white behind a wave, on all fixtures. */
+  static Gadget cells(Gadget gadget) {
+    Gadget with = gadget;
+    for (Fixture fixture : gadget.fixtures()) {
+      List<Layer> layers =
+          new ArrayList<>(List.of(layer(new Life(0xff9020, 0x000418, 38, 7), Blend.OVER, 100)));
+      if (fixture.mount().emitter().endsWith("rgbw")) {
+        layers.add(layer(new Wave(0xffffff, 0x202020, 2, 30, 1), Blend.MASK, 90));
+      }
+      with = EffectGadgets.with(with, new Recipe(fixture.id(), 24, 60, layers));
+    }
+    return with;
   }
 
   /** Rain that hues show through. */

@@ -6,8 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.myrialith.cues.Cue;
+import org.myrialith.cues.CueSheet;
+import org.myrialith.cues.PowerOn;
+import org.myrialith.cues.Scene;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Life;
 import org.myrialith.effects.Plasma;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Finding;
@@ -76,6 +81,26 @@ class SmallerFramesTest {
                 assertThat(clip.frames().get(30).holdMillis()).isEqualTo(100);
               }
             });
+  }
+
+  /** Cells follow from those before, and cues may ask for any frame next. */
+  @Test
+  void aGameOfCellsIsWorkedOutUnlessThereAreCues() {
+    Recipe life =
+        new Recipe("f1", 30, 100, List.of(new Layer(new Life(0xff00, 0, 40, 3), Blend.OVER, 100)));
+    Gadget alone = strip(40).made(life, false).computing();
+    assertThat(GadgetPlan.of(alone).firmware().orElseThrow().computes("f1")).isTrue();
+    Scene scene = Scene.empty("s1", "Cells");
+    Gadget cued =
+        alone.with(
+            new CueSheet(
+                List.of(),
+                List.of(scene),
+                "s1",
+                List.of(Cue.showing("u1", "First", new PowerOn(), "s1")),
+                1));
+    assertThat(GadgetPlan.of(cued).firmware().orElseThrow().computes("f1")).isFalse();
+    assertThat(cued.computing().programme().recipes()).noneMatch(Recipe::computed);
   }
 
   /**

@@ -45,7 +45,7 @@ record CostsView(List<Way> ways, String trouble) {
       return "Nothing is exported for this fixture yet.";
     }
     return recipe.grows()
-        ? "The game of cells follows from what was: it is kept as frames."
+        ? "The game of cells follows from what was: beside cues, which ask for any frame, it is kept as frames."
         : "What is only on or off is kept as frames: a bit a light.";
   }
 
