@@ -3,25 +3,49 @@ package org.myrialith.effects;
 import java.util.Objects;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
+import org.myrialith.describe.Types;
+import org.myrialith.finding.TextRules;
 
 /**
  * An effect over those below it.
  *
  * @param percent of it that comes through (%)
+ * @param on identifier of the group whose lights alone show it, laid out over them; {@link
+ *     #EVERYWHERE} for all that the effects are spread over
  */
-public record Layer(Effect effect, Blend blend, int percent) {
+public record Layer(Effect effect, Blend blend, int percent, String on) {
+  /** All that the effects are spread over. */
+  public static final String EVERYWHERE = "";
+
   /** How it stands in the format. */
   public static final Description<Layer> DESCRIPTION =
       Description.of(
           Layer.class,
           Field.of("effect", "Effect", EffectKinds.ALL),
           Field.of("blend", "Comes", Blend.TYPE).or(Blend.OVER),
-          Field.count("percent", "by", Effect.PERCENT).or(100));
+          Field.count("percent", "by", Effect.PERCENT).or(100),
+          Field.words("on", "On", Types.Words.Rule.ANY)
+              .or(EVERYWHERE)
+              .explained(
+                  "empty for all lights, or the id of the group whose lights alone show it"));
+
+  /** An effect that all lights show. */
+  public Layer(Effect effect, Blend blend, int percent) {
+    this(effect, blend, percent, EVERYWHERE);
+  }
 
   public Layer {
     Objects.requireNonNull(effect, "effect");
     Objects.requireNonNull(blend, "blend");
     Effect.PERCENT.require("percent", percent);
+    if (!on.isEmpty()) {
+      TextRules.id("on", on);
+    }
+  }
+
+  /** Returns it on the lights of a group, or with {@link #EVERYWHERE} on all. */
+  public Layer on(String group) {
+    return new Layer(effect, blend, percent, group);
   }
 
   /** Returns how much of it comes through (0 to 255). */

@@ -2,6 +2,7 @@ package org.myrialith.effects;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
@@ -90,6 +91,11 @@ public record Recipe(
     return layers.stream().anyMatch(layer -> layer.effect().grows());
   }
 
+  /** Returns whether any of them is on a group of its own, which only frames can keep. */
+  public boolean parted() {
+    return layers.stream().anyMatch(layer -> !layer.on().equals(Layer.EVERYWHERE));
+  }
+
   /** Returns two seconds of a candle. */
   public static Recipe usual(String fixture) {
     return new Recipe(fixture, 40, 50, List.of(new Layer(Candle.KIND.usual(), Blend.OVER, 100)));
@@ -97,10 +103,19 @@ public record Recipe(
 
   /** Returns the asked colours of its frames: red, green, blue of each cell, row by row. */
   public List<byte[]> baked(Places places) {
+    return baked(places.places().size(), layer -> places);
+  }
+
+  /**
+   * The same, each layer on its own places.
+   *
+   * @param cells of the picture
+   */
+  public List<byte[]> baked(int cells, Function<Layer, Places> placesOf) {
     List<byte[]> all = new ArrayList<>();
-    int[][] pictures = new int[frames][places.places().size()];
+    int[][] pictures = new int[frames][cells];
     for (Layer layer : layers) {
-      lay(layer, places, pictures);
+      lay(layer, placesOf.apply(layer), pictures);
     }
     for (int[] picture : pictures) {
       byte[] rgb = new byte[3 * picture.length];

@@ -2,6 +2,8 @@ package org.myrialith.frames;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
+import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Fixture;
@@ -14,12 +16,13 @@ public final class Baking {
   /**
    * Returns the frames of a recipe on a fixture.
    *
-   * @param places of the fixture
+   * @param places of the fixture for each of its layers
    */
-  static List<Frame> frames(Recipe recipe, Fixture fixture, Places places) {
+  static List<Frame> frames(Recipe recipe, Fixture fixture, Function<Layer, Places> places) {
     List<Frame> frames = new ArrayList<>();
-    for (byte[] rgb : recipe.baked(places)) {
-      Picture picture = Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb);
+    int columns = fixture.seenColumns();
+    for (byte[] rgb : recipe.baked(columns * fixture.seenRows(), places)) {
+      Picture picture = Picture.of(columns, fixture.seenRows(), rgb);
       frames.add(new Frame(picture, recipe.holdMillis()));
     }
     return List.copyOf(frames);

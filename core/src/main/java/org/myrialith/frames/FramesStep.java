@@ -113,9 +113,9 @@ public record FramesStep(
                     "effects-group-" + fixture.id(),
                     Verdict.TIGHT,
                     phrase(
-                        "The effects on %s are spread over a group that is gone, or has none of it: they are made for it alone.",
+                        "The effects on %s name a group that is gone, or has none of it: spread over it they are made for the fixture alone, a layer on it shows nothing.",
                         fixture.name()))
-                .advising("Choose what they are spread over."));
+                .advising("Choose what they are spread over, or what their layers are on."));
       }
       if (edited.contains(fixture.id())) {
         all.add(

@@ -3,6 +3,7 @@ package org.myrialith.frames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Emitter;
@@ -17,15 +18,25 @@ public record Spread(Layout layout, LayoutPlan plan) {
     return layout.fixture(id).orElseThrow();
   }
 
-  private Optional<Group> group(Recipe recipe) {
-    return layout.groups().stream().filter(g -> g.id().equals(recipe.over())).findFirst();
+  private Optional<Group> group(String id) {
+    return layout.groups().stream().filter(g -> g.id().equals(id)).findFirst();
   }
 
-  /** Returns whether it is spread over a group that is not there any more, or has none of it. */
+  /**
+   * Returns whether it, or a layer of it, is for a group that is not there any more, or has none of
+   * it.
+   */
   public boolean gone(Recipe recipe) {
+    return overGone(recipe)
+        || recipe.layers().stream()
+            .map(Layer::on)
+            .anyMatch(on -> !on.equals(Layer.EVERYWHERE) && group(on).isEmpty());
+  }
+
+  private boolean overGone(Recipe recipe) {
     return !recipe.over().equals(Recipe.OWN)
         && !recipe.over().equals(Recipe.ALL)
-        && group(recipe).filter(g -> has(g, recipe.fixture())).isEmpty();
+        && group(recipe.over()).filter(g -> has(g, recipe.fixture())).isEmpty();
   }
 
   private static boolean has(Group group, String fixture) {
@@ -37,8 +48,9 @@ public record Spread(Layout layout, LayoutPlan plan) {
     List<String> all = new ArrayList<>(List.of(recipe.fixture()));
     if (recipe.over().equals(Recipe.ALL)) {
       layout.fixtures().forEach(fixture -> add(fixture.id(), all));
-    } else if (!gone(recipe)) {
-      group(recipe).ifPresent(g -> g.members().forEach(member -> add(member.fixture(), all)));
+    } else if (!overGone(recipe)) {
+      group(recipe.over())
+          .ifPresent(g -> g.members().forEach(member -> add(member.fixture(), all)));
     }
     return all;
   }
@@ -54,11 +66,15 @@ public record Spread(Layout layout, LayoutPlan plan) {
     if (recipe.over().equals(Recipe.ALL)) {
       return plan.emitters();
     }
-    if (recipe.over().equals(Recipe.OWN) || gone(recipe)) {
+    if (recipe.over().equals(Recipe.OWN) || overGone(recipe)) {
       return plan.emittersOf(fixture(recipe.fixture()));
     }
+    return members(group(recipe.over()).orElseThrow());
+  }
+
+  private List<Emitter> members(Group group) {
     List<Emitter> all = new ArrayList<>();
-    for (Group.Member member : group(recipe).orElseThrow().members()) {
+    for (Group.Member member : group.members()) {
       all.addAll(
           plan.emittersOf(fixture(member.fixture())).subList(member.from(), member.to() + 1));
     }
@@ -71,8 +87,18 @@ public record Spread(Layout layout, LayoutPlan plan) {
     return Places.of(own, plan.emittersOf(own), emitters(recipe));
   }
 
+  /** Those of a layer: of a group that is gone none. */
+  private Places places(Recipe recipe, Layer layer) {
+    if (layer.on().equals(Layer.EVERYWHERE)) {
+      return places(recipe);
+    }
+    Fixture own = fixture(recipe.fixture());
+    List<Emitter> lights = group(layer.on()).map(this::members).orElse(List.of());
+    return Places.of(own, plan.emittersOf(own), lights);
+  }
+
   /** Returns the frames that effects make on their fixture. */
   public List<Frame> frames(Recipe recipe) {
-    return Baking.frames(recipe, fixture(recipe.fixture()), places(recipe));
+    return Baking.frames(recipe, fixture(recipe.fixture()), layer -> places(recipe, layer));
   }
 }

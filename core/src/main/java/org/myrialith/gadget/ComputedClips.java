@@ -37,13 +37,8 @@ record ComputedClips(Gadget gadget, LayoutPlan plan) {
     return new Spread(gadget.layout(), plan);
   }
 
-  /** What grows wants its frames one after the other, which cues do not promise. */
-  private boolean steady(Recipe recipe) {
-    return !recipe.grows() || !gadget.cues().used();
-  }
-
   private boolean makes(Recipe recipe, Clip clip) {
-    return steady(recipe)
+    return gadget.computes(recipe)
         && recipe.frames() == clip.frames().size()
         && recipe.holdMillis() == clip.frames().get(0).holdMillis()
         && spread().frames(recipe).equals(clip.frames());

@@ -404,9 +404,15 @@ public record Gadget(
         shown ->
             new Shown(
                 shown.clips(),
-                shown.recipes().stream()
-                    .map(r -> r.computed(!r.grows() || !cues.used()))
-                    .toList()));
+                shown.recipes().stream().map(r -> r.computed(computes(r))).toList()));
+  }
+
+  /**
+   * Returns whether a controller can work effects out: layers that are everywhere, and what grows
+   * only where its frames come one after the other, which cues do not promise.
+   */
+  public boolean computes(Recipe recipe) {
+    return !recipe.parted() && !(recipe.grows() && cues.used());
   }
 
   private static boolean kept(Clip clip, List<Recipe> recipes) {

@@ -87,7 +87,7 @@ record LaidClips(Gadget gadget, LayoutPlan layout, Wiring wiring) {
    */
   Set<String> edited(List<ClipLevels> levels) {
     return gadget.programme().recipes().stream()
-        .filter(recipe -> recipe.computed() && !(recipe.grows() && gadget.cues().used()))
+        .filter(recipe -> recipe.computed() && gadget.computes(recipe))
         .map(Recipe::fixture)
         .filter(
             fixture ->

@@ -3,6 +3,7 @@ package org.myrialith.frames;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Chase;
@@ -62,6 +63,41 @@ class SpreadTest {
     assertThat(lit(made.get("f2"), 3)).isEqualTo(1);
     // alone, each fills by itself
     assertThat(lit(gadget.bakedOver(fill(Recipe.OWN)).get("f1"), 2)).isEqualTo(3);
+  }
+
+  /** A chase on each of two groups of one row, over a still blue: each runs by itself. */
+  @Test
+  void layersOnGroupsRunBySideAndLeaveTheRest() {
+    Gadget gadget =
+        gadget()
+            .with(new Group("left", "Left", List.of(new Group.Member("f1", 0, 1))))
+            .with(new Group("right", "Right", List.of(new Group.Member("f1", 3, 5))));
+    Recipe recipe =
+        new Recipe(
+            "f1",
+            6,
+            100,
+            List.of(
+                new Layer(new Fill(0x0000ff, 0x0000ff, Way.DATA, true, 1), Blend.OVER, 100),
+                new Layer(new Chase(0xff0000, 0, 2, 1, 3), Blend.OVER, 100).on("left"),
+                new Layer(new Chase(0x00ff00, 0, 3, 1, 2), Blend.OVER, 100).on("right")));
+    assertThat(recipe.parted()).isTrue();
+    List<Frame> frames = gadget.baked(recipe);
+    for (int f = 0; f < 6; f++) {
+      Picture picture = frames.get(f).picture();
+      assertThat(picture.colour(2, 0)).as("in no group").isEqualTo(0x0000ff);
+      long red = IntStream.of(0, 1).filter(i -> picture.value(i, 0) > 0).count();
+      long green = IntStream.of(3, 4, 5).filter(i -> picture.value(i, 1) > 0).count();
+      assertThat(red).as("frame %d", f).isEqualTo(1);
+      assertThat(green).as("frame %d", f).isEqualTo(1);
+    }
+    // such layers are kept as frames, and a group that is gone is told
+    assertThat(gadget.computes(recipe)).isFalse();
+    Gadget made = gadget.made(recipe, false).withoutGroup("right");
+    assertThat(GadgetPlan.of(made).findings(Step.FRAMES))
+        .extracting(finding -> finding.key())
+        .contains("effects-group-f1");
+    assertThat(gadget.baked(recipe)).isNotEqualTo(made.baked(recipe));
   }
 
   @Test

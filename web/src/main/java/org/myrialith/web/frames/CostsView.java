@@ -44,6 +44,9 @@ record CostsView(List<Way> ways, String trouble) {
     if (nothing) {
       return "Nothing is exported for this fixture yet.";
     }
+    if (recipe.parted()) {
+      return "Layers that are on groups of their own are kept as frames.";
+    }
     return recipe.grows()
         ? "The game of cells follows from what was: beside cues, which ask for any frame, it is kept as frames."
         : "What is only on or off is kept as frames: a bit a light.";

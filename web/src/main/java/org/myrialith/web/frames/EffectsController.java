@@ -69,6 +69,7 @@ class EffectsController {
     page.addObject("blends", RecipeForm.blends());
     page.addObject("ways", RecipeForm.ways());
     page.addObject("spreads", spreads(gadget, form.recipe()));
+    page.addObject("groups", groups(gadget, form.recipe()));
     if (CostsView.quick(gadget, form.recipe())) {
       page.addObject("costs", CostsView.of(gadget, form.recipe()));
     }
@@ -88,6 +89,15 @@ class EffectsController {
         .filter(g -> g.members().stream().anyMatch(m -> m.fixture().equals(recipe.fixture())))
         .forEach(g -> all.put(g.id(), "group " + g.name()));
     all.putIfAbsent(recipe.over(), "a group that is gone");
+    return all;
+  }
+
+  /** Groups that a layer may be on, by what they are called in the format. */
+  private static Map<String, String> groups(Gadget gadget, Recipe recipe) {
+    Map<String, String> all = new LinkedHashMap<>();
+    all.put(Layer.EVERYWHERE, "all lights");
+    gadget.layout().groups().forEach(g -> all.put(g.id(), "group " + g.name()));
+    recipe.layers().forEach(layer -> all.putIfAbsent(layer.on(), "a group that is gone"));
     return all;
   }
 

@@ -29,6 +29,7 @@ record RecipeForm(Recipe recipe) {
   private static final String KIND = "kind";
   private static final String BLEND = "blend";
   private static final String PERCENT = "percent";
+  private static final String ON = "on";
 
   /** A layer as the page draws it. */
   record Part(int number, String title, List<PartForm.Slot> slots) {
@@ -86,6 +87,7 @@ record RecipeForm(Recipe recipe) {
           .forEach((field, value) -> values.put(name(number, field), value));
       values.put(name(at, BLEND), layer.blend().key());
       values.put(name(at, PERCENT), TypedNumber.text(layer.percent()));
+      values.put(name(at, ON), layer.on());
     }
     return FormValues.of(values);
   }
@@ -159,7 +161,8 @@ record RecipeForm(Recipe recipe) {
       Effect effect = kind(own.getOrDefault(KIND, ""), now.effect());
       own.remove(KIND);
       Effect typed = effect == now.effect() ? form(effect).read(own) : effect;
-      return new Layer(typed, blend(own.getOrDefault(BLEND, now.blend().key())), percent);
+      Blend comes = blend(own.getOrDefault(BLEND, now.blend().key()));
+      return new Layer(typed, comes, percent, own.getOrDefault(ON, now.on()));
     } catch (InputException e) {
       e.errors()
           .forEach(
