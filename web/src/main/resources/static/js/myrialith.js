@@ -8,6 +8,7 @@ import "./easel.js";
 import "./core-sample.js";
 import "./glyph.js";
 import "./keys.js";
+import "./making.js";
 import "./recipe.js";
 import "./rows.js";
 import "./saving.js";

@@ -103,19 +103,22 @@ public record Recipe(
 
   /** Returns the asked colours of its frames: red, green, blue of each cell, row by row. */
   public List<byte[]> baked(Places places) {
-    return baked(places.places().size(), layer -> places);
+    return baked(places.places().size(), layer -> places, Progress.UNSEEN);
   }
 
   /**
    * The same, each layer on its own places.
    *
    * @param cells of the picture
+   * @param progress told of each frame of each layer
    */
-  public List<byte[]> baked(int cells, Function<Layer, Places> placesOf) {
+  public List<byte[]> baked(int cells, Function<Layer, Places> placesOf, Progress progress) {
     List<byte[]> all = new ArrayList<>();
     int[][] pictures = new int[frames][cells];
+    int[] laid = {0};
+    Runnable step = () -> progress.come(++laid[0], frames * layers.size());
     for (Layer layer : layers) {
-      lay(layer, placesOf.apply(layer), pictures);
+      lay(layer, placesOf.apply(layer), pictures, step);
     }
     for (int[] picture : pictures) {
       byte[] rgb = new byte[3 * picture.length];
@@ -134,9 +137,9 @@ public record Recipe(
     return (int) ((long) frame * Waves.TURN / frames);
   }
 
-  private void lay(Layer layer, Places places, int[][] pictures) {
+  private void lay(Layer layer, Places places, int[][] pictures, Runnable step) {
     if (layer.effect() instanceof Life life) {
-      grow(layer, life, places, pictures);
+      grow(layer, life, places, pictures, step);
       return;
     }
     for (int frame = 0; frame < frames; frame++) {
@@ -147,11 +150,12 @@ public record Recipe(
           pictures[frame][cell] = layer.over(pictures[frame][cell], colours.at(place));
         }
       }
+      step.run();
     }
   }
 
   /** What follows from what was, generation after generation. */
-  private void grow(Layer layer, Life life, Places places, int[][] pictures) {
+  private void grow(Layer layer, Life life, Places places, int[][] pictures, Runnable step) {
     boolean[] alive = new boolean[places.places().size()];
     for (int cell = 0; cell < alive.length; cell++) {
       alive[cell] = life.first(cell);
@@ -164,6 +168,7 @@ public record Recipe(
         }
       }
       alive = Life.next(alive, places.columns(), places.rows());
+      step.run();
     }
   }
 }

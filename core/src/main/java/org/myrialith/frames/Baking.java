@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.Function;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
+import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Fixture;
 import org.myrialith.lettering.CaptionPlan;
@@ -18,10 +19,11 @@ public final class Baking {
    *
    * @param places of the fixture for each of its layers
    */
-  static List<Frame> frames(Recipe recipe, Fixture fixture, Function<Layer, Places> places) {
+  static List<Frame> frames(
+      Recipe recipe, Fixture fixture, Function<Layer, Places> places, Progress progress) {
     List<Frame> frames = new ArrayList<>();
     int columns = fixture.seenColumns();
-    for (byte[] rgb : recipe.baked(columns * fixture.seenRows(), places)) {
+    for (byte[] rgb : recipe.baked(columns * fixture.seenRows(), places, progress)) {
       Picture picture = Picture.of(columns, fixture.seenRows(), rgb);
       frames.add(new Frame(picture, recipe.holdMillis()));
     }

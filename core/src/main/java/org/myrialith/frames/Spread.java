@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
+import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
@@ -99,6 +100,12 @@ public record Spread(Layout layout, LayoutPlan plan) {
 
   /** Returns the frames that effects make on their fixture. */
   public List<Frame> frames(Recipe recipe) {
-    return Baking.frames(recipe, fixture(recipe.fixture()), layer -> places(recipe, layer));
+    return frames(recipe, Progress.UNSEEN);
+  }
+
+  /** The same, with somebody who looks how far it is. */
+  public List<Frame> frames(Recipe recipe, Progress progress) {
+    return Baking.frames(
+        recipe, fixture(recipe.fixture()), layer -> places(recipe, layer), progress);
   }
 }

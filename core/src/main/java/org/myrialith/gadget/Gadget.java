@@ -26,6 +26,7 @@ import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.ScannedCircuit;
+import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
@@ -448,10 +449,14 @@ public record Gadget(
    * first.
    */
   public Map<String, List<Frame>> bakedOver(Recipe recipe) {
+    return bakedOver(recipe, Progress.UNSEEN);
+  }
+
+  private Map<String, List<Frame>> bakedOver(Recipe recipe, Progress progress) {
     Spread spread = spread();
     Map<String, List<Frame>> all = new LinkedHashMap<>();
     for (String fixture : spread.fixtures(recipe)) {
-      all.put(fixture, spread.frames(recipe.on(fixture)));
+      all.put(fixture, spread.frames(recipe.on(fixture), progress));
     }
     return all;
   }
@@ -478,8 +483,13 @@ public record Gadget(
    * @param append whether they go behind those that are there
    */
   public Gadget made(Recipe recipe, boolean append) {
+    return made(recipe, append, Progress.UNSEEN);
+  }
+
+  /** The same, with somebody who looks how far it is, fixture after fixture. */
+  public Gadget made(Recipe recipe, boolean append, Progress progress) {
     Gadget with = this;
-    for (Map.Entry<String, List<Frame>> one : bakedOver(recipe).entrySet()) {
+    for (Map.Entry<String, List<Frame>> one : bakedOver(recipe, progress).entrySet()) {
       with = with.with(one.getKey(), one.getValue(), append);
       with = with.with(with.programme.with(recipe.on(one.getKey())));
     }

@@ -275,6 +275,36 @@ class EffectsTest {
   }
 
   @Test
+  void workIsToldFrameByFrameAndCanBeEnded() {
+    Recipe recipe =
+        new Recipe(
+            "f1",
+            12,
+            50,
+            List.of(
+                new Layer(Wave.KIND.usual(), Blend.OVER, 100),
+                new Layer(Life.KIND.usual(), Blend.ADD, 50)));
+    Places panel = panel(4, 3);
+    List<String> told = new ArrayList<>();
+    recipe.baked(panel.places().size(), layer -> panel, (done, all) -> told.add(done + "/" + all));
+    assertThat(told).hasSize(24).startsWith("1/24").endsWith("24/24");
+    int[] reached = {0};
+    assertThatThrownBy(
+            () ->
+                recipe.baked(
+                    panel.places().size(),
+                    layer -> panel,
+                    (done, all) -> {
+                      reached[0] = done;
+                      if (done == 5) {
+                        throw new Progress.Stopped();
+                      }
+                    }))
+        .isInstanceOf(Progress.Stopped.class);
+    assertThat(reached[0]).isEqualTo(5);
+  }
+
+  @Test
   void whatIsBeyondItsBoundsIsToldByName() {
     assertThatThrownBy(() -> new Candle(0, 101, 1, 1)).hasMessageContaining("depth");
     assertThatThrownBy(() -> new Wave(0, 0, 0, 1, 1)).hasMessageContaining("waves");

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
+import org.myrialith.effects.Progress;
 import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
@@ -32,10 +33,12 @@ import org.springframework.web.servlet.ModelAndView;
 class EffectsController {
   private final ProjectPages pages;
   private final ImageBench bench;
+  private final Makings makings;
 
-  EffectsController(ProjectPages pages, ImageBench bench) {
+  EffectsController(ProjectPages pages, ImageBench bench, Makings makings) {
     this.pages = pages;
     this.bench = bench;
+    this.makings = makings;
   }
 
   @GetMapping
@@ -169,14 +172,24 @@ class EffectsController {
       @PathVariable UUID id,
       @PathVariable String fixture,
       @RequestParam int base,
-      @RequestParam(defaultValue = "replace") String where) {
-    return pages.edit(
-        id,
-        base,
-        "Made frames of effects",
-        gadget -> bench.inTurn(() -> gadget.made(recipe(gadget, fixture), where.equals("append"))),
-        FramesController.there(fixture, 0),
-        errors -> page(id, fixture, null));
+      @RequestParam(defaultValue = "replace") String where,
+      @RequestParam(defaultValue = "") String job) {
+    Progress progress = makings.begin(job);
+    boolean append = where.equals("append");
+    try {
+      return pages.edit(
+          id,
+          base,
+          "Made frames of effects",
+          gadget -> bench.inTurn(() -> gadget.made(recipe(gadget, fixture), append, progress)),
+          FramesController.there(fixture, 0),
+          errors -> page(id, fixture, null));
+    } catch (Progress.Stopped stopped) {
+      return ProjectPages.redirect(
+          "/gadgets/" + id + "/frames/" + fixture + "/effects?stopped=true");
+    } finally {
+      makings.end(job);
+    }
   }
 
   /** Shows what was typed, without keeping anything. */

@@ -5,14 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.effects.Blend;
 import org.myrialith.effects.Ember;
+import org.myrialith.effects.Fireflies;
+import org.myrialith.effects.Layer;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Wave;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Group;
+import org.myrialith.layout.Panel;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 
@@ -129,6 +138,49 @@ class EffectsPageTest {
       slider.evaluate("s => s.dispatchEvent(new Event('change', {bubbles: true}))");
       screen.onRevision(2);
       assertThat(application.stored(id).programme().recipeOn("f1")).isPresent();
+    }
+  }
+
+  /** What takes longer than a second says how far it is, and nothing comes of what is ended. */
+  @Test
+  void longWorkIsSeenAndCanBeEnded() {
+    Layer fireflies = new Layer(new Fireflies(0xffffff, 0, 32, 100, 2, 1), Blend.OVER, 100);
+    Recipe much = new Recipe("f1", 2000, 50, List.of(fireflies, fireflies, fireflies, fireflies));
+    Gadget wall =
+        Gadget.blank("Wall")
+            .with(
+                Fixture.of(
+                    "f1", "Wall", new Panel(64, 128, 10, 10, Corner.TOP_LEFT, false, true, 0)));
+    String id = application.bring(wall.with(wall.programme().with(much)));
+    String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
+    try (Screen screen = Screen.open(address)) {
+      Page page = screen.page();
+      button(page, "Make the frames").click();
+      assertThat(page.locator(".making")).containsText("of 8000");
+      button(page, "Cancel").click();
+      assertThat(page.locator("main, body").first()).containsText("Ended: no frames were made.");
+      assertThat(application.stored(id).clips()).isEmpty();
+      screen.holdAccessible();
+    }
+  }
+
+  /** A layer on a group runs on its lights alone. */
+  @Test
+  void aLayerIsPutOnAGroup() {
+    Gadget lantern =
+        DemoGadgets.tideLantern()
+            .with(new Group("g1", "Ends", List.of(new Group.Member("f2", 38, 39))));
+    String id = application.bring(lantern);
+    String address = application.address() + "/gadgets/" + id + "/frames/f2/effects";
+    try (Screen screen = Screen.open(address)) {
+      Page page = screen.page();
+      page.locator("#layer0-on").selectOption("g1");
+      screen.onRevision(2);
+      button(page, "Make the frames").click();
+      screen.onRevision(3);
+      Picture made = application.stored(id).clipOn("f2").orElseThrow().frames().get(0).picture();
+      assertThat(made.value(38, 0)).isPositive();
+      assertThat(made.value(37, 0)).isZero();
     }
   }
 }
