@@ -231,33 +231,23 @@ public record PlaceStroke(
     return blended;
   }
 
-  /** A light has one on the other side where that is nearer than half a light. */
   private Set<Integer> mirrored(Set<Integer> touched, Lights lights, double[] near) {
     Set<Integer> all = new LinkedHashSet<>(touched);
     if (mirror.across()) {
-      double middle = Lights.middle(lights.xMm);
-      for (int light : List.copyOf(all)) {
-        double x = 2 * middle - lights.xMm[light];
-        all.addAll(
-            those(
-                lights,
-                i ->
-                    Math.hypot(lights.xMm[i] - x, lights.yMm[i] - lights.yMm[light])
-                        < near[light] / 2));
-      }
+      double twice = 2 * Lights.middle(lights.xMm);
+      List.copyOf(all)
+          .forEach(i -> all.addAll(at(twice - lights.xMm[i], lights.yMm[i], lights, near[i])));
     }
     if (mirror.down()) {
-      double middle = Lights.middle(lights.yMm);
-      for (int light : List.copyOf(all)) {
-        double y = 2 * middle - lights.yMm[light];
-        all.addAll(
-            those(
-                lights,
-                i ->
-                    Math.hypot(lights.xMm[i] - lights.xMm[light], lights.yMm[i] - y)
-                        < near[light] / 2));
-      }
+      double twice = 2 * Lights.middle(lights.yMm);
+      List.copyOf(all)
+          .forEach(i -> all.addAll(at(lights.xMm[i], twice - lights.yMm[i], lights, near[i])));
     }
     return all;
+  }
+
+  /** What lies on the other side, nearer to its place than half a light. */
+  private static Set<Integer> at(double x, double y, Lights lights, double wide) {
+    return those(lights, i -> Math.hypot(lights.xMm[i] - x, lights.yMm[i] - y) < wide / 2);
   }
 }

@@ -16,10 +16,15 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.parts.KeptMemory;
+import org.myrialith.parts.Timekeeping;
 
 /** What is judged of cues that can be obeyed. */
 record CueFindings(
-    CueSheet sheet, CueTable table, List<ClipLevels> lit, Optional<KeptMemory> memory) {
+    CueSheet sheet,
+    CueTable table,
+    List<ClipLevels> lit,
+    Optional<KeptMemory> memory,
+    Timekeeping own) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -37,6 +42,9 @@ record CueFindings(
     all.addAll(restless());
     all.addAll(new CueReach(sheet, table).all());
     all.addAll(new CueFlashes(table, lit).all());
+    if (table.clock() >= 0) {
+      all.add(new Drift(table.chip().isEmpty() ? own : Timekeeping.CHIP).finding());
+    }
     if (!table.kept().isEmpty()) {
       memory.ifPresent(one -> all.add(new Wear(table, KeptRecord.of(table, one)).finding()));
     }

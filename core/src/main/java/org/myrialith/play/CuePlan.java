@@ -23,6 +23,7 @@ import org.myrialith.frames.Programme;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.KeptMemory;
+import org.myrialith.parts.Timekeeping;
 
 /**
  * A sheet of cues worked out.
@@ -32,13 +33,15 @@ import org.myrialith.parts.KeptMemory;
  *     obey while there are any
  * @param lit all that is ever lit, for what the limiter has to reckon with
  * @param memory that keeps values while power is off; empty where there is none
+ * @param own what the controller counts its seconds by
  */
 public record CuePlan(
     CueSheet sheet,
     CueTable table,
     List<Problem> problems,
     List<ClipLevels> lit,
-    Optional<KeptMemory> memory) {
+    Optional<KeptMemory> memory,
+    Timekeeping own) {
 
   /**
    * Works a sheet out.
@@ -66,7 +69,8 @@ public record CuePlan(
         table,
         List.copyOf(compiler.problems()),
         List.copyOf(lit),
-        KeptMemory.of(controller));
+        KeptMemory.of(controller),
+        Timekeeping.of(controller));
   }
 
   /** Returns whether engine and firmware can obey it. */
@@ -86,7 +90,7 @@ public record CuePlan(
           Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
               .advising("Draw frames of a scene, or show a value."));
     }
-    return sound() ? new CueFindings(sheet, table, lit, memory).all() : troubles();
+    return sound() ? new CueFindings(sheet, table, lit, memory, own).all() : troubles();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */

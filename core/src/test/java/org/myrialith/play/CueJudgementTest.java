@@ -22,6 +22,7 @@ import org.myrialith.cues.Stay;
 import org.myrialith.cues.Variable;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -32,6 +33,7 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.Timekeeping;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.Gadgets;
 
@@ -115,6 +117,31 @@ class CueJudgementTest {
     assertThat(all)
         .extracting(Finding::says)
         .contains("After never fires: what it waits for shows nothing, and so never ends.");
+  }
+
+  /**
+   * By hand: 50 ppm of 86 400 s are 4.32 s, 20 ppm are 1.73 s, a tenth is 2.4 h; a resonator of
+   * half a percent is off by 7.2 minutes.
+   */
+  @Test
+  void aClockSaysHowFarItMayBeOff() {
+    Cue evening = Cue.showing("u2", "Evening", new Becomes("hour = 20"), "s1");
+    List<Finding> all = findings(List.of(), List.of(scene("s1", 90, "f1")), FIRST, evening);
+    Finding drift =
+        all.stream().filter(f -> f.key().equals("clock-drift")).findFirst().orElseThrow();
+    assertThat(drift.verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(drift.says())
+        .contains(Quantity.text(4.32, "s") + " a day")
+        .contains("by " + Quantity.text(7.2, "min"))
+        .contains("summer time");
+    assertThat(new Drift(Timekeeping.CHIP).finding().says())
+        .contains(Quantity.text(1.728, "s"))
+        .doesNotContain("begins anew");
+    Finding tiny = new Drift(Timekeeping.of(Controller.AVR8_8K)).finding();
+    assertThat(tiny.verdict()).isEqualTo(Verdict.TIGHT);
+    assertThat(tiny.says()).contains(Quantity.text(2.4, "h"));
+    assertThat(findings(List.of(), List.of(scene("s1", 90, "f1")), FIRST))
+        .noneMatch(f -> f.key().equals("clock-drift"));
   }
 
   @Test
