@@ -18,11 +18,11 @@ public record ShownText(List<Piece> pieces) {
   private static final int MOST_DIGITS = 4;
 
   private static final Pattern ONE =
-      Pattern.compile("\\{([a-z][a-z0-9]{0,19})(?::(0?)([1-4]))?\\}");
+      Pattern.compile("\\{([a-z][a-z0-9]{0,19})(?::(?:(0?)(12|[1-4])|(ap)))?\\}");
 
   private static final String ALLOWED =
       "text with values such as {score}, {score:3} for three places, {minute:02} with leading"
-          + " zeros; 1 to 4 places";
+          + " zeros, {hour:12} for hours to twelve and {hour:ap} for A or P; 1 to 4 places";
 
   /** A piece of it. */
   public sealed interface Piece {}
@@ -35,8 +35,19 @@ public record ShownText(List<Piece> pieces) {
    *
    * @param places digits; 0 for as many as its values need
    * @param zeros whether with leading zeros
+   * @param how it is read
    */
-  public record Value(String name, int places, boolean zeros) implements Piece {}
+  public record Value(String name, int places, boolean zeros, How how) implements Piece {}
+
+  /** How a value is read. */
+  public enum How {
+    /** As it is. */
+    PLAIN,
+    /** As an hour of half a day: twelve, then one to eleven, twice. */
+    TWELVE,
+    /** A before noon, P from then on. */
+    HALF
+  }
 
   public ShownText {
     pieces = List.copyOf(pieces);
@@ -58,9 +69,9 @@ public record ShownText(List<Piece> pieces) {
         if (!values.find(at) || values.start() != at) {
           throw new InputException(field, text, ALLOWED);
         }
-        int places = values.group(3) == null ? 0 : Integer.parseInt(values.group(3));
-        pieces.add(new Value(values.group(1), places, "0".equals(values.group(2))));
-        cells += places == 0 ? MOST_DIGITS + 1 : places;
+        Value value = value(values);
+        pieces.add(value);
+        cells += value.places == 0 ? MOST_DIGITS + 1 : value.places;
         at = values.end();
       } else if (text.charAt(at) == '}' || Character.isSurrogate(text.charAt(at))) {
         throw new InputException(field, text, ALLOWED);
@@ -74,6 +85,19 @@ public record ShownText(List<Piece> pieces) {
       throw new InputException(field, text, "1 to " + MOST_CELLS + " characters, as it is shown");
     }
     return new ShownText(pieces);
+  }
+
+  private static Value value(Matcher one) {
+    String name = one.group(1);
+    if (one.group(4) != null) {
+      return new Value(name, 1, false, How.HALF);
+    }
+    boolean zeros = "0".equals(one.group(2));
+    if ("12".equals(one.group(3))) {
+      return new Value(name, 2, zeros, How.TWELVE);
+    }
+    int places = one.group(3) == null ? 0 : Integer.parseInt(one.group(3));
+    return new Value(name, places, zeros, How.PLAIN);
   }
 
   /** Returns the names of the values in it. */

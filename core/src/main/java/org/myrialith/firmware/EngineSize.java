@@ -59,6 +59,8 @@ final class EngineSize {
     READOUTS(1135, 902),
     /** Where some is only on or off and some not. */
     READOUT_BITS(194, 231),
+    /** Hours of half a day. */
+    TWELVES(45, 30),
     /** Frames by a dictionary. */
     CODES(190, 130),
     /** And those laid over others. */
@@ -135,6 +137,7 @@ final class EngineSize {
     add(pieces, cues.fades() && EngineMemory.deepTargets(cues), Piece.DEEP_MIXING);
     add(pieces, !cues.readouts().isEmpty(), Piece.READOUTS);
     add(pieces, !cues.readouts().isEmpty() && mixed, Piece.READOUT_BITS);
+    add(pieces, ReadoutTables.twelves(cues), Piece.TWELVES);
   }
 
   private static void unpacking(

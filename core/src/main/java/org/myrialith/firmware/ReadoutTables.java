@@ -23,6 +23,9 @@ record ReadoutTables(CueTable cues, TableFile out) {
     out.define("CELL_ZEROS", "0x80u");
     out.number("CELL_", Cell.Sort.values());
     List<ReadoutTable> all = cues.readouts();
+    if (twelves(cues)) {
+      out.define("TWELVES", 1);
+    }
     List<Integer> firsts = new ArrayList<>();
     int next = 0;
     for (SceneTable scene : cues.scenes()) {
@@ -38,6 +41,13 @@ record ReadoutTables(CueTable cues, TableFile out) {
     out.longs("readout_values", all.stream().map(ReadoutTables::shown));
     levels(all);
     cells(all);
+  }
+
+  /** Returns whether anything is read as of half a day. */
+  static boolean twelves(CueTable cues) {
+    return cues.readouts().stream()
+        .flatMap(readout -> readout.cells().stream())
+        .anyMatch(cell -> cell.sort() == Cell.Sort.TWELVE || cell.sort() == Cell.Sort.HALF);
   }
 
   private static int shown(ReadoutTable readout) {

@@ -12,7 +12,7 @@ import java.util.List;
  * @param zeros whether leading zeros are shown
  * @param units of the target that it lights, in the order of the glyphs' bits
  * @param glyphs by what is shown: one of a letter; 0 to 9, blank and minus of a digit; blank and
- *     minus of a sign; none of bars and pointers
+ *     minus of a sign; A and P of half a day; none of bars and pointers
  */
 public record Cell(
     Sort sort,
@@ -25,6 +25,8 @@ public record Cell(
   /** Position of the blank among the glyphs of a digit. */
   public static final int BLANK = 10;
 
+  private static final int NOON = 12;
+
   /** Position of the minus there. */
   public static final int MINUS = 11;
 
@@ -34,6 +36,8 @@ public record Cell(
     COLON,
     DIGIT,
     SIGN,
+    TWELVE,
+    HALF,
     BAR,
     POINTER
   }
@@ -44,18 +48,21 @@ public record Cell(
 
   /** Returns which glyph shows a value. */
   int glyph(int shown) {
-    int size = Math.abs(shown);
     return switch (sort) {
-      case DIGIT -> {
-        if (size >= limit) {
-          yield MINUS;
-        }
-        int left = size / divisor;
-        yield left == 0 && divisor > 1 && !zeros ? BLANK : left % 10;
-      }
+      case DIGIT -> digit(Math.abs(shown));
+      case TWELVE -> digit((Math.abs(shown) + NOON - 1) % NOON + 1);
+      case HALF -> shown >= NOON ? 1 : 0;
       case SIGN -> shown < 0 ? 1 : 0;
       default -> 0;
     };
+  }
+
+  private int digit(int size) {
+    if (size >= limit) {
+      return MINUS;
+    }
+    int left = size / divisor;
+    return left == 0 && divisor > 1 && !zeros ? BLANK : left % 10;
   }
 
   /** Returns how many lights of a bar a value is; of a pointer, which one. */

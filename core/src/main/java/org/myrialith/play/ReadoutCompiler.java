@@ -208,6 +208,9 @@ final class ReadoutCompiler {
   /** The places of a value: a sign where it may be below zero, then its digits. */
   private int digits(Readout readout, Face face, ShownText.Value piece, int at, List<Spot> spots) {
     int number = compiler.number(readout.id(), piece.name());
+    if (piece.how() == ShownText.How.HALF) {
+      return half(readout, face, number, at, spots);
+    }
     Value value = compiler.value(number);
     int width = 0;
     for (char symbol : SYMBOLS.toCharArray()) {
@@ -223,7 +226,7 @@ final class ReadoutCompiler {
       glyphs.add(glyph);
     }
     int next = at;
-    if (value.least() < 0) {
+    if (value.least() < 0 && piece.how() == ShownText.How.PLAIN) {
       List<boolean[]> sign = List.of(glyphs.get(Cell.BLANK), glyphs.get(Cell.MINUS));
       spots.add(spot(Cell.Sort.SIGN, number, 0, 0, false, face.cells(next, width), sign));
       next += width;
@@ -232,10 +235,30 @@ final class ReadoutCompiler {
     int limit = power(places);
     for (int place = places - 1; place >= 0; place--) {
       int[] cells = face.cells(next, width);
-      spots.add(spot(Cell.Sort.DIGIT, number, power(place), limit, piece.zeros(), cells, glyphs));
+      spots.add(spot(sort(piece), number, power(place), limit, piece.zeros(), cells, glyphs));
       next += width;
     }
     return next;
+  }
+
+  private static Cell.Sort sort(ShownText.Value piece) {
+    return piece.how() == ShownText.How.TWELVE ? Cell.Sort.TWELVE : Cell.Sort.DIGIT;
+  }
+
+  /** A or P. */
+  private int half(Readout readout, Face face, int number, int at, List<Spot> spots) {
+    int width = Math.max(face.width('A'), face.width('P'));
+    List<boolean[]> glyphs = new ArrayList<>();
+    for (char letter : new char[] {'A', 'P'}) {
+      boolean[] glyph = face.glyph(letter, width).orElse(null);
+      if (glyph == null) {
+        compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", letter));
+        return at;
+      }
+      glyphs.add(glyph);
+    }
+    spots.add(spot(Cell.Sort.HALF, number, 1, 0, false, face.cells(at, width), glyphs));
+    return at + width;
   }
 
   static int places(Value value) {
@@ -367,12 +390,15 @@ final class ReadoutCompiler {
       }
       ShownText.Value shown = (ShownText.Value) piece;
       int number = compiler.number(readout.id(), shown.name());
+      if (shown.how() == ShownText.How.HALF) {
+        compiler.problem(readout.id(), "has A or P, which is no digit");
+        continue;
+      }
       Value value = compiler.value(number);
       int places = shown.places() > 0 ? shown.places() : places(value);
       for (int place = places - 1; place >= 0; place--) {
         int[] cells = column(fixture, column, readout.row());
-        spots.add(
-            spot(Cell.Sort.DIGIT, number, power(place), power(places), true, cells, binary()));
+        spots.add(spot(sort(shown), number, power(place), power(places), true, cells, binary()));
         column++;
       }
     }

@@ -887,6 +887,15 @@ static void light(uint8_t readout, uint8_t target, uint16_t unit, uint16_t share
 static uint8_t glyph(uint16_t cell, uint8_t sort, int16_t value) {
   uint16_t size = (uint16_t)(value < 0 ? -value : value);
   uint16_t divisor = READ_WORD(&cell_divisor[cell]);
+#ifdef TWELVES
+  if ((sort & CELL_SORT) == CELL_HALF) {
+    return value >= 12;
+  }
+  if ((sort & CELL_SORT) == CELL_TWELVE) {
+    size = (uint16_t)((size + 11u) % 12u + 1u);
+    sort = (uint8_t)(CELL_DIGIT | (sort & CELL_ZEROS));
+  }
+#endif
   if ((sort & CELL_SORT) == CELL_SIGN) {
     return value < 0;
   }

@@ -149,11 +149,18 @@ final class CueGadgets {
   }
 
   private Readout readout(String id, String fixture) {
-    String[] texts = {"{score:3}", "{hour:2}{minute:02}", "{face}", "{second:02} {score}"};
+    String[] texts = {
+      "{score:3}",
+      "{hour:2}{minute:02}",
+      "{face}",
+      "{second:02} {score}",
+      "{hour:12}{second:02}",
+      "{second:12}{second:ap}"
+    };
     ReadoutForm form = ReadoutForm.values()[random.nextInt(4)];
     boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
     String[] single = {"{score}", "{face}", "{second}"};
-    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(4)];
+    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(texts.length)];
     String blinks = random.nextInt(3) == 0 ? "armed = 1" : "";
     return new Readout(
         id,

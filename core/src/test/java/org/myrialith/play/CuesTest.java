@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -24,6 +27,7 @@ import org.myrialith.cues.Press;
 import org.myrialith.cues.Readout;
 import org.myrialith.cues.Scene;
 import org.myrialith.cues.Setting;
+import org.myrialith.cues.ShownText;
 import org.myrialith.cues.Stay;
 import org.myrialith.cues.Variable;
 import org.myrialith.drive.Input;
@@ -306,9 +310,53 @@ class CuesTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "{", "{hour", "{Hour}", "{hour:5}", "{hour:0}", "}", "{a}{b}{c}{d}{e}{f}{g}"})
+      strings = {
+        "",
+        "{",
+        "{hour",
+        "{Hour}",
+        "{hour:5}",
+        "{hour:0}",
+        "{hour:13}",
+        "{hour:0ap}",
+        "}",
+        "{a}{b}{c}{d}{e}{f}{g}"
+      })
   void textsOfValuesThatCanNotBeReadAreRefused(String text) {
     assertThatThrownBy(() -> Readout.of("r1", "f1", text)).isInstanceOf(InputException.class);
+  }
+
+  /**
+   * Every hour as the platform's own rules have it: to twelve, with a blank or a nought, A and P.
+   */
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void hoursToTwelveAreThoseOfThePlatform(boolean zeros) {
+    List<boolean[]> none = List.of();
+    Cell tens = new Cell(Cell.Sort.TWELVE, 0, 10, 100, zeros, new int[0], none);
+    Cell ones = new Cell(Cell.Sort.TWELVE, 0, 1, 100, zeros, new int[0], none);
+    Cell half = new Cell(Cell.Sort.HALF, 0, 1, 0, false, new int[0], none);
+    DateTimeFormatter platform =
+        DateTimeFormatter.ofPattern(zeros ? "hh a" : "ppha", Locale.ENGLISH);
+    for (int hour = 0; hour < 24; hour++) {
+      String shown =
+          "0123456789 -".substring(tens.glyph(hour), tens.glyph(hour) + 1) + ones.glyph(hour);
+      String letter = half.glyph(hour) == 1 ? "PM" : "AM";
+      assertThat(shown + (zeros ? " " : "") + letter)
+          .isEqualTo(platform.format(LocalTime.of(hour, 0)));
+    }
+  }
+
+  @Test
+  void aTextMayHaveHoursToTwelve() {
+    ShownText text = ShownText.read("text", "{hour:12}:{minute:02}{hour:ap}");
+    assertThat(text.names()).containsExactly("hour", "minute");
+    assertThat(text.pieces())
+        .contains(
+            new ShownText.Value("hour", 2, false, ShownText.How.TWELVE),
+            new ShownText.Value("hour", 1, false, ShownText.How.HALF));
+    assertThat(ShownText.read("text", "{hour:012}").pieces())
+        .containsExactly(new ShownText.Value("hour", 2, true, ShownText.How.TWELVE));
   }
 
   /** What a clock shows at noon, dot for dot with the font. */
