@@ -165,7 +165,7 @@ public final class GadgetPlan {
     Crossings crossings =
         cues()
             .map(plan -> Crossings.of(plan.table(), power().darkAmps(), power().mostAmps()))
-            .orElse(new Crossings(List.of()));
+            .orElse(Crossings.NONE);
     return new CuesStep(
         cues(),
         draws,

@@ -13,8 +13,12 @@ import org.myrialith.frames.ClipLevels;
  * the one that draws more; else both are lit. The lights of values are all lit.
  *
  * @param pairs each two scenes once, those first that draw most
+ * @param allAmps what all of them at once draw at most (A)
  */
-public record Crossings(List<Pair> pairs) {
+public record Crossings(List<Pair> pairs, double allAmps) {
+  /** Of no scenes. */
+  public static final Crossings NONE = new Crossings(List.of(), 0);
+
   /**
    * Two scenes.
    *
@@ -83,7 +87,22 @@ public record Crossings(List<Pair> pairs) {
       }
     }
     pairs.sort(Comparator.comparingDouble(Pair::amps).reversed());
-    return new Crossings(pairs);
+    return new Crossings(pairs, Math.min(together(lit, darkAmps), mostAmps));
+  }
+
+  /** One upon the other, all of them. */
+  private static double together(Lit[][] lit, double darkAmps) {
+    double amps = darkAmps;
+    for (int t = 0; lit.length > 0 && t < lit[0].length; t++) {
+      double frames = 0;
+      double values = 0;
+      for (Lit[] scene : lit) {
+        frames = Math.max(frames, scene[t].frames);
+        values += scene[t].values;
+      }
+      amps += frames + values;
+    }
+    return amps;
   }
 
   private static Lit lit(CueTable table, SceneTable scene, int t) {

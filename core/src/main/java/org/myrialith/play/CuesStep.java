@@ -72,6 +72,10 @@ public record CuesStep(
         .findFirst()
         .filter(pair -> givesAmps.isPresent() && pair.amps() > givesAmps.get())
         .ifPresent(pair -> all.add(crossing(pair, givesAmps.get())));
+    trial
+        .flatMap(HandTrial::most)
+        .filter(part -> givesAmps.isPresent() && part.peakAmps() > givesAmps.get())
+        .ifPresent(part -> all.add(sent(part, givesAmps.get())));
     boolean flashes = all.stream().anyMatch(finding -> finding.key().startsWith("flashes-"));
     if (!flashes) {
       trial.ifPresent(tried -> all.addAll(handsFlash(tried)));
@@ -89,6 +93,20 @@ public record CuesStep(
       }
     }
     return all;
+  }
+
+  /** What was really sent, and not only might be. */
+  private static Finding sent(HandTrial.Part part, double gives) {
+    return Finding.of(
+            Step.CUES,
+            "hands-current",
+            Verdict.BREAKS,
+            phrase(
+                "%s: %s are drawn; the supply gives %s.",
+                part.name(), Quantity.text(part.peakAmps(), "A"), Quantity.text(gives, "A")))
+        .advising(
+            "Let cues clear what is on before they come, plan for these frames so that the limiter keeps within the supply, or use a larger one.")
+        .restingOn(reckoning(part));
   }
 
   private static Finding triedInPart(HandTrial trial) {
@@ -149,6 +167,17 @@ public record CuesStep(
         Source.ARITHMETIC);
   }
 
+  private Reckoning together() {
+    return new Reckoning(
+        "scenes-together",
+        "All scenes at once draw at most",
+        crossings.allAmps(),
+        "A",
+        "the dark gadget + of each fixture the frames that draw most, and all values; within what the limiter lets through",
+        List.of(),
+        Source.ARITHMETIC);
+  }
+
   private static Reckoning reckoning(HandTrial.Part part) {
     return new Reckoning(
         "hands-draw",
@@ -164,6 +193,9 @@ public record CuesStep(
   public List<Reckoning> reckonings() {
     List<Reckoning> all = new ArrayList<>(draws.stream().map(CuesStep::reckoning).toList());
     crossings.pairs().stream().limit(1).forEach(pair -> all.add(reckoning(pair)));
+    if (crossings.pairs().size() > 1) {
+      all.add(together());
+    }
     trial.flatMap(HandTrial::most).ifPresent(part -> all.add(reckoning(part)));
     return List.copyOf(all);
   }

@@ -3,17 +3,14 @@ package org.myrialith.play;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.myrialith.cues.Readout;
 import org.myrialith.cues.ReadoutForm;
 import org.myrialith.cues.ShownText;
 import org.myrialith.formats.BdfFont;
-import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
@@ -23,7 +20,6 @@ import org.myrialith.layout.Layout;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.lettering.FontFile;
 import org.myrialith.lettering.Fonts;
-import org.myrialith.lettering.Line;
 
 /** Makes numbers of readouts: which lights show what. */
 final class ReadoutCompiler {
@@ -64,18 +60,6 @@ final class ReadoutCompiler {
       boolean zeros,
       int[] cells,
       List<boolean[]> glyphs) {}
-
-  /** What characters look like: on a picture, or on digits. */
-  private interface Face {
-    /** Returns the cells that a character begins with at a place, all of them. */
-    int[] cells(int place, int width);
-
-    /** Returns which of them a character lights; empty when it can't be shown. */
-    Optional<boolean[]> glyph(char character, int width);
-
-    /** Returns how wide a character is. */
-    int width(char character);
-  }
 
   List<ReadoutTable> tables(Readout readout) {
     Fixture fixture = layout.fixture(readout.fixture()).orElseThrow();
@@ -276,103 +260,14 @@ final class ReadoutCompiler {
 
   private Face face(Readout readout, Fixture fixture) {
     if (fixture.shape() instanceof SegmentDigits digits) {
-      return new DigitFace(digits, readout.column(), own.apply(fixture.id()));
+      return new Face.Digits(digits, readout.column(), own.apply(fixture.id()));
     }
     BdfFont font = Fonts.of(readout.font(), fonts).orElse(null);
     if (font == null) {
       compiler.problem(readout.id(), phrase("is in a font “%s” that is not there", readout.font()));
       font = Fonts.of(Fonts.USUAL, List.of()).orElseThrow();
     }
-    return new DotFace(font, fixture, readout.column(), readout.row());
-  }
-
-  /** Characters in dots. */
-  private record DotFace(BdfFont font, Fixture fixture, int column, int row) implements Face {
-    private Line line(char character) {
-      return Line.of(String.valueOf(character), font);
-    }
-
-    @Override
-    public int width(char character) {
-      return line(character).columns();
-    }
-
-    @Override
-    public int[] cells(int place, int width) {
-      int[] cells = new int[width * font.height()];
-      for (int i = 0; i < cells.length; i++) {
-        int x = column + place + i % width;
-        int y = row + i / width;
-        boolean inside = x >= 0 && x < fixture.seenColumns() && y >= 0 && y < fixture.seenRows();
-        cells[i] = inside ? y * fixture.seenColumns() + x : -1;
-      }
-      return cells;
-    }
-
-    @Override
-    public Optional<boolean[]> glyph(char character, int width) {
-      Line line = line(character);
-      if (!line.missing().isEmpty()) {
-        return Optional.empty();
-      }
-      boolean[] lit = new boolean[width * font.height()];
-      for (int y = 0; y < line.rows(); y++) {
-        for (int x = 0; x < Math.min(width, line.columns()); x++) {
-          lit[y * width + x] = line.lit()[y * line.columns() + x];
-        }
-      }
-      return Optional.of(lit);
-    }
-  }
-
-  /** Characters on digits; points and colons stand by the digit before them. */
-  private record DigitFace(SegmentDigits digits, int first, Map<Character, Set<String>> own)
-      implements Face {
-    private static boolean mark(char character) {
-      return character == '.' || character == ',' || character == ':';
-    }
-
-    @Override
-    public int width(char character) {
-      return mark(character) ? 0 : 1;
-    }
-
-    /** A mark has the cells of point and colon behind the digit before it. */
-    @Override
-    public int[] cells(int place, int width) {
-      int rows = digits.seenRows();
-      int digit = first + place - (width == 0 ? 1 : 0);
-      int[] cells = new int[rows];
-      Arrays.fill(cells, -1);
-      if (digit >= 0 && digit < digits.digits()) {
-        for (int row = 0; row < rows; row++) {
-          cells[row] = row * digits.seenColumns() + digit;
-        }
-      }
-      return cells;
-    }
-
-    @Override
-    public Optional<boolean[]> glyph(char character, int width) {
-      boolean[] lit = new boolean[digits.seenRows()];
-      List<String> names = digits.segmentNames();
-      if (mark(character)) {
-        int row = names.size() + (character == ':' && digits.decimalPoint() ? 1 : 0);
-        if (character != ':' && !digits.decimalPoint() || row >= lit.length) {
-          return Optional.empty();
-        }
-        lit[row] = true;
-        return Optional.of(lit);
-      }
-      return Characters.segments(digits.style(), own, character)
-          .map(
-              segments -> {
-                for (int row = 0; row < names.size(); row++) {
-                  lit[row] = segments.contains(names.get(row));
-                }
-                return lit;
-              });
-    }
+    return new Face.Dots(font, fixture, readout.column(), readout.row());
   }
 
   // other forms

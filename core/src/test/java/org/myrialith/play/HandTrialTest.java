@@ -155,6 +155,9 @@ class HandTrialTest {
     for (int i = 0; i < 3; i++) {
       assertThat(pairs(plan).get(i).amps() - dark).isCloseTo(amps.get(i), within(1e-9));
     }
+    // all at once: white beside red, whatever lies under the white
+    assertThat(((CuesStep) plan.step(Step.CUES)).crossings().allAmps() - dark)
+        .isCloseTo(0.8, within(1e-9));
     // what is really sent comes to that, and never above
     HandTrial.Part most = trial(plan).most().orElseThrow();
     assertThat(most.peakAmps() - dark).isCloseTo(0.8, within(1e-9));
@@ -163,7 +166,9 @@ class HandTrialTest {
   @Test
   void aCrossingBeyondTheSupplyIsToldUnlessTheLimiterKeepsWithin() {
     GadgetPlan plan = plan(0.75, PowerSettings.USUAL, THREE, comeAndGo());
-    assertThat(plan.findings(Step.CUES)).extracting(Finding::key).contains("cues-crossing");
+    assertThat(plan.findings(Step.CUES))
+        .extracting(Finding::key)
+        .contains("cues-crossing", "hands-current");
     GadgetPlan limited =
         plan(0.75, new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20), THREE, comeAndGo());
     assertThat(limited.findings(Step.CUES))
@@ -195,8 +200,7 @@ class HandTrialTest {
     assertThat(cut.whole()).isFalse();
     assertThat(cut.millis()).isLessThan(trial(plan).millis());
     CuesStep step =
-        new CuesStep(
-            plan.cues(), List.of(), new Crossings(List.of()), Optional.of(cut), Optional.empty());
+        new CuesStep(plan.cues(), List.of(), Crossings.NONE, Optional.of(cut), Optional.empty());
     assertThat(step.findings()).extracting(Finding::key).contains("tried-in-part");
   }
 }
