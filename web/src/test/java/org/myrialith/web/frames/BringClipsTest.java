@@ -74,7 +74,7 @@ class BringClipsTest {
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/frames")) {
       Page page = screen.page();
       bring(page, new ClipFiles(clip, 1).sheet());
-      assertThat(page.locator("p.hint").first()).containsText("1 frames");
+      assertThat(page.locator("p.hint").first()).containsText("1 frame, made");
       page.locator("#down").fill("7");
       button(page, "Cut it so").click();
       assertThat(page.locator("#notice")).containsText("divided by");
