@@ -65,7 +65,7 @@ enum FirmwareTarget {
   private static final int ANOTHER_WAY = 76;
 
   /** Cycles of choosing it. */
-  private static final double CHOOSING = 40;
+  private static final double CHOOSING = 60;
 
   /** Cycles of pixels that stay and pixels that follow, and of each of the latter. */
   private static final double CHANGE = 50;
