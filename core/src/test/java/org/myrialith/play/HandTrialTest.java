@@ -110,7 +110,7 @@ class HandTrialTest {
     "DOWN, 1, 0, ''",
     "DOWN, 2, 0, Button pressed again and again",
     "AGAIN, 1, 0, Button held",
-    "DOWN, 2, 900, ''", // it comes softly, and never gets bright
+    "AGAIN, 1, 5000, ''", // it comes softly, and never gets bright
     "LONG, 1, 0, ''",
   })
   void flashesThatHandsSetOffAreTold(Press.How how, int lights, int fade, String told) {
