@@ -34,7 +34,7 @@ final class EngineSize {
     LIMITED_LINES(132, 265),
     /** The limiter of levels of two bytes. */
     DEEP_LIMITER(57, 123),
-    FADES(957, 500),
+    FADES(985, 525),
     /** Levels laid over others. */
     MIXING(179, 100),
     /** Levels of two bytes. */

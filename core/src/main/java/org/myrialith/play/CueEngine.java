@@ -292,6 +292,9 @@ public final class CueEngine {
     if (state[cue] == OFF) {
       inAt[cue] = now;
     } else {
+      if (state[cue] == OUT) { // on from where it is
+        inAt[cue] = now - (come(cue) * row.cue().fadeIn() >> 8);
+      }
       order.remove(Integer.valueOf(cue));
       painter.touch(row.scene());
     }
@@ -367,18 +370,18 @@ public final class CueEngine {
 
   /** By the square, which the eye takes for even. */
   private int weighed(int cue) {
+    int come = come(cue);
+    return come * come >> 8;
+  }
+
+  /** How far a cue has come, of {@link #WHOLE}. */
+  private int come(int cue) {
     int in = row(cue).cue().fadeIn();
     int since = now - inAt[cue];
-    int own = WHOLE;
-    if (since < in) {
-      int part = since * WHOLE / in;
-      own = part * part >> 8;
-    }
-    if (state[cue] == OUT) {
-      int part = WHOLE - (now - outAt[cue]) * WHOLE / row(cue).cue().fadeOut();
-      own = Math.min(own, part * part >> 8);
-    }
-    return own;
+    int come = since < in ? since * WHOLE / in : WHOLE;
+    return state[cue] == OUT
+        ? Math.min(come, WHOLE - (now - outAt[cue]) * WHOLE / row(cue).cue().fadeOut())
+        : come;
   }
 
   /** Returns what each circuit is sent at present. */

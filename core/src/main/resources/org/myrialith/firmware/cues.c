@@ -1172,6 +1172,22 @@ static void put_in(uint8_t cue) {
   order[at] = cue;
 }
 
+#ifdef FADES
+
+/* How far a cue has come, of WHOLE; seen is the square of it. */
+static uint16_t come_of(uint8_t cue) {
+  uint16_t in = READ_WORD(&cue_fade_in[cue]);
+  uint32_t since = now - in_at[cue];
+  uint16_t come = (uint16_t)(since < in ? (since << 8) / in : WHOLE);
+  if (state[cue] == OUT) {
+    uint16_t left = (uint16_t)(WHOLE - ((now - out_at[cue]) << 8) / READ_WORD(&cue_fade_out[cue]));
+    come = left < come ? left : come;
+  }
+  return come;
+}
+
+#endif
+
 static void fire(uint8_t cue) {
   uint8_t scene = scene_of(cue);
   uint8_t stay = READ_BYTE(&cue_stay[cue]);
@@ -1186,6 +1202,8 @@ static void fire(uint8_t cue) {
 #ifdef FADES
   if (state[cue] == OFF) {
     in_at[cue] = now;
+  } else if (state[cue] == OUT) { /* on from where it is */
+    in_at[cue] = now - ((uint32_t)come_of(cue) * READ_WORD(&cue_fade_in[cue]) >> 8);
   }
   weights[cue] = UNKNOWN;
 #endif
@@ -1328,19 +1346,8 @@ static void obey(void) {
 
 /* By the square, which the eye takes for even. */
 static uint16_t weighed(uint8_t cue) {
-  uint16_t in = READ_WORD(&cue_fade_in[cue]);
-  uint32_t since = now - in_at[cue];
-  uint16_t own = WHOLE;
-  if (since < in) {
-    uint16_t part = (uint16_t)((since << 8) / in);
-    own = (uint16_t)((uint32_t)part * part >> 8);
-  }
-  if (state[cue] == OUT) {
-    uint16_t part = (uint16_t)(WHOLE - ((now - out_at[cue]) << 8) / READ_WORD(&cue_fade_out[cue]));
-    uint16_t going = (uint16_t)((uint32_t)part * part >> 8);
-    own = going < own ? going : own;
-  }
-  return own;
+  uint16_t come = come_of(cue);
+  return (uint16_t)((uint32_t)come * come >> 8);
 }
 
 static void weigh(void) {

@@ -160,7 +160,8 @@ final class CueGadgets {
     ReadoutForm form = ReadoutForm.values()[random.nextInt(4)];
     boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
     String[] single = {"{score}", "{face}", "{second}"};
-    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(texts.length)];
+    int able = texts.length - (form == ReadoutForm.BITS ? 1 : 0); // A and P are no digits
+    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(able)];
     String blinks = random.nextInt(3) == 0 ? "armed = 1" : "";
     return new Readout(
         id,

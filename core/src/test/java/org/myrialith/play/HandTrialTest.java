@@ -193,6 +193,33 @@ class HandTrialTest {
     assertThat(trial(limited).most().orElseThrow().peakAmps()).isBetween(0.5, 0.6 + 1e-9);
   }
 
+  /** Let go half-way and pressed again, it comes on from where it is, without a jump. */
+  @Test
+  void aCueThatComesAgainGoesOnFromWhereItIs() {
+    GadgetPlan plan =
+        plan(
+            3,
+            PowerSettings.USUAL,
+            List.of(scene("s1", clip("k1", "f1", 0xffffff, 1000))),
+            Cue.showing("u1", "Glow", new Press("Button", 1, Press.How.DOWN), "s1")
+                .fading(1000, 1000)
+                .staying(Stay.WHILE, 1));
+    CueEngine engine = new CueEngine(plan.cueTable().orElseThrow());
+    int before = 0;
+    int most = 0;
+    while (engine.nowMillis() < 4000) {
+      int now = engine.nowMillis();
+      boolean held = now < 1400 || now >= 1700 && now < 1800 || now >= 2000;
+      engine.tick(new int[] {held ? 1 : 0});
+      int level = engine.levels().get(0).at(0);
+      assertThat(Math.abs(level - before)).as("at %d ms", now).isLessThan(16);
+      before = level;
+      most = Math.max(most, level);
+    }
+    assertThat(most).isEqualTo(255);
+    assertThat(before).isEqualTo(255);
+  }
+
   /** More than can be looked through is told, not passed over. */
   @Test
   void aTrialThatIsCutShortSaysSo() {
