@@ -1,2 +1,2 @@
-/** Two gadgets to look at first: nothing comes in, whole gadgets go out. */
+/** Gadgets to look at first: nothing comes in, whole gadgets go out. */
 package org.myrialith.demo;
