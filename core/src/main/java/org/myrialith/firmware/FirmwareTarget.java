@@ -17,14 +17,14 @@ enum FirmwareTarget {
       Controller.AVR8_32K,
       "atmega328p",
       4,
-      new Size(1018, 1070, 1052, 1312, 1140, 167, 460, 110),
+      new Size(1018, 1070, 1052, 1312, 1140, 167, 460, 110, Bits.SMALL, 0),
       Cycles.USUAL),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
       "attiny85",
       64,
-      new Size(928, 982, 1000, 1278, 1088, 166, 446, 110),
+      new Size(928, 982, 1000, 1278, 1088, 166, 446, 110, Bits.SMALL, 0),
       new Cycles(
           360,
           66,
@@ -43,7 +43,7 @@ enum FirmwareTarget {
       Controller.AVR8_256K,
       "atmega2560",
       4,
-      new Size(1144, 1208, 1182, 1440, 1265, 167, 460, 110),
+      new Size(1144, 1208, 1182, 1440, 1265, 167, 460, 110, Bits.SMALL, 0),
       Cycles.USUAL),
   /** 32-bit cores: portable C beside what the board's own environment takes. */
   ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
@@ -102,29 +102,7 @@ enum FirmwareTarget {
       int deep) {
     /** Read from builds for a small 32-bit core (GCC 12, -Os). */
     static final Size ARM =
-        new Size(325, 362, 354, 532, 362, 99, 145, 0, new Bits(65, 155, 116), 210);
-
-    Size(
-        int raw,
-        int palette,
-        int runs,
-        int dictionary,
-        int changes,
-        int severalClips,
-        int limiter,
-        int line) {
-      this(
-          raw,
-          palette,
-          runs,
-          dictionary,
-          changes,
-          severalClips,
-          limiter,
-          line,
-          new Bits(88, 150, 126),
-          0);
-    }
+        new Size(325, 362, 354, 532, 386, 99, 145, 0, new Bits(65, 155, 116), 210);
 
     private int of(Packing packing) {
       return switch (packing) {
@@ -151,7 +129,10 @@ enum FirmwareTarget {
    * @param beside levels
    * @param limited more where a limiter passes them over
    */
-  private record Bits(int alone, int beside, int limited) {}
+  private record Bits(int alone, int beside, int limited) {
+    /** Of the 8-bit classes. */
+    static final Bits SMALL = new Bits(88, 150, 126);
+  }
 
   /**
    * Cycles of the player between two frames, without sending; at most.

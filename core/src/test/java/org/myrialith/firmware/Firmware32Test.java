@@ -61,6 +61,18 @@ class Firmware32Test {
               "effects that move",
               Controller.RADIO32,
               FirmwareScenarios.swarm(FirmwareScenarios.clockedRing())),
+          named(
+              "few lights change",
+              Controller.ARM32_TWO_CORES,
+              PackedGadgets.strips(
+                  Controller.AVR8_32K,
+                  false,
+                  List.of(PackedGadgets.fewChange(40, 12, 200, 2, 30)))),
+          named(
+              "cells that live",
+              Controller.ARM32_SMALL,
+              FirmwareScenarios.cells(
+                  FirmwareScenarios.goingBy(Controller.AVR8_32K, 8, 5, 3, false))),
           named("clocked, by a pause", Controller.ARM32_SMALL, FirmwareScenarios.paused()),
           named("registers", Controller.ARM32_SMALL, SwitchedGadgets.eighteenDigits()),
           named("limited, beside pixels", Controller.RADIO32, SwitchedGadgets.beside(true)),

@@ -166,15 +166,17 @@ public record FramesPage(
     if (asItsPicture || straight()) {
       return "";
     }
-    StringBuilder spots = new StringBuilder();
-    for (int i = 0; i < fixture.count(); i++) {
-      Position at = fixture.position(i);
-      int cell = at.row() * fixture.seenColumns() + at.column();
-      spots.append(cell).append(',');
-      spots.append(Math.round(10 * at.xMm())).append(',').append(Math.round(10 * at.yMm()));
-      spots.append(' ');
-    }
-    return spots.toString();
+    return PlacesText.flat(
+        fixture.count(),
+        this::cell,
+        i -> fixture.position(i).xMm(),
+        i -> fixture.position(i).yMm());
+  }
+
+  /** The cell of the picture that an emitter shows. */
+  private int cell(int emitter) {
+    Position at = fixture.position(emitter);
+    return at.row() * fixture.seenColumns() + at.column();
   }
 
   /** Returns the layers of a stack; 1 for all else. */
@@ -195,11 +197,7 @@ public record FramesPage(
       return "";
     }
     return PlacesText.inSpace(
-        IntStream.range(0, fixture.count()).mapToObj(fixture.shape()::pose).toList(),
-        emitter -> {
-          Position at = fixture.position(emitter);
-          return at.row() * fixture.seenColumns() + at.column();
-        });
+        IntStream.range(0, fixture.count()).mapToObj(fixture.shape()::pose).toList(), this::cell);
   }
 
   /**

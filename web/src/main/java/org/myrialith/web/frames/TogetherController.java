@@ -5,8 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.Bounds;
@@ -131,13 +129,9 @@ class TogetherController {
   }
 
   private static String spots(Together together) {
-    return IntStream.range(0, together.spots().size())
-        .mapToObj(
-            place -> {
-              Together.Spot spot = together.spots().get(place);
-              return place + "," + Math.round(10 * spot.xMm()) + "," + Math.round(10 * spot.yMm());
-            })
-        .collect(Collectors.joining(" "));
+    List<Together.Spot> spots = together.spots();
+    return PlacesText.flat(
+        spots.size(), place -> place, i -> spots.get(i).xMm(), i -> spots.get(i).yMm());
   }
 
   @PostMapping("/{over}/{moment}/paint")
@@ -159,7 +153,7 @@ class TogetherController {
               : together.painted(act.onPlaces(places(act.points())));
         },
         "frames/together?moment=" + moment + "&over=" + ProjectPages.inQuery(over),
-        errors -> page(id, moment, over));
+        errors -> page(id, moment, over).addObject("typed", act.typed()));
   }
 
   /** Numbers of places as the easel sends them: a column, and row 0. */
