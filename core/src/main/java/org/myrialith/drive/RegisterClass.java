@@ -105,6 +105,14 @@ public enum RegisterClass {
     return greyClock;
   }
 
+  /**
+   * Returns whether a 1 in the latch turns the output transistor on, so that it sinks: open drains
+   * and constant-current sinks. Outputs of HC and HCT are high then.
+   */
+  public boolean oneSinks() {
+    return !stage.sources();
+  }
+
   /** Returns what an output gives. */
   public OutputStage stage() {
     return stage;

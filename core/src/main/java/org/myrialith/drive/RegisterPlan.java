@@ -52,6 +52,11 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
+  public boolean oneSinks() {
+    return circuit.sort().oneSinks();
+  }
+
+  @Override
   public OutputStage chipStage() {
     return circuit.stage();
   }

@@ -153,9 +153,10 @@ public record ScanTiming(
   private record Least(ScanClock clock, int hertz, int dark, int cycles) {}
 
   /**
-   * Plans slots: as fine as the timer can, at least as often as wanted when that is possible. Where
-   * no slots are long enough for the interrupt and short enough for the timer, they are those that
-   * the interrupt wants, and do not fit.
+   * Plans slots: as fine as the timer can, at least as often as wanted when that is possible; where
+   * slots would be longer than the timer counts, the slowest above the wish. Where no slots are
+   * long enough for the interrupt and short enough for the timer, they are those that the interrupt
+   * wants, and do not fit.
    */
   static ScanTiming of(int turns, Scan scan, Interrupt interrupt, Controller controller) {
     Least own = interrupt.on(controller);
@@ -189,11 +190,17 @@ public record ScanTiming(
       if (one.reaches && wanted <= most) {
         return one;
       }
-      if (best == null || one.refreshHz() > best.refreshHz() && !best.reaches) {
-        best = one;
-      }
+      best = best == null || one.nearer(best) ? one : best;
     }
     return best == null ? tooLong : best;
+  }
+
+  /** The slowest that is quick enough; where none is, the quickest. */
+  private boolean nearer(ScanTiming other) {
+    if (reaches != other.reaches) {
+      return reaches;
+    }
+    return reaches ? refreshHz() < other.refreshHz() : refreshHz() > other.refreshHz();
   }
 
   private static int divideUp(int a, int b) {

@@ -43,6 +43,11 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
     return controller.stage();
   }
 
+  /** Returns whether a 1 in the latch of a column makes it sink; else it makes it high. */
+  default boolean oneSinks() {
+    return false;
+  }
+
   /** Returns what an output that switches a row gives, or what is before its switch. */
   default OutputStage rowOutputStage(Controller controller) {
     return controller.stage();

@@ -100,10 +100,15 @@ public record ScannedPlan(
     return map.channels().isEmpty() ? 0 : circuit.chips() * chipIdleAmps();
   }
 
-  /** Returns whether a low level of a column lights. */
+  @Override
+  public boolean oneSinks() {
+    return circuit.oneSinks();
+  }
+
+  /** Returns whether a 0 of a column lights. */
   @Override
   public boolean lowLights() {
-    return hookup().side() == Side.TO_SUPPLY && !chipStage().keeps();
+    return hookup().side() == Side.TO_SUPPLY && !oneSinks();
   }
 
   /** Returns whether a row is on while its pin is high: switches turn that round. */

@@ -251,6 +251,11 @@ public record ScannedRegisters(
   }
 
   @Override
+  public boolean oneSinks() {
+    return sort.oneSinks();
+  }
+
+  @Override
   public OutputStage columnStage(Controller controller) {
     return sort.stage();
   }

@@ -22,6 +22,7 @@ record SwitchFindings(SwitchedPlan plan) {
     rail().ifPresent(all::add);
     volts().ifPresent(all::add);
     if (through() != Through.NONE) {
+      openDrain().ifPresent(all::add);
       drive().ifPresent(all::add);
       gate().ifPresent(all::add);
       all.add(heat());
@@ -76,6 +77,21 @@ record SwitchFindings(SwitchedPlan plan) {
                         "The LEDs hang on %s; what switches them stands %s.",
                         Quantity.text(rail, "V"), Quantity.text(most, "V")))
                 .advising("Switch them through a transistor, or with outputs made for it."));
+  }
+
+  /** An open drain only pulls down: what is to turn a transistor on has to come from elsewhere. */
+  private Optional<Finding> openDrain() {
+    if (!plan.oneSinks()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Finding.of(
+                Step.CIRCUITS,
+                plan.key("open-drain"),
+                Verdict.BREAKS,
+                "Open-drain outputs can't drive a base or gate high: without a pull-up the transistors never conduct.")
+            .advising(
+                "Connect the LEDs straight to the outputs, or use HC registers before the transistors."));
   }
 
   /** What an output gives to the base of a transistor. */

@@ -64,9 +64,17 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return true;
   }
 
-  /** Returns whether a bit has to go out low to light; a sink is on where its bit is set. */
+  /** Returns whether a 1 in the latch makes an output sink; else it makes the output high. */
+  default boolean oneSinks() {
+    return false;
+  }
+
+  /**
+   * Returns whether a bit has to go out low to light. A switch behind an open drain conducts while
+   * its pull-up makes it high, so while the bit is 0.
+   */
   default boolean lowLights() {
-    return hookup().lowLights() && !chipStage().keeps();
+    return oneSinks() ? hookup().through() != Through.NONE : hookup().lowLights();
   }
 
   /** Returns the current of a chip with everything dark (A). */

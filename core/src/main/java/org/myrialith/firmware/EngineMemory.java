@@ -27,13 +27,13 @@ final class EngineMemory {
   /** Returns the RAM of its variables beside the frame buffer (bytes). */
   static int bytes(FirmwareWork work) {
     CueTable cues = work.cues().orElseThrow();
-    int each = 7 + (cues.fades() ? 10 : 0);
+    int each = 7 + (cues.fades() ? 12 : 0);
     long counters = rows(cues, Row.Kind.EVERY).count() + rows(cues, Row.Kind.TURNED).count();
     return cues.rows().size() * each
         + 11 // how many are shown, now, idle, began, sent
         + 4 * (int) counters
         + 8 * cues.senses().size()
-        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 6)
+        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 5)
         + (cues.clock() < 0 ? 0 : cues.chip().isEmpty() ? 2 : 5)
         + (cues.chance() ? 4 : 0)
         + cues.targets().size()

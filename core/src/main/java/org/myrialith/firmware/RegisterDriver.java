@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.RegisterPlan;
@@ -73,12 +74,20 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
 
   @Override
   public List<String> wiring() {
-    return List.of(
+    List<String> steps = new ArrayList<>();
+    steps.add(
         phrase(
-            "Data: pin %s of the controller to the serial input of chip 1.", circuit().dataPin()),
+            "Data: pin %s of the controller to the serial input of chip 1.", circuit().dataPin()));
+    steps.add(
         phrase(
             "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the storage clock of all.",
-            circuit().clockPin(), circuit().latchPin()),
+            circuit().clockPin(), circuit().latchPin()));
+    steps.add(
         "Each chip: ground and output enable to ground, plus and clear to plus of the supply, 100 nF across them; its serial output to the serial input of the next.");
+    if (plan.oneSinks() && plan.lowLights()) {
+      steps.add(
+          "Each output has an open drain: a pull-up from it to plus turns its transistor on, a 1 in the register turns it off.");
+    }
+    return steps;
   }
 }

@@ -133,6 +133,15 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
             lit, low, each);
   }
 
+  /** Of bits in a row the lowest is taken; a level that is compared must have no others. */
+  private String level() {
+    if (plan.dims()) {
+      return "levels[at]";
+    }
+    String masked = method() == ScanMethod.PLAIN ? " & 1u" : "";
+    return phrase("(uint8_t)(levels[at >> 3] >> (at & 7u)%s)", masked);
+  }
+
   private List<List<ScanMethod.Step>> passes() {
     return timing().steps();
   }
@@ -180,7 +189,7 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
         .replace("@CELL@", on().byRow() ? "[row][column]" : "[column]")
         .replace("@COLUMNBITS@", cells(t -> c -> phrase("0x%02xu", 1 << at(t, c).bit())))
         .replace("@COLUMNBYTE@", cells(t -> c -> Integer.toString(at(t, c).at())))
-        .replace("@LEVEL@", plan.dims() ? "levels[at]" : "(uint8_t)(levels[at >> 3] >> (at & 7u))")
+        .replace("@LEVEL@", level())
         .replace("@TICKS@", ticks())
         .replace("@SINGLES@", singles())
         .replace(

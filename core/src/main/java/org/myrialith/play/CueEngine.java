@@ -35,6 +35,7 @@ public final class CueEngine {
   private final int[] state;
 
   private final int[] weight;
+  private final boolean[] due;
   private final boolean[] was;
   private final boolean[] leaves;
   private final boolean[] ended;
@@ -42,6 +43,9 @@ public final class CueEngine {
   private final int[] inAt;
   private final int[] leaveAt;
   private final int[] outAt;
+
+  /** How long one takes that is on its way out (ms). */
+  private final int[] outMillis;
 
   /** Of cues that come again and again, milliseconds that are left; of knobs, edges. */
   private final int[] left;
@@ -57,6 +61,9 @@ public final class CueEngine {
   private boolean began;
   private int blinkLeft = Readout.BLINK_MILLIS / 2;
   private boolean blinkOn = true;
+
+  /** Longer than any cue waits for nothing to be done; time beyond is not counted (ms). */
+  private static final int LONG_IDLE = 1 << 30;
 
   /**
    * Something that happened.
@@ -78,6 +85,7 @@ public final class CueEngine {
     int cues = table.rows().size();
     state = new int[cues];
     weight = new int[cues];
+    due = new boolean[cues];
     was = new boolean[cues];
     leaves = new boolean[cues];
     ended = new boolean[cues];
@@ -85,6 +93,7 @@ public final class CueEngine {
     inAt = new int[cues];
     leaveAt = new int[cues];
     outAt = new int[cues];
+    outMillis = new int[cues];
     left = new int[cues];
     fadeLeft = table.fadeMillis();
     for (int cue = 0; cue < cues; cue++) {
@@ -117,7 +126,7 @@ public final class CueEngine {
     if (fading) {
       fadeLeft = table.fadeMillis();
     }
-    idle += table.tickMillis();
+    idle = Math.min(idle, LONG_IDLE) + table.tickMillis();
     if (senses.look(readings) | messages.look(numbers)) {
       idle = 0;
     }
@@ -190,7 +199,7 @@ public final class CueEngine {
       if (state[cue] == ON && leaves[cue] && now - leaveAt[cue] >= 0) {
         leave(cue);
       }
-      if (state[cue] == OUT && now - outAt[cue] >= row(cue).cue().fadeOut()) {
+      if (state[cue] == OUT && now - outAt[cue] >= outMillis[cue]) {
         off(cue);
       }
       seen[cue] = ended[cue];
@@ -200,6 +209,7 @@ public final class CueEngine {
 
   /** All cues in their order: who leaves as what made it fire is over, who fires. */
   private void obey() {
+    compareAll();
     for (int cue = 0; cue < table.rows().size(); cue++) {
       boolean fires = fires(cue);
       if (state[cue] == ON && row(cue).cue().stay() == Stay.WHILE && !lasts(cue)) {
@@ -226,11 +236,34 @@ public final class CueEngine {
       case BELOW ->
           began(cue, !began && senses.state[row.sense()] < (was[cue] ? row.b() : row.a()));
       case RECEIVED -> messages.received == row.a();
-      case BECOMES -> began(cue, numbers.holds(row.whens()));
+      case BECOMES -> due(cue, row);
       case ENDED -> seen[row.a()];
       case IDLE -> began(cue, idle >= row.a());
       case EVERY -> again(cue);
     };
+  }
+
+  /** At the beginning it is compared in its turn. */
+  private boolean due(int cue, Row row) {
+    boolean was = due[cue];
+    due[cue] = false;
+    return began && began(cue, numbers.holds(row.whens())) || was;
+  }
+
+  /**
+   * Each list of changes that makes a condition hold makes its cue due, though the next one undo it
+   * before the cue is asked.
+   */
+  private void compareAll() {
+    if (!numbers.moved()) {
+      return;
+    }
+    for (int cue = 0; cue < table.rows().size(); cue++) {
+      Row row = row(cue);
+      if (row.kind() == Row.Kind.BECOMES && began(cue, numbers.holds(row.whens()))) {
+        due[cue] = true;
+      }
+    }
   }
 
   private boolean began(int cue, boolean holds) {
@@ -275,17 +308,8 @@ public final class CueEngine {
     Row row = row(cue);
     log.add(new Happened(now, cue, true));
     numbers.set(row.thens());
-    for (int other = 0; other < table.rows().size(); other++) {
-      boolean cleared =
-          row.cue().clears().clears(row.cue().priority(), row(other).cue().priority());
-      if (other != cue && state[other] == ON && cleared) {
-        leaveAt[other] = now + row.cue().fadeIn();
-        leaves[other] = true;
-        if (row.cue().fadeIn() == 0) {
-          leave(other);
-        }
-      }
-    }
+    compareAll();
+    clearOthers(cue, row);
     if (row.scene() < 0) {
       return;
     }
@@ -304,6 +328,27 @@ public final class CueEngine {
     stay(cue);
     running.start(row.scene());
     painter.touch(row.scene());
+  }
+
+  /** What a scene comes over stays until it has come; where none comes, it goes softly itself. */
+  private void clearOthers(int cue, Row row) {
+    int in = row.cue().fadeIn();
+    for (int other = 0; other < table.rows().size(); other++) {
+      boolean cleared =
+          row.cue().clears().clears(row.cue().priority(), row(other).cue().priority());
+      if (other == cue || state[other] != ON || !cleared) {
+        continue;
+      }
+      if (in > 0 && row.scene() < 0) {
+        leave(other, in);
+        continue;
+      }
+      leaveAt[other] = leaves[other] ? Math.min(leaveAt[other], now + in) : now + in;
+      leaves[other] = true;
+      if (in == 0) {
+        leave(other);
+      }
+    }
   }
 
   /** On top of all that have no higher priority. */
@@ -328,13 +373,18 @@ public final class CueEngine {
   }
 
   private void leave(int cue) {
+    leave(cue, row(cue).cue().fadeOut());
+  }
+
+  private void leave(int cue, int overMillis) {
     log.add(new Happened(now, cue, false));
     state[cue] = OUT;
     leaves[cue] = false;
     outAt[cue] = now;
+    outMillis[cue] = overMillis;
     ended[cue] = true;
     weight[cue] = -1;
-    if (row(cue).cue().fadeOut() == 0) {
+    if (overMillis == 0) {
       off(cue);
     }
   }
@@ -380,7 +430,7 @@ public final class CueEngine {
     int since = now - inAt[cue];
     int come = since < in ? since * WHOLE / in : WHOLE;
     return state[cue] == OUT
-        ? Math.min(come, WHOLE - (now - outAt[cue]) * WHOLE / row(cue).cue().fadeOut())
+        ? Math.min(come, WHOLE - (now - outAt[cue]) * WHOLE / outMillis[cue])
         : come;
   }
 

@@ -23,6 +23,9 @@ final class Numbers {
   /** Values that changed since it was last asked for; a bit each. */
   int changed;
 
+  /** Whether any did since conditions were compared. */
+  private boolean moved;
+
   /** What would be found if power went off now. */
   final int[] saved;
 
@@ -92,6 +95,7 @@ final class Numbers {
       if (table.values().get(value).kept() && keepIn == 0) {
         keepIn = Variable.KEPT_MILLIS;
       }
+      moved = true;
       changed |= 1 << value;
     }
   }
@@ -138,6 +142,13 @@ final class Numbers {
       day++;
     }
     put(ClockValue.WEEKDAY, (day + 5) % 7 + 1);
+  }
+
+  /** Returns whether values changed since it was last asked. */
+  boolean moved() {
+    boolean did = moved;
+    moved = false;
+    return did;
   }
 
   /** Returns whether all terms hold. */

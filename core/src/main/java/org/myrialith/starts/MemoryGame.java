@@ -72,7 +72,7 @@ final class MemoryGame {
   /** Any button, while nobody plays. */
   private static void begins(Staging stage) {
     for (int c = 0; c < 4; c++) {
-      Press press = new Press(stage.button(NAMES[c]), 1, Press.How.SHORT);
+      Press press = new Press(stage.button(NAMES[c]), 1, Press.How.DOWN);
       stage.add(
           plain(stage, "Begin with " + NAMES[c], press)
               .onlyIf("turn = 0")

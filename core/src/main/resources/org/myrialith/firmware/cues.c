@@ -176,7 +176,7 @@ static uint32_t stir(void) {
 
 static int16_t values[VALUES];
 static uint32_t changed; /* values that changed since the last look; a bit each */
-static uint8_t moved;    /* whether any did since all cues were asked */
+static uint8_t moved;    /* whether any did since conditions were compared */
 
 #ifdef KEPT
 static uint16_t keep_ms; /* until what changed is kept over power-off; 0 for nothing */
@@ -521,8 +521,6 @@ static void keep(void) {
 }
 
 #endif
-
-static uint8_t asked_anew;
 
 #define HOLDS(first, count) holds(first, count)
 #define SET(first, count) set(first, count)
@@ -973,6 +971,7 @@ static void write_readouts(uint8_t scene, uint8_t target, uint16_t share) {
 #define LEAVES 2u
 #define ENDED 4u
 #define SEEN 8u
+#define DUE 16u
 
 static uint8_t state[CUES];
 static uint8_t flags[CUES];
@@ -981,12 +980,14 @@ static uint8_t order[CUES]; /* cues that are on or on their way out, the lowest 
 static uint8_t shown;
 static uint32_t now;
 static uint32_t idle_ms;
+#define LONG_IDLE_MS 0x40000000u
 static uint8_t began;
 
 #ifdef FADES
 static uint16_t weights[CUES];
 static uint32_t in_at[CUES];
 static uint32_t out_at[CUES];
+static uint16_t out_ms[CUES]; /* how long one takes that is on its way out */
 static uint16_t fade_ms = FADE_MS;
 static uint8_t fading;
 #define WEIGHT(cue) weights[cue]
@@ -1082,6 +1083,7 @@ static void pass_scenes(void) {
 }
 
 static void take_out(uint8_t cue) {
+#if CUES > 1u
   uint8_t i = 0;
   while (order[i] != cue) {
     i++;
@@ -1090,6 +1092,10 @@ static void take_out(uint8_t cue) {
   for (; i < shown; i++) {
     order[i] = order[i + 1u];
   }
+#else
+  (void)cue; /* it is the only one */
+  shown--;
+#endif
 }
 
 static void off(uint8_t cue) {
@@ -1098,18 +1104,27 @@ static void off(uint8_t cue) {
   touch(scene_of(cue));
 }
 
-static void leave(uint8_t cue) {
+static void leave(uint8_t cue, uint16_t over_ms) {
   state[cue] = OUT;
   flags[cue] = (uint8_t)((flags[cue] & (uint8_t)~LEAVES) | ENDED);
 #ifdef FADES
   out_at[cue] = now;
+  out_ms[cue] = over_ms;
   weights[cue] = UNKNOWN;
-  if (READ_WORD(&cue_fade_out[cue])) {
+  if (over_ms) {
     return;
   }
+#else
+  (void)over_ms;
 #endif
   off(cue);
 }
+
+#ifdef FADES
+#define LEAVE(cue) leave(cue, READ_WORD(&cue_fade_out[cue]))
+#else
+#define LEAVE(cue) leave(cue, 0)
+#endif
 
 static void leave_in_time(void) {
   uint8_t cue;
@@ -1118,10 +1133,10 @@ static void leave_in_time(void) {
       continue; /* most of them, most of the time */
     }
     if (state[cue] == ON && flags[cue] & LEAVES && (int32_t)(now - leave_at[cue]) >= 0) {
-      leave(cue);
+      LEAVE(cue);
     }
 #ifdef FADES
-    if (state[cue] == OUT && now - out_at[cue] >= READ_WORD(&cue_fade_out[cue])) {
+    if (state[cue] == OUT && now - out_at[cue] >= out_ms[cue]) {
       off(cue);
     }
 #endif
@@ -1129,6 +1144,7 @@ static void leave_in_time(void) {
   }
 }
 
+#if CUES > 1u
 static uint8_t clears(uint8_t how, uint8_t own, uint8_t other) {
   switch (how) {
     case CLEARS_SAME:
@@ -1151,24 +1167,34 @@ static void clear_others(uint8_t cue) {
     if (other != cue && state[other] == ON && clears(how, own, READ_BYTE(&cue_priority[other]))) {
 #ifdef FADES
       uint16_t in = READ_WORD(&cue_fade_in[cue]);
-      leave_at[other] = now + in;
+      if (in && READ_BYTE(&cue_scene[cue]) == NO_SCENE) { /* nothing comes over it: it goes softly itself */
+        leave(other, in);
+        continue;
+      }
+      if (!(flags[other] & LEAVES) || (int32_t)(leave_at[other] - now) > (int32_t)in) {
+        leave_at[other] = now + in; /* unless its own time is over before */
+      }
       flags[other] |= LEAVES;
       if (in) {
         continue;
       }
 #endif
-      leave(other);
+      LEAVE(other);
     }
   }
 }
 
+#endif
+
 /* On top of all that have no higher priority. */
 static void put_in(uint8_t cue) {
   uint8_t at = shown++;
+#if CUES > 1u
   while (at > 0 && READ_BYTE(&cue_priority[order[at - 1u]]) > READ_BYTE(&cue_priority[cue])) {
     order[at] = order[at - 1u];
     at--;
   }
+#endif
   order[at] = cue;
 }
 
@@ -1180,7 +1206,7 @@ static uint16_t come_of(uint8_t cue) {
   uint32_t since = now - in_at[cue];
   uint16_t come = (uint16_t)(since < in ? (since << 8) / in : WHOLE);
   if (state[cue] == OUT) {
-    uint16_t left = (uint16_t)(WHOLE - ((now - out_at[cue]) << 8) / READ_WORD(&cue_fade_out[cue]));
+    uint16_t left = (uint16_t)(WHOLE - ((now - out_at[cue]) << 8) / out_ms[cue]);
     come = left < come ? left : come;
   }
   return come;
@@ -1188,11 +1214,42 @@ static uint16_t come_of(uint8_t cue) {
 
 #endif
 
+/* Tells whether something comes to hold. */
+static uint8_t anew(uint8_t cue, uint8_t held) {
+  uint8_t was = flags[cue] & WAS;
+  flags[cue] = (uint8_t)((flags[cue] & (uint8_t)~WAS) | (held ? WAS : 0u));
+  return held && !was;
+}
+
+#ifdef VALUES
+
+/* Each list of changes that makes a condition hold makes its cue due, though the next one undo it before the cue is asked. */
+static void compare_all(void) {
+  uint8_t cue;
+  if (!moved) {
+    return;
+  }
+  moved = 0;
+  for (cue = 0; cue < CUES; cue++) {
+    if (READ_BYTE(&cue_kind[cue]) == WHEN_BECOMES && anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])))) {
+      flags[cue] |= DUE;
+    }
+  }
+}
+
+#define COMPARE_ALL() compare_all()
+#else
+#define COMPARE_ALL()
+#endif
+
 static void fire(uint8_t cue) {
   uint8_t scene = scene_of(cue);
   uint8_t stay = READ_BYTE(&cue_stay[cue]);
   SET(READ_WORD(&cue_then[cue]), READ_BYTE(&cue_thens[cue]));
+  COMPARE_ALL();
+#if CUES > 1u
   clear_others(cue);
+#endif
   if (scene == NO_SCENE) {
     return;
   }
@@ -1216,13 +1273,6 @@ static void fire(uint8_t cue) {
   }
   start_scene(scene);
   touch(scene);
-}
-
-/* Tells whether something comes to hold. */
-static uint8_t anew(uint8_t cue, uint8_t held) {
-  uint8_t was = flags[cue] & WAS;
-  flags[cue] = (uint8_t)((flags[cue] & (uint8_t)~WAS) | (held ? WAS : 0u));
-  return held && !was;
 }
 
 #ifdef EVERY
@@ -1272,6 +1322,19 @@ static uint8_t notch(uint8_t cue) {
 
 #endif
 
+#ifdef VALUES
+
+static uint8_t due(uint8_t cue) {
+  uint8_t is_due = flags[cue] & DUE;
+  flags[cue] &= (uint8_t)~DUE;
+  if (began && anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])))) {
+    return 1;
+  }
+  return is_due;
+}
+
+#endif
+
 static uint8_t fires(uint8_t cue) {
   switch (READ_BYTE(&cue_kind[cue])) {
     case WHEN_POWER_ON:
@@ -1298,10 +1361,7 @@ static uint8_t fires(uint8_t cue) {
 #endif
 #ifdef VALUES
     case WHEN_BECOMES:
-      if (!asked_anew && !moved && !began) { /* as it was: nothing that it is about has changed */
-        return 0;
-      }
-      return anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])));
+      return due(cue);
 #endif
     case WHEN_ENDED:
       return (flags[READ_LONG(&cue_a[cue])] & SEEN) != 0;
@@ -1327,14 +1387,11 @@ static uint8_t lasts(uint8_t cue) {
 
 static void obey(void) {
   uint8_t cue;
-#ifdef VALUES
-  asked_anew = moved;
-  moved = 0;
-#endif
+  COMPARE_ALL();
   for (cue = 0; cue < CUES; cue++) {
     uint8_t now_fires = fires(cue);
     if (state[cue] == ON && READ_BYTE(&cue_stay[cue]) == STAY_WHILE && !lasts(cue)) {
-      leave(cue);
+      LEAVE(cue);
     }
     if (now_fires && HOLDS(READ_WORD(&cue_only[cue]), READ_BYTE(&cue_onlys[cue]))) {
       fire(cue);
@@ -1574,7 +1631,9 @@ static uint8_t tick(void) {
   fading = fade_ms <= TICK_MS;
   fade_ms = fading ? FADE_MS : (uint16_t)(fade_ms - TICK_MS);
 #endif
-  idle_ms += TICK_MS;
+  if (idle_ms < LONG_IDLE_MS) { /* it would begin again from 0 after 49 days */
+    idle_ms += TICK_MS;
+  }
 #ifdef SENSES
   if (look()) {
     idle_ms = 0;

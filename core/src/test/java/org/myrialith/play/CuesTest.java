@@ -22,6 +22,7 @@ import org.myrialith.cues.Cue;
 import org.myrialith.cues.CueSheet;
 import org.myrialith.cues.Ended;
 import org.myrialith.cues.Every;
+import org.myrialith.cues.Idle;
 import org.myrialith.cues.PowerOn;
 import org.myrialith.cues.Press;
 import org.myrialith.cues.Readout;
@@ -434,5 +435,103 @@ class CuesTest {
     }
     // five degrees of freedom, one in a thousand (table of the chi-square distribution)
     assertThat(chi).isLessThan(20.5);
+  }
+
+  /** One list sets it, the next one sets it back before the cue is asked: it became true. */
+  @Test
+  void aValueThatIsSetAndSetBackFires() {
+    GadgetPlan plan =
+        plan(
+            List.of(new Variable("face", 0, 6, 0, false), new Variable("seen", 0, 9, 0, false)),
+            List.of(scene("s1", 9)),
+            Cue.showing("u1", "Seen", new Becomes("face = 3"), "").then("seen + 1"),
+            Cue.showing("u2", "Set", press(Press.How.DOWN), "").then("face = 3"),
+            Cue.showing("u3", "Set back", press(Press.How.DOWN), "").then("face = 0"));
+    CueEngine engine = new CueEngine(plan.cueTable().orElseThrow());
+    for (int times = 1; times <= 3; times++) {
+      run(engine, 100, 1);
+      run(engine, 100, 0);
+      assertThat(engine.value(0)).isZero();
+      assertThat(engine.value(1)).isEqualTo(times);
+    }
+  }
+
+  /** Its own second is over before the other has come, which takes three. */
+  @Test
+  void aTimedSceneIsNotProlongedByWhatClearsIt() {
+    GadgetPlan plan =
+        plan(
+            List.of(),
+            List.of(scene("s1", 255), scene("s2", 1)),
+            Cue.showing("u1", "Flash", new PowerOn(), "s1").staying(Stay.TIMED, 1000),
+            Cue.showing("u2", "Over it", press(Press.How.DOWN), "s2").fading(3000, 0));
+    CueEngine engine = new CueEngine(plan.cueTable().orElseThrow());
+    run(engine, 500, 1);
+    assertThat(engine.shown()).contains(0);
+    run(engine, 520, 1);
+    assertThat(engine.shown()).containsExactly(1);
+  }
+
+  /** Half way it is dimmer, at the end it is gone: it neither stays lit nor is cut off. */
+  @Test
+  void aFadeWithoutASceneIsThatOfWhatItClears() {
+    GadgetPlan plan =
+        plan(
+            List.of(),
+            List.of(scene("s1", 255)),
+            Cue.showing("u1", "Rest", new PowerOn(), "s1"),
+            Cue.showing("u2", "Lights off", press(Press.How.DOWN), "")
+                .at(1, Clears.ALL)
+                .fading(2000, 0));
+    CueEngine engine = new CueEngine(plan.cueTable().orElseThrow());
+    int full = red(engine);
+    int before = full;
+    run(engine, 50, 1);
+    for (int step = 0; step < 18; step++) {
+      run(engine, 100, 0);
+      assertThat(red(engine)).isLessThanOrEqualTo(before);
+      before = red(engine);
+    }
+    assertThat(before).isBetween(0, full / 20);
+    run(engine, 200, 0);
+    assertThat(engine.shown()).isEmpty();
+    assertThat(red(engine)).isZero();
+  }
+
+  /**
+   * A counter of 32 bits of milliseconds begins again after 49.7 days; a signed one is negative.
+   */
+  @Test
+  void whatWaitsForNothingToBeDoneFiresOnce() {
+    GadgetPlan plan =
+        plan(
+            List.of(new Variable("fired", 0, 9, 0, false)),
+            List.of(scene("s1", 9)),
+            Cue.showing("u1", "Nobody", new Idle(60), "").then("fired + 1"));
+    CueTable table = plan.cueTable().orElseThrow();
+    int second = 1000;
+    CueTable slow =
+        new CueTable(
+            table.wiring(),
+            table.limiter(),
+            table.targets(),
+            table.scenes(),
+            table.values(),
+            table.clock(),
+            table.chip(),
+            table.senses(),
+            table.rows(),
+            table.terms(),
+            table.messages(),
+            table.chance(),
+            table.seed(),
+            second,
+            second,
+            table.standIn());
+    CueEngine engine = new CueEngine(slow);
+    for (long passed = 0; passed < 51L * 86_400_000; passed += second) {
+      engine.tick(new int[slow.senses().size()]);
+    }
+    assertThat(engine.value(0)).isEqualTo(1);
   }
 }
