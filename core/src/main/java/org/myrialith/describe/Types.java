@@ -327,6 +327,10 @@ public final class Types {
         reading.refuse(path, value, "at most " + most + " entries");
         return null;
       }
+      if (value.size() < least) {
+        reading.refuse(path, value, allowed());
+        return null;
+      }
       int before = reading.count();
       List<E> all = new ArrayList<>(value.size());
       for (int i = 0; i < value.size(); i++) {

@@ -285,9 +285,18 @@ final class CuesHeader {
     return number < 0 ? NONE_BYTE : number;
   }
 
+  /** The values that a condition is about, a bit each. */
+  private int about(Row.Terms terms) {
+    int all = 0;
+    for (Term term : cues.terms(terms)) {
+      all |= 1 << term.value() | (term.ofValue() ? 1 << term.operand() : 0);
+    }
+    return all;
+  }
+
   private void rows() {
     out.bytes("cue_kind", of(row -> row.kind().ordinal()));
-    out.longs("cue_a", of(Row::a));
+    out.longs("cue_a", of(row -> row.kind() == Row.Kind.BECOMES ? about(row.whens()) : row.a()));
     out.longs("cue_b", of(Row::b));
     out.bytes("cue_scene", of(row -> orNone(row.scene())));
     out.bytes("cue_priority", of(row -> row.cue().priority()));

@@ -33,7 +33,7 @@ final class EngineMemory {
         + 11 // how many are shown, now, idle, began, sent
         + 4 * (int) counters
         + 8 * cues.senses().size()
-        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 5)
+        + (cues.values().isEmpty() ? 0 : 2 * cues.values().size() + 8)
         + (cues.clock() < 0 ? 0 : cues.chip().isEmpty() ? 2 : 5)
         + (cues.chance() ? 4 : 0)
         + cues.targets().size()

@@ -102,7 +102,7 @@ public record CueTable(
   }
 
   /** Returns the terms of a stretch of them. */
-  List<Term> terms(Row.Terms stretch) {
+  public List<Term> terms(Row.Terms stretch) {
     return terms.subList(stretch.first(), stretch.first() + stretch.count());
   }
 

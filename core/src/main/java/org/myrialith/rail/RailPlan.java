@@ -120,7 +120,7 @@ public record RailPlan(
     Solver solver = new Solver(settings, load, gaps, cable);
     return new RailPlan(
         settings,
-        said.isPresent(),
+        said.filter(RailSettings::fed).isPresent(),
         behind,
         circuit,
         load,

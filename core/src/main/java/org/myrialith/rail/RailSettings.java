@@ -43,6 +43,8 @@ public record RailSettings(
   /** Allowed temperature of the copper. */
   public static final Bounds CELSIUS = Bounds.measure(-40, 105, "°C");
 
+  private static final Feed USUAL_FEED = new Feed(0, Conductor.MM2_0_5, 500);
+
   /** How it stands in the format. */
   public static final Description<RailSettings> DESCRIPTION =
       Description.of(
@@ -57,7 +59,7 @@ public record RailSettings(
               .or(0.0)
               .explained("0 for what its class needs"),
           Field.measure("celsius", "Copper at", CELSIUS).or(40.0),
-          Field.rows("feeds", "Fed at", Feed.DESCRIPTION, 1, MOST_FEEDS));
+          Field.rows("feeds", "Fed at", Feed.DESCRIPTION, 0, MOST_FEEDS));
 
   public RailSettings {
     TextRules.id("circuit", circuit);
@@ -102,24 +104,27 @@ public record RailSettings(
   /** Returns a strip of the usual copper, fed at its beginning by half a metre of 0.5 mm². */
   public static RailSettings usual(String circuit) {
     return new RailSettings(
-        circuit,
-        Conductor.TRACK_70,
-        Optional.empty(),
-        false,
-        0,
-        40,
-        List.of(new Feed(0, Conductor.MM2_0_5, 500)));
+        circuit, Conductor.TRACK_70, Optional.empty(), false, 0, 40, List.of(USUAL_FEED));
+  }
+
+  /** Returns whether anything feeds it. */
+  public boolean fed() {
+    return !feeds.isEmpty();
   }
 
   /** Returns it fed at other pixels, by wires like the first. */
   public RailSettings fedAt(List<Integer> pixels) {
-    Feed like = feeds.get(0);
+    Feed like = fed() ? feeds.get(0) : USUAL_FEED;
     return new RailSettings(
         circuit, along, minus, closed, leastVolts, celsius, pixels.stream().map(like::at).toList());
   }
 
   /** Returns it with feeds behind the end of a chain at its end, each pixel fed once. */
   RailSettings within(int pixels) {
+    if (!fed()) { // not entered: as strips usually are
+      return new RailSettings(
+          circuit, along, minus, closed, leastVolts, celsius, List.of(USUAL_FEED));
+    }
     if (feeds.stream().allMatch(feed -> feed.at() < pixels)) {
       return this;
     }

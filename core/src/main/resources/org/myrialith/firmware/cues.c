@@ -176,7 +176,7 @@ static uint32_t stir(void) {
 
 static int16_t values[VALUES];
 static uint32_t changed; /* values that changed since the last look; a bit each */
-static uint8_t moved;    /* whether any did since conditions were compared */
+static uint32_t moved;   /* those that did since conditions were compared */
 
 #ifdef KEPT
 static uint16_t keep_ms; /* until what changed is kept over power-off; 0 for nothing */
@@ -190,7 +190,7 @@ static void put(uint8_t value, int16_t number) {
       keep_ms = KEEP_MS;
     }
 #endif
-    moved = 1;
+    moved |= (uint32_t)1 << value;
     changed |= (uint32_t)1 << value;
   }
 }
@@ -1223,17 +1223,23 @@ static uint8_t anew(uint8_t cue, uint8_t held) {
 
 #ifdef VALUES
 
+/* A condition is asked where a value moved that it is about; for all at the beginning. */
+static void compare(uint8_t cue) {
+  if ((began || READ_LONG(&cue_a[cue]) & moved) && anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])))) {
+    flags[cue] |= DUE;
+  }
+}
+
 /* Each list of changes that makes a condition hold makes its cue due, though the next one undo it before the cue is asked. */
 static void compare_all(void) {
   uint8_t cue;
-  if (!moved) {
-    return;
-  }
-  moved = 0;
-  for (cue = 0; cue < CUES; cue++) {
-    if (READ_BYTE(&cue_kind[cue]) == WHEN_BECOMES && anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])))) {
-      flags[cue] |= DUE;
+  if (moved) {
+    for (cue = 0; cue < CUES; cue++) {
+      if (READ_BYTE(&cue_kind[cue]) == WHEN_BECOMES) {
+        compare(cue);
+      }
     }
+    moved = 0;
   }
 }
 
@@ -1245,8 +1251,8 @@ static void compare_all(void) {
 static void fire(uint8_t cue) {
   uint8_t scene = scene_of(cue);
   uint8_t stay = READ_BYTE(&cue_stay[cue]);
+  COMPARE_ALL(); /* with what the list before this one left */
   SET(READ_WORD(&cue_then[cue]), READ_BYTE(&cue_thens[cue]));
-  COMPARE_ALL();
 #if CUES > 1u
   clear_others(cue);
 #endif
@@ -1322,19 +1328,6 @@ static uint8_t notch(uint8_t cue) {
 
 #endif
 
-#ifdef VALUES
-
-static uint8_t due(uint8_t cue) {
-  uint8_t is_due = flags[cue] & DUE;
-  flags[cue] &= (uint8_t)~DUE;
-  if (began && anew(cue, HOLDS(READ_WORD(&cue_when[cue]), READ_BYTE(&cue_whens[cue])))) {
-    return 1;
-  }
-  return is_due;
-}
-
-#endif
-
 static uint8_t fires(uint8_t cue) {
   switch (READ_BYTE(&cue_kind[cue])) {
     case WHEN_POWER_ON:
@@ -1360,8 +1353,13 @@ static uint8_t fires(uint8_t cue) {
       return received == READ_LONG(&cue_a[cue]);
 #endif
 #ifdef VALUES
-    case WHEN_BECOMES:
-      return due(cue);
+    case WHEN_BECOMES: {
+      uint8_t due;
+      compare(cue);
+      due = flags[cue] & DUE;
+      flags[cue] &= (uint8_t)~DUE;
+      return due;
+    }
 #endif
     case WHEN_ENDED:
       return (flags[READ_LONG(&cue_a[cue])] & SEEN) != 0;
@@ -1397,6 +1395,7 @@ static void obey(void) {
       fire(cue);
     }
   }
+  COMPARE_ALL();
 }
 
 #ifdef FADES
@@ -1584,6 +1583,8 @@ void player_start(void) {
     chip_set = 0x7fu; /* it begins as it does without one */
   }
   changed = 0;
+#endif
+#ifdef VALUES
   moved = 0;
 #endif
 #ifdef READS

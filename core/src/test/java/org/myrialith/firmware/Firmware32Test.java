@@ -21,6 +21,7 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.PinPlan;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Side;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
@@ -75,6 +76,10 @@ class Firmware32Test {
                   FirmwareScenarios.goingBy(Controller.AVR8_32K, 8, 5, 3, false))),
           named("clocked, by a pause", Controller.ARM32_SMALL, FirmwareScenarios.paused()),
           named("registers", Controller.ARM32_SMALL, SwitchedGadgets.eighteenDigits()),
+          named(
+              "power registers",
+              Controller.ARM32_SMALL,
+              SwitchedGadgets.eighteenDigits(RegisterClass.POWER)),
           named("limited, beside pixels", Controller.RADIO32, SwitchedGadgets.beside(true)),
           named("pins", Controller.ARM32_TWO_CORES, SwitchedGadgets.bar()),
           named("grey scale, limited", Controller.RADIO32, SwitchedGadgets.greyOwn()),

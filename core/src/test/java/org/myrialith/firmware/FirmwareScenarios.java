@@ -20,6 +20,7 @@ import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
 import org.myrialith.drive.OneWirePixels;
+import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Side;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Bubbles;
@@ -135,6 +136,9 @@ final class FirmwareScenarios {
             "cells that live behind a wave, with white, large core",
             GadgetPlan.of(cells(goingBy(Controller.AVR8_256K, 9, 7, 3, true)))),
         Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
+        Named.of(
+            "eighteen digits on power registers",
+            GadgetPlan.of(SwitchedGadgets.eighteenDigits(RegisterClass.POWER))),
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
         Named.of("registers beside pixels", GadgetPlan.of(SwitchedGadgets.beside(false))),

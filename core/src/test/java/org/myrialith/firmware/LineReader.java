@@ -74,15 +74,14 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     return line.sort() == ClockedClass.FRAME_STARTED ? line.brightnessField() : 0;
   }
 
-  /** Whether a low output lights: current flows from the supply into it, unless it is a sink. */
+  /**
+   * Whether a 0 lights. Pins and expanders in their output mode are high with 1, low with 0; an LED
+   * from plus is lit by low, one to ground and one behind a low-side switch by high.
+   */
   static boolean low(SwitchedPlan line) {
-    boolean sink =
-        line instanceof RegisterPlan registers
-            && !List.of(RegisterClass.HC, RegisterClass.HCT, RegisterClass.POWER)
-                .contains(registers.circuit().sort());
-    return !sink
-        && line.hookup().side() == Side.TO_SUPPLY
-        && line.hookup().through() == Through.NONE;
+    return line instanceof RegisterPlan registers
+        ? LatchBit.zeroLights(registers.circuit().sort(), line.hookup())
+        : line.hookup().side() == Side.TO_SUPPLY && line.hookup().through() == Through.NONE;
   }
 
   /** Sinks that count: of each output as many stages as it has bits, the lowest first. */

@@ -207,6 +207,39 @@ final class ScanGadgets {
                         .of(RegisterClass.SINK, 10, 14, RowSwitch.TRANSISTOR)
                         .onPins(List.of("B2", "B1", "A0", "G1"))
                         .scanned(Scan.of(110, 4, 5))))),
+        Named.of(
+            "columns on power registers",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(9, 7, "single-red"),
+                    CHAIN.of(RegisterClass.POWER, 7, 9, RowSwitch.MOSFET)))),
+        Named.of(
+            "power registers that an interrupt dims",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    CHAIN
+                        .of(RegisterClass.POWER, 1, 12, RowSwitch.NONE)
+                        .scanned(Scan.of(200, 3, 0))))),
+        Named.of(
+            "on or off by plain PWM",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(9, 7, "single-red"),
+                    CHAIN
+                        .of(RegisterClass.HC, 7, 9, RowSwitch.MOSFET)
+                        .scanned(Scan.of(120, 1, 4).by(ScanMethod.PLAIN))))),
+        Named.of(
+            "columns on pins, on or off by plain PWM, as slowly as it can",
+            GadgetPlan.of(
+                gadget(
+                    Controller.AVR8_32K,
+                    panel(4, 3, "single-red"),
+                    matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
+                        .scanned(Scan.of(20, 1, 4).by(ScanMethod.PLAIN))))),
         Named.of("four digits on the small class", GadgetPlan.of(smallDigits())),
         Named.of(
             "thirty lights between six pins, one at a time",

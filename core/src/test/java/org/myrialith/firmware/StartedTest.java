@@ -248,7 +248,7 @@ class StartedTest {
         firmware.work().programs().isEmpty()
             ? 0
             : 1000 * new CueTime(firmware.work(), firmware.packed()).longestSeconds();
-    return working + (plan.gadget().cues().cues().size() > 20 ? 1.2 : 1);
+    return working + (plan.gadget().cues().cues().size() > 20 ? 1.7 : 1);
   }
 
   /** On pins nothing is seen as long as nothing changes. */

@@ -104,6 +104,11 @@ final class SwitchedGadgets {
 
   /** Six modules of three digits with a point each and two colons, two LEDs in a segment. */
   static Gadget eighteenDigits() {
+    return eighteenDigits(RegisterClass.HC);
+  }
+
+  /** The same on registers of a class. */
+  static Gadget eighteenDigits(RegisterClass sort) {
     Fixture board = of(Fixture.of("f1", "Board", digits(6, 3, true)), "single-red");
     return Gadgets.of(
         "Eighteen",
@@ -113,6 +118,7 @@ final class SwitchedGadgets {
         List.of(board),
         List.of(
             ShiftRegisters.usual("c1", List.of("f1"))
+                .of(sort)
                 .with(Hookup.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))),
         ColourSettings.USUAL,
         PowerSettings.USUAL,

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.Charlieplex;
-import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RowSwitch;
 import org.myrialith.drive.ScanTiming;
 import org.myrialith.drive.ScannedPins;
@@ -178,7 +177,7 @@ final class Turns {
     boolean turns = circuit.rowSwitch() != RowSwitch.NONE;
     boolean[] stages = new boolean[columnStages + (turns ? (circuit.rows() + 7) / 8 * 8 : 0)];
     boolean[] shown = new boolean[stages.length];
-    boolean lights = plan.hookup().side() == Side.TO_GROUND || circuit.sort() == RegisterClass.SINK;
+    boolean lights = !LatchBit.zeroLights(circuit.sort(), plan.hookup());
     boolean data = false;
     boolean dark = true;
     long since = -1;

@@ -1,10 +1,18 @@
 package org.myrialith.web.pages;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.web.store.NotThereException;
+import org.myrialith.web.store.Projects;
 import org.myrialith.web.store.StoreTrouble;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.orm.jpa.JpaSystemException;
@@ -16,12 +24,23 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.thymeleaf.exceptions.TemplateEngineException;
 
 /** Pages for what could not be done. Each says what was read and that nothing was lost. */
 @ControllerAdvice(
     basePackages = "org.myrialith.web",
     annotations = org.springframework.stereotype.Controller.class)
 class ControllerErrors {
+  private static final Logger LOG = LoggerFactory.getLogger(ControllerErrors.class);
+
+  private static final Pattern GADGET = Pattern.compile("^/gadgets/([0-9a-fA-F-]{36})(?:/|$)");
+
+  private final Projects projects;
+
+  ControllerErrors(Projects projects) {
+    this.projects = projects;
+  }
+
   private static ModelAndView page(HttpStatus status, String what, List<InputError> errors) {
     ModelAndView page = new ModelAndView("mishap");
     page.setStatus(status);
@@ -39,9 +58,44 @@ class ControllerErrors {
   }
 
   @ExceptionHandler(InputException.class)
-  ModelAndView refused(InputException e) {
-    return page(
-        HttpStatus.UNPROCESSABLE_CONTENT, "That can't be taken. Nothing was changed.", e.errors());
+  ModelAndView refused(InputException e, HttpServletRequest request) {
+    return wayBack(
+        page(
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            "That can't be taken. Nothing was changed.",
+            e.errors()),
+        request);
+  }
+
+  /** What a plan stumbles over is a fault of ours: the gadget is kept, and the last step can go. */
+  @ExceptionHandler({
+    IllegalArgumentException.class,
+    IllegalStateException.class,
+    ArithmeticException.class,
+    IndexOutOfBoundsException.class,
+    NullPointerException.class,
+    NoSuchElementException.class,
+    TemplateEngineException.class
+  })
+  ModelAndView fault(RuntimeException e, HttpServletRequest request) {
+    LOG.error("{} {}", request.getMethod(), request.getRequestURI(), e);
+    return wayBack(
+        page(
+            HttpStatus.INTERNAL_SERVER_ERROR,
+            "This can't be shown, which is a fault of Myrialith. Your gadget is kept as it was saved.",
+            List.of()),
+        request);
+  }
+
+  /** Where a page of a gadget can't be shown, what was done last can be undone. */
+  private ModelAndView wayBack(ModelAndView page, HttpServletRequest request) {
+    Matcher matcher = GADGET.matcher(request.getRequestURI());
+    if (request.getMethod().equals("GET") && matcher.find()) {
+      projects
+          .stuck(UUID.fromString(matcher.group(1)))
+          .ifPresent(stuck -> page.addObject("stuck", stuck));
+    }
+    return page;
   }
 
   @ExceptionHandler({

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
@@ -19,6 +20,8 @@ import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Project;
 import org.myrialith.web.store.Projects;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,6 +35,8 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ShelfController {
   private static final long PATIENCE_NANOS = 1_500_000_000L;
+
+  private static final Logger LOG = LoggerFactory.getLogger(ShelfController.class);
 
   private final Projects projects;
 
@@ -48,7 +53,8 @@ class ShelfController {
       String size,
       String peak,
       String supply,
-      String says) {}
+      String says,
+      Optional<String> undoes) {}
 
   @GetMapping("/")
   ModelAndView shelf() {
@@ -71,21 +77,36 @@ class ShelfController {
     for (Project project : projects.shelf()) {
       boolean late = System.nanoTime() > end;
       if (late && !projects.known(project.getId(), project.getHead())) {
-        all.add(bare(project, "Not worked out yet: open it to see."));
+        all.add(bare(project, "Not worked out yet: open it to see.", Optional.empty()));
         continue;
       }
       try {
         all.add(worked(project));
       } catch (InputException | NotThereException e) {
-        all.add(bare(project, "This version can't be read: " + e.getMessage()));
+        all.add(stuck(project, "This version can't be read: " + e.getMessage()));
+      } catch (RuntimeException e) { // whatever a plan stumbles over, the shelf stays
+        LOG.error("the plan of gadget {} fails", project.getId(), e);
+        all.add(stuck(project, "This version can't be planned, which is a fault of Myrialith."));
       }
     }
     return all;
   }
 
-  private static Entry bare(Project project, String says) {
+  private Entry stuck(Project project, String says) {
+    return bare(project, says, projects.stuck(project.getId()).flatMap(Projects.Stuck::undoes));
+  }
+
+  private static Entry bare(Project project, String says, Optional<String> undoes) {
     return new Entry(
-        project.getId(), project.getHead(), project.getTitle(), Verdict.OPEN, "", "", "", says);
+        project.getId(),
+        project.getHead(),
+        project.getTitle(),
+        Verdict.OPEN,
+        "",
+        "",
+        "",
+        says,
+        undoes);
   }
 
   private Entry worked(Project project) {
@@ -108,7 +129,8 @@ class ShelfController {
             .supply()
             .map(s -> "on " + Quantity.text(s.amps(), "A"))
             .orElse("no supply"),
-        says);
+        says,
+        Optional.empty());
   }
 
   @PostMapping("/gadgets")

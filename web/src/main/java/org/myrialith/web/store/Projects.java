@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -17,11 +18,14 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.gadget.Merge;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -34,6 +38,8 @@ public class Projects {
 
   /** Days that a deleted project can be brought back. */
   public static final int KEPT_DAYS = 30;
+
+  private static final Logger LOG = LoggerFactory.getLogger(Projects.class);
 
   private static final Pattern PICTURE_HASH =
       Pattern.compile("\"picture\"\\s*:\\s*\"([0-9a-f]{64})\"");
@@ -103,12 +109,41 @@ public class Projects {
   /** Makes a project and returns its identifier. */
   @Transactional
   public UUID create(Gadget gadget, String summary) {
+    GadgetPlan checked = checked(gadget);
     Project project =
         projects.saveAndFlush(new Project(UUID.randomUUID(), gadget.title(), clock.instant()));
     pictures.keep(GadgetJson.pictures(gadget));
     int number = save(project, gadget, null, false, summary);
     project.standOn(number, gadget.title(), clock.instant());
+    plans.put(new Revision.Key(project.getId(), number), checked);
     return project.getId();
+  }
+
+  /**
+   * What is saved is read again by the same reader, and planned whole: nothing is acknowledged that
+   * does not open.
+   *
+   * @throws InputException when it does not
+   */
+  private static GadgetPlan checked(Gadget gadget) {
+    Map<String, Picture> own = new HashMap<>();
+    GadgetJson.pictures(gadget).forEach(picture -> own.put(picture.hash(), picture));
+    GadgetJson.read(
+        GadgetJson.writeWithoutPictures(gadget), hash -> Optional.ofNullable(own.get(hash)));
+    GadgetPlan plan = GadgetPlan.of(gadget);
+    try {
+      plan.findings();
+    } catch (IllegalArgumentException
+        | IllegalStateException
+        | ArithmeticException
+        | IndexOutOfBoundsException
+        | NullPointerException
+        | NoSuchElementException e) {
+      LOG.error("a change that was not saved, as its plan fails", e);
+      throw new InputException(
+          "gadget", gadget.title(), "one that can be planned: this is a fault of Myrialith");
+    }
+    return plan;
   }
 
   private int save(Project project, Gadget gadget, Integer parent, boolean beside, String summary) {
@@ -231,6 +266,7 @@ public class Projects {
     // what takes long, such as decoding images, is done before anything is locked
     Gadget from = plan(id, base).gadget();
     Gadget to = edit.apply(from);
+    GadgetPlan checked = to.equals(from) ? plan(id, base) : checked(to);
     String said = Summary.of(summary, from, to);
     Outcome outcome =
         transaction.execute(
@@ -241,10 +277,10 @@ public class Projects {
                 Gadget head = plan(id, project.getHead()).gadget();
                 Optional<Gadget> both = Merge.of(from, head, to);
                 if (both.isPresent()) {
-                  return save(project, project.getHead(), said, head, both.get());
+                  return save(project, project.getHead(), said, head, checked(both.get()));
                 }
               }
-              return save(project, base, said, from, to);
+              return save(project, base, said, from, checked);
             });
     return Objects.requireNonNull(outcome);
   }
@@ -256,12 +292,14 @@ public class Projects {
     return GadgetJson.pictures(to).stream().filter(p -> !there.contains(p.hash())).toList();
   }
 
-  private Outcome save(Project project, int base, String summary, Gadget from, Gadget to) {
+  private Outcome save(Project project, int base, String summary, Gadget from, GadgetPlan checked) {
+    Gadget to = checked.gadget();
     if (to.equals(from) && project.getHead() == base) {
       return new Outcome.Saved(base);
     }
     boolean late = project.getHead() != base;
     int number = save(project, to, base, late, summary);
+    plans.put(new Revision.Key(project.getId(), number), checked);
     if (late) {
       return new Outcome.Late(project.getHead(), number);
     }
@@ -298,6 +336,29 @@ public class Projects {
   public Outcome take(UUID id, int base, int revision) {
     Gadget gadget = plan(id, revision).gadget();
     return edit(id, base, "Back to revision " + revision, present -> gadget);
+  }
+
+  /**
+   * The head of a project whose head can't be opened.
+   *
+   * @param undoes what was done last; empty when there is no way back
+   */
+  public record Stuck(UUID id, int head, Optional<String> undoes) {}
+
+  /** Returns the way back from the head of a project, without opening it. */
+  @Transactional(readOnly = true)
+  public Optional<Stuck> stuck(UUID id) {
+    return projects
+        .findByIdAndDeletedAtIsNull(id)
+        .map(
+            project ->
+                new Stuck(
+                    id,
+                    project.getHead(),
+                    revisions
+                        .findById(new Revision.Key(id, project.getHead()))
+                        .filter(row -> row.getParent() != null)
+                        .map(Revision::getSummary)));
   }
 
   /** Returns the latest lines of a project's history, newest first. */
