@@ -48,7 +48,7 @@ public record BriefStep(Brief brief) implements StepPlan {
                 supply.name(),
                 Quantity.text(supply.amps(), "A"),
                 Quantity.text(supply.volts(), "V")));
-    double least = brief.controller().leastVolts();
+    double least = brief.controller().leastVolts(brief.controllerVolts());
     double fed = brief.controllerVolts();
     List<Finding> all = new ArrayList<>();
     if (fed < least) {
@@ -57,10 +57,24 @@ public record BriefStep(Brief brief) implements StepPlan {
       all.add(tooHigh(fed));
     }
     all.add(named);
+    if (brief.controller().straight(fed) && fed >= least) {
+      all.add(bare(fed));
+    }
     if (brief.controller().portable() && brief.clock() != ClockRate.USUAL) {
       all.add(keepsItsClock());
     }
     return List.copyOf(all);
+  }
+
+  /** The rail goes to the pin of 3.3 V, not to the one before the regulator. */
+  private static Finding bare(double fed) {
+    return Finding.of(
+        Step.BRIEF,
+        "controller-bare",
+        Verdict.HOLDS,
+        phrase(
+            "The controller runs straight on %s: connect it to its 3.3 V pin, not to the input of its regulator.",
+            Quantity.text(fed, "V")));
   }
 
   private Finding keepsItsClock() {
@@ -114,7 +128,9 @@ public record BriefStep(Brief brief) implements StepPlan {
                 least,
                 "V",
                 brief.controller().portable()
-                    ? "3.3 V + what its regulator loses, 0.3 V"
+                    ? brief.controller().straight(fed)
+                        ? "least of a bare chip of the class"
+                        : "3.3 V + what its regulator loses, 0.3 V"
                     : "above 10 MHz 2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V, below 1.8 V + (clock − 4 MHz) ÷ 6 MHz × 0.9 V",
                 List.of(
                     Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
@@ -129,14 +145,14 @@ public record BriefStep(Brief brief) implements StepPlan {
   private List<Remedy> slower(double fed) {
     return Arrays.stream(ClockRate.values())
         .filter(rate -> rate != brief.clock())
-        .filter(rate -> brief.at(rate).controller().leastVolts() <= fed)
+        .filter(rate -> brief.at(rate).controller().leastVolts(fed) <= fed)
         .map(
             rate ->
                 new Remedy(
                     phrase(
                         "Run it at %s, which lights by turns can: %s is enough",
                         Quantity.text(brief.at(rate).controller().clockHz(), "Hz"),
-                        Quantity.text(brief.at(rate).controller().leastVolts(), "V")),
+                        Quantity.text(brief.at(rate).controller().leastVolts(fed), "V")),
                     new Change.UseClock(rate.key())))
         .toList();
   }

@@ -94,6 +94,27 @@ public interface CircuitPlan {
     return 0;
   }
 
+  /** Returns what a dark circuit takes from a rail of its own; 0 for none (A). */
+  default double railDarkAmps() {
+    return 0;
+  }
+
+  /**
+   * Returns what levels add to that, from a rail of its own (A).
+   *
+   * @param sums of the levels, by group
+   */
+  default double railLitAmps(long[] sums) {
+    return 0;
+  }
+
+  /**
+   * Returns how much more its lamps take when all of them begin cold, on a rail of their own (A).
+   */
+  default double railInrushAmps() {
+    return 0;
+  }
+
   /** Returns whether a limiter dims it: by levels, and for the supply that it is of. */
   default boolean limited() {
     return dims() && !ownRail();

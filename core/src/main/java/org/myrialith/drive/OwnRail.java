@@ -4,12 +4,14 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.SupplyTree;
 
 /** What hangs on a rail of its own is not the supply's to carry: that is told. */
 final class OwnRail {
@@ -20,7 +22,7 @@ final class OwnRail {
    *
    * @param amps of everything lit
    */
-  static Finding finding(String key, double volts, double amps) {
+  static Finding finding(CircuitPlan plan, String key, double volts, double amps) {
     Reckoning working =
         new Reckoning(
             key + "-current",
@@ -30,17 +32,30 @@ final class OwnRail {
             "sum of the currents of all that hangs on it; watts are rail × current",
             List.of(given("rail", volts, "V"), given("power", volts * amps, "W")),
             Source.ARITHMETIC);
-    return Finding.of(
-            Step.CIRCUITS,
-            key,
-            Verdict.OPEN,
-            phrase(
-                "With everything lit, %s is drawn from a rail of %s of its own: %s.",
-                Quantity.text(amps, "A"),
-                Quantity.text(volts, "V"),
-                Quantity.text(volts * amps, "W")))
+    String draws =
+        phrase(
+            "With everything lit, %s is drawn from a rail of %s of its own: %s.",
+            Quantity.text(amps, "A"), Quantity.text(volts, "V"), Quantity.text(volts * amps, "W"));
+    Optional<String> node = node(plan);
+    if (node.isPresent()) {
+      return Finding.of(
+              Step.CIRCUITS,
+              key,
+              Verdict.HOLDS,
+              phrase("%s It is supplied from %s.", draws, node.get()))
+          .restingOn(working);
+    }
+    return Finding.of(Step.CIRCUITS, key, Verdict.OPEN, draws)
         .advising(
-            "The supply of the gadget is not it: choose one for this rail, with its ground joined to that of the controller.")
+            "The supply of the gadget is not it: choose one for this rail under Power, with its ground joined to that of the controller.")
         .restingOn(working);
+  }
+
+  /** The node of the supply tree that its lights hang on, as far as it is told. */
+  private static Optional<String> node(CircuitPlan plan) {
+    return plan.brief().tree().own().stream()
+        .filter(draw -> draw.name().equals(plan.circuit().id()))
+        .map(SupplyTree.Draw::on)
+        .findFirst();
   }
 }

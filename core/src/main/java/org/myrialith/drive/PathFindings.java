@@ -235,6 +235,21 @@ record PathFindings(SwitchedPlan plan) {
               .advising("Ask for less current.")
               .restingOn(working(load)));
     }
+    if (!resistor.cool()) {
+      return Optional.of(
+          Finding.of(
+                  Step.CIRCUITS,
+                  key,
+                  Verdict.BREAKS,
+                  phrase(
+                      "%s: the resistor of %s dissipates up to %s, more than any usual package stands.",
+                      one.title(),
+                      Quantity.text(resistor.ohms(), "ohm"),
+                      Quantity.text(resistor.watts(), "W")))
+              .advising(
+                  "Use a constant-current driver, a supply nearer to the forward voltage, or more LEDs in series.")
+              .restingOn(working(load)));
+    }
     if (resistor.leastAmps() < resistor.mostAmps() / 2) {
       return Optional.of(
           Finding.of(

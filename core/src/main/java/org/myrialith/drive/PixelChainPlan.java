@@ -159,6 +159,16 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   }
 
   @Override
+  default double railDarkAmps() {
+    return ownRail() ? emitters() * pixel().idleMilliamps() * MILLI : 0;
+  }
+
+  @Override
+  default double railLitAmps(long[] sums) {
+    return ownRail() ? drawn(sums) : 0;
+  }
+
+  @Override
   default double mostLitAmps(double share) {
     return ownRail() ? 0 : litEmitters() * mostOfAPixel(share);
   }
@@ -291,7 +301,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
       findings.add(tooMuch());
     }
     if (ownRail()) {
-      findings.add(OwnRail.finding(key("rail"), railVolts(), railAmps()));
+      findings.add(OwnRail.finding(this, key("rail"), railVolts(), railAmps()));
     }
     return List.copyOf(findings);
   }

@@ -120,6 +120,11 @@ public record SeriesResistor(
     return mostAmps() * mostAmps() * ohms();
   }
 
+  /** Returns whether any usual package stands its heat. */
+  boolean cool() {
+    return watts() <= SHARE * PACKAGES.get(PACKAGES.size() - 1).watts();
+  }
+
   /** Returns the smallest package that stays cool enough and that a hand can solder. */
   public String packageName() {
     return PACKAGES.stream()

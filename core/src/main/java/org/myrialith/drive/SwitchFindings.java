@@ -53,7 +53,7 @@ record SwitchFindings(SwitchedPlan plan) {
       return Optional.empty();
     }
     return Optional.of(
-        OwnRail.finding(plan.key("rail"), plan.hookup().railVolts(), plan.railAmps()));
+        OwnRail.finding(plan, plan.key("rail"), plan.hookup().railVolts(), plan.railAmps()));
   }
 
   private Optional<Finding> volts() {

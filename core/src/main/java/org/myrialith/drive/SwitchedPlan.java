@@ -146,17 +146,26 @@ public sealed interface SwitchedPlan extends CircuitPlan
   default double litAmps(long[] sums) {
     double amps = 0;
     for (int group = 0; group < sums.length; group++) {
-      amps += sums[group] * groupAmps(group) / fullLevel();
+      amps += sums[group] * groupAmps(group, this::supplyAmps) / fullLevel();
+    }
+    return amps;
+  }
+
+  @Override
+  default double railLitAmps(long[] sums) {
+    double amps = 0;
+    for (int group = 0; hookup().ownRail() && group < sums.length; group++) {
+      amps += sums[group] * groupAmps(group, OutputLoad::amps) / fullLevel();
     }
     return amps;
   }
 
   /** What a channel of a group takes when lit (A); where all are in one, that of any. */
-  private double groupAmps(int group) {
+  private double groupAmps(int group, ToDoubleFunction<OutputLoad> of) {
     List<OutputLoad> loads = switching().loads();
     return groups() == loads.size()
-        ? supplyAmps(loads.get(group))
-        : loads.stream().mapToDouble(this::supplyAmps).max().orElse(0);
+        ? of.applyAsDouble(loads.get(group))
+        : loads.stream().mapToDouble(of).max().orElse(0);
   }
 
   /** What one of them takes from the supply of the gadget when lit (A). */
@@ -205,6 +214,17 @@ public sealed interface SwitchedPlan extends CircuitPlan
       }
     }
     return amps;
+  }
+
+  @Override
+  default double railInrushAmps() {
+    return hookup().ownRail()
+        ? sum(
+            load ->
+                load.path() instanceof Filament lamp
+                    ? load.paths() * (lamp.inrushAmps() - lamp.amps())
+                    : 0)
+        : 0;
   }
 
   @Override

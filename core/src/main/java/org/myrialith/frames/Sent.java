@@ -1,9 +1,9 @@
 package org.myrialith.frames;
 
 import java.io.ByteArrayOutputStream;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
@@ -45,27 +45,34 @@ public record Sent(Wiring wiring, Show show, List<ClipLevels> clips, Optional<Li
   public List<Levels> levels(int moment) {
     int[] frames = frames(show.moments().get(moment));
     int factor = factor(frames);
-    List<Levels> all = new ArrayList<>();
-    for (int c = 0; c < wiring.plans().size(); c++) {
-      CircuitPlan plan = wiring.plans().get(c);
-      int[] wire = new int[plan.channels()];
-      for (int k = 0; k < frames.length; k++) {
-        ClipLevels clip = clips.get(k);
-        if (clip.circuit() == c) {
-          Levels own = clip.perFrame().get(frames[k]);
-          int first = clip.stretch().firstChannel();
-          for (int i = 0; i < own.size(); i++) {
-            wire[first + i] = own.at(i);
-          }
+    return IntStream.range(0, wiring.plans().size())
+        .mapToObj(circuit -> levels(circuit, frames, factor))
+        .toList();
+  }
+
+  /** Returns those of one circuit, by its position. */
+  public Levels levels(int moment, int circuit) {
+    int[] frames = frames(show.moments().get(moment));
+    return levels(circuit, frames, factor(frames));
+  }
+
+  private Levels levels(int circuit, int[] frames, int factor) {
+    CircuitPlan plan = wiring.plans().get(circuit);
+    int[] wire = new int[plan.channels()];
+    for (int k = 0; k < frames.length; k++) {
+      ClipLevels clip = clips.get(k);
+      if (clip.circuit() == circuit) {
+        Levels own = clip.perFrame().get(frames[k]);
+        int first = clip.stretch().firstChannel();
+        for (int i = 0; i < own.size(); i++) {
+          wire[first + i] = own.at(i);
         }
       }
-      Levels composed = Levels.of(plan.levelBits(), wire);
-      all.add(
-          plan.limited()
-              ? Limiter.scaled(composed, factor, plan.groups(), plan.levelBits())
-              : composed);
     }
-    return all;
+    Levels composed = Levels.of(plan.levelBits(), wire);
+    return plan.limited()
+        ? Limiter.scaled(composed, factor, plan.groups(), plan.levelBits())
+        : composed;
   }
 
   /** Returns the buffers of all circuits in a listed moment, one circuit after the other. */

@@ -72,7 +72,7 @@ public final class GadgetPlan {
   private final Lazy<Optional<CuePlan>> cues;
   private final Lazy<Optional<FirmwarePlan>> firmware;
   private final Lazy<List<RailPlan>> rails;
-  private final Lazy<Double> surge;
+  private final Lazy<Optional<TreePlan>> tree;
   private final Lazy<FramesStep> frames;
   private final Map<Step, Lazy<StepPlan>> steps = new LinkedHashMap<>();
   private final Lazy<Map<Step, List<Finding>>> findings;
@@ -101,7 +101,7 @@ public final class GadgetPlan {
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest(), smaller())));
-    this.surge = new Lazy<>(() -> volts().surgeAmps());
+    this.tree = new Lazy<>(this::workTree);
     this.rails = new Lazy<>(() -> volts().all());
     this.findings = new Lazy<>(this::workFindings);
   }
@@ -201,7 +201,7 @@ public final class GadgetPlan {
   }
 
   private ChainVolts volts() {
-    return new ChainVolts(gadget.brief(), power(), sent());
+    return new ChainVolts(gadget.brief(), power(), sent(), tree());
   }
 
   /** Returns the volts along the chain of a circuit in a listed moment; empty for no such. */
@@ -216,7 +216,12 @@ public final class GadgetPlan {
 
   /** Returns what stands between the supply and what it feeds; empty while none is named. */
   public Optional<TreePlan> tree() {
-    return TreePlan.of(gadget.brief(), wiring(), power(), gadget.power(), surge.get());
+    return tree.get();
+  }
+
+  private Optional<TreePlan> workTree() {
+    double surge = ChainVolts.surgeAmps(power(), sent());
+    return TreePlan.of(gadget.brief(), wiring(), power(), gadget.power(), surge);
   }
 
   /** The smallest class below the one that was chosen that would do. */

@@ -40,6 +40,11 @@ public record Controller(
   private static final String ANALOGUE = "analogue";
 
   /** A board's own regulator loses so much (V), common practice. */
+  /** Most and least of a 32-bit chip of 3.3 V without a regulator (V), data of the classes. */
+  private static final double BARE_MOST_VOLTS = 3.6;
+
+  private static final double BARE_LEAST_VOLTS = 3.0;
+
   private static final double REGULATOR_VOLTS = 0.3;
 
   /** 8-bit, 16 MHz crystal, 2 KB RAM, 32 KB flash, 5 V logic. */
@@ -325,7 +330,17 @@ public record Controller(
 
   /** Returns the high level of its pins (V). */
   public double logicVolts(double supplyVolts) {
-    return logic.volts > 0 ? logic.volts : Math.min(supplyVolts, MOST_VOLTS);
+    return logic.volts > 0 && !straight(supplyVolts)
+        ? logic.volts
+        : Math.min(supplyVolts, MOST_VOLTS);
+  }
+
+  /**
+   * Returns whether a class of 3.3 V takes such a rail without a regulator of its own: on its pin
+   * of 3.3 V, or as a bare chip.
+   */
+  public boolean straight(double fedVolts) {
+    return logic.volts > 0 && fedVolts <= BARE_MOST_VOLTS;
   }
 
   /** Returns the size of the RAM (bytes). */
@@ -343,9 +358,9 @@ public record Controller(
    * 2.7 V, 20 MHz from 4.5 V, straight between; of others what their regulator needs (data of the
    * class).
    */
-  public double leastVolts() {
+  public double leastVolts(double fedVolts) {
     if (logic.volts > 0) {
-      return logic.volts + REGULATOR_VOLTS;
+      return straight(fedVolts) ? BARE_LEAST_VOLTS : logic.volts + REGULATOR_VOLTS;
     }
     double megahertz = logic.clockHz * 1e-6;
     return megahertz > 10

@@ -52,6 +52,11 @@ public enum ConverterSort {
     return this == BUCK || this == BOOST;
   }
 
+  /** Returns what its usual package gets warmer by for each watt (K/W), common practice. */
+  public double kelvinPerWatt() {
+    return kelvinPerWatt;
+  }
+
   /** Returns one as it usually is (common practice). */
   public Converter usual(String name, String from, double volts, double amps) {
     return new Converter(

@@ -108,6 +108,28 @@ public record Supply(
         : 1;
   }
 
+  /** Returns what its cells hold at a small load (mAh): as marked, or that of their class. */
+  public double capacity() {
+    return milliampHours > 0 ? milliampHours : kind.cell().byLoad()[0][1];
+  }
+
+  /**
+   * Returns the most that its cells give for a moment (A): lithium cells twice their capacity an
+   * hour, unless their label says more; a bank what it is rated for; others that of their class.
+   */
+  public double mostCellAmps() {
+    return switch (kind) {
+      case LITHIUM -> 2 * capacity() * 1e-3;
+      case BANK -> amps;
+      default -> kind.cell().mostAmps();
+    };
+  }
+
+  /** Returns it with cells of another capacity (mAh). */
+  public Supply holding(double other) {
+    return new Supply(name, volts, amps, kind, other);
+  }
+
   /** Returns what it has inside (ohm). */
   public double ohms() {
     return kind.runsEmpty() && kind != SupplyKind.BANK ? cells() * kind.cell().ohms() : 0;

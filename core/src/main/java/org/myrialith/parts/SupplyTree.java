@@ -221,7 +221,9 @@ public record SupplyTree(
     double volts = volts(node, supply.map(Supply::volts).orElse(0.0));
     double amps = converter.get().amps();
     if (converter.get().sort().passes()) {
-      amps = Math.min(amps, gives(converter.get().from(), supply).map(Supply::amps).orElse(amps));
+      double before = gives(converter.get().from(), supply).map(Supply::amps).orElse(amps);
+      // a charge board is rated by what it charges with; what is drawn passes it by
+      amps = converter.get().sort() == ConverterSort.CHARGER ? before : Math.min(amps, before);
     }
     return volts < Supply.VOLTS.min()
         ? Optional.empty()

@@ -3,6 +3,7 @@ package org.myrialith.power;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.myrialith.parts.Cell;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
@@ -25,6 +26,9 @@ public record BatteryLife(TreePlan plan) {
 
   /** Steps of the way down: curves of cells have some six corners. */
   private static final int STEPS = 40;
+
+  /** Halvings that find the end: to a millionth of what they hold. */
+  private static final int HALVINGS = 20;
 
   /** The last fifth of a charge goes slowly (common practice). */
   private static final double CHARGE_LOSS = 1.2;
@@ -50,32 +54,113 @@ public record BatteryLife(TreePlan plan) {
     return scale * bank * cell().milliampHours(Math.max(1e-6, amps));
   }
 
-  /** Returns the volts of all cells below which something gets too little (V). */
+  /**
+   * Returns the volts of all cells below which something gets too little without load (V): what is
+   * lost on the way comes on top.
+   */
   public double leastVolts() {
     double least = supply().cells() * cell().emptyVolts();
     SupplyTree tree = plan.tree();
     for (Converter converter : tree.converters()) {
-      boolean steps =
-          converter.sort() == ConverterSort.LINEAR || converter.sort() == ConverterSort.BUCK;
-      if (steps && tree.straight(converter.from())) {
+      if (regulates(converter) && tree.straight(converter.from())) {
         least = Math.max(least, converter.volts() + converter.dropVolts());
       }
     }
-    return tree.straight(tree.controller())
-        ? Math.max(least, plan.brief().controller().leastVolts())
-        : least;
+    return tree.straight(tree.controller()) ? Math.max(least, controllerVolts()) : least;
   }
 
-  /** Returns the share of the cells that can be used (0 to 1). */
-  public double usable() {
-    if (plan.mean().node(SupplyTree.SUPPLY).volts() <= 0) {
-      return 0; // it can't carry what hangs on it
+  private double controllerVolts() {
+    return plan.brief().controller().leastVolts(plan.brief().controllerVolts());
+  }
+
+  private static boolean regulates(Converter converter) {
+    return converter.sort() == ConverterSort.LINEAR || converter.sort() == ConverterSort.BUCK;
+  }
+
+  /** What comes to an end first as cells run down. */
+  public enum End {
+    NONE(""),
+    CARRIES("they can't carry what is drawn any more"),
+    EMPTY("they are empty under load"),
+    CONVERTER("a converter gets too little"),
+    CONTROLLER("the controller gets too little"),
+    HALF("lights are at half of what full cells give");
+
+    private final String says;
+
+    End(String says) {
+      this.says = says;
+    }
+
+    /** Returns it in words. */
+    public String says() {
+      return says;
+    }
+  }
+
+  /** What has ended in the heaviest moment when a share of the cells is used. */
+  private End end(double used, double fullLight) {
+    double open = openVolts(used);
+    TreeState state = plan.surgeSagging(open);
+    TreeState.Node node = state.node(SupplyTree.SUPPLY);
+    if (node.volts() <= 0) {
+      return End.CARRIES;
     }
     if (supply().kind() == SupplyKind.BANK) {
+      return End.NONE;
+    }
+    if (open - supply().ohms() * node.amps() < supply().cells() * cell().emptyVolts()) {
+      return End.EMPTY;
+    }
+    for (Converter converter : plan.tree().converters()) {
+      boolean cells = plan.tree().way(converter.name()).contains(SupplyTree.SUPPLY);
+      double needs = converter.volts() + converter.dropVolts() - 1e-9;
+      if (cells && regulates(converter) && state.node(converter.name()).inVolts() < needs) {
+        return End.CONVERTER;
+      }
+    }
+    boolean fed = plan.tree().way(plan.tree().controller()).contains(SupplyTree.SUPPLY);
+    if (fed && state.node(plan.tree().controller()).volts() < controllerVolts() - 1e-9) {
+      return End.CONTROLLER;
+    }
+    return plan.lightAt(plan.showAt(open, 1)) < fullLight / 2 ? End.HALF : End.NONE;
+  }
+
+  private double fullLight() {
+    return plan.lightAt(plan.showAt(openVolts(0), 1));
+  }
+
+  /**
+   * Returns the share of the cells that can be used (0 to 1): until what hangs on them gets too
+   * little in the heaviest moment, with the current that flows then through what they have inside,
+   * cable and contacts.
+   */
+  public double usable() {
+    double light = fullLight();
+    if (end(0, light) != End.NONE) {
+      return 0; // it can't carry what hangs on it
+    }
+    if (end(1, light) == End.NONE) {
       return 1;
     }
-    double sag = supply().ohms() * plan.peak().node(SupplyTree.SUPPLY).amps();
-    return cell().usedAt((leastVolts() + sag) / supply().cells());
+    double does = 0;
+    double fails = 1;
+    for (int halving = 0; halving < HALVINGS; halving++) {
+      double middle = (does + fails) / 2;
+      if (end(middle, light) == End.NONE) {
+        does = middle;
+      } else {
+        fails = middle;
+      }
+    }
+    return does;
+  }
+
+  /** Returns what ends their life. */
+  public End end() {
+    double beyond = Math.min(1, usable() + 1e-6);
+    End end = end(beyond, fullLight());
+    return end == End.NONE ? End.EMPTY : end;
   }
 
   private static double amps(TreeState state) {
@@ -171,9 +256,41 @@ public record BatteryLife(TreePlan plan) {
     return hours(days(1, true));
   }
 
-  /** Returns what cells must hold for so many hours of the show (mAh), at the load of the show. */
-  public double neededMilliampHours(double hours) {
-    return holds(amps(plan.mean())) * hours / showHours();
+  /**
+   * Returns what cells of the class must hold for so many hours of the show (mAh); empty where no
+   * capacity does, as they lose more by themselves.
+   */
+  public OptionalDouble neededMilliampHours(double hours) {
+    double used = usable();
+    double[] drawn = new double[STEPS];
+    for (int step = 0; step < STEPS; step++) {
+      double[] day = aDay(openVolts(used * (step + 0.5) / STEPS), 1, off());
+      drawn[step] = (day[0] + day[1] + day[2]) * supply().capacity();
+    }
+    double low = 1;
+    double high = Supply.CAPACITY.max();
+    if (used <= 0 || hoursHolding(high, used, drawn) < hours) {
+      return OptionalDouble.empty();
+    }
+    while (high - low > 0.5) {
+      double middle = (low + high) / 2;
+      if (hoursHolding(middle, used, drawn) >= hours) {
+        high = middle;
+      } else {
+        low = middle;
+      }
+    }
+    return OptionalDouble.of(Math.ceil(high));
+  }
+
+  /** What is drawn of a capacity goes with its inverse, what they lose by themselves does not. */
+  private double hoursHolding(double milliampHours, double used, double[] drawn) {
+    double self = cell().selfPercentAYear() / 100 / DAYS_A_YEAR;
+    double days = 0;
+    for (double one : drawn) {
+      days += used / STEPS / (one / milliampHours + self);
+    }
+    return hours(days);
   }
 
   /**

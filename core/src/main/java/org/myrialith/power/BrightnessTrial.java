@@ -43,6 +43,26 @@ final class BrightnessTrial {
 
   /** Returns the highest current of any moment (A). */
   double peakAmps(LevelTable table) {
+    double[][] lit = lit(table);
+    return load.darkAmps() + (show.whole() ? peakOfMoments(lit) : peakOfClips(lit));
+  }
+
+  /** Returns the mean current over the show, before any limiter (A). */
+  double meanAmps(LevelTable table) {
+    double[][] lit = lit(table);
+    double mean = load.darkAmps();
+    for (int c = 0; c < lit.length; c++) {
+      List<Frame> frames = clips.get(c).clip().frames();
+      double charge = 0;
+      for (int f = 0; f < lit[c].length; f++) {
+        charge += lit[c][f] * frames.get(f).holdMillis();
+      }
+      mean += charge / clips.get(c).clip().lengthMillis();
+    }
+    return mean;
+  }
+
+  private double[][] lit(LevelTable table) {
     double[][] lit = new double[clips.size()][];
     for (int c = 0; c < lit.length; c++) {
       ClipLevels clip = clips.get(c);
@@ -57,7 +77,7 @@ final class BrightnessTrial {
         lit[c][f] = clip.plan().litAmps(sums(frames.get(f), own));
       }
     }
-    return load.darkAmps() + (show.whole() ? peakOfMoments(lit) : peakOfClips(lit));
+    return lit;
   }
 
   private static long[] sums(List<Asked> positions, LevelTable table) {

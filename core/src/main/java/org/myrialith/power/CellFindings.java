@@ -8,6 +8,9 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -17,8 +20,9 @@ import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.parts.Cell;
 import org.myrialith.parts.ClockRate;
+import org.myrialith.parts.ConverterSort;
+import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
 
@@ -35,7 +39,9 @@ record CellFindings(TreePlan plan) {
     bank().ifPresent(all::add);
     new ControllerDraw(plan).judged().ifPresent(all::add);
     all.add(pulse());
+    charging().ifPresent(all::add);
     all.add(life());
+    others().forEach(all::add);
     fading().ifPresent(all::add);
     return all;
   }
@@ -70,15 +76,16 @@ record CellFindings(TreePlan plan) {
 
   /** The moment that draws most, through what cells have inside. */
   private Finding pulse() {
-    Cell cell = plan.supply().kind().cell();
-    double most = cell.mostAmps();
+    double most = plan.supply().mostCellAmps();
     TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
     double least = new BatteryLife(plan).leastVolts();
     boolean holds = carries(plan);
+    boolean strained =
+        plan.supply().kind() == SupplyKind.LITHIUM && node.amps() > plan.supply().capacity() * 1e-3;
     Finding finding =
         of(
             "cell-pulse",
-            holds ? Verdict.HOLDS : Verdict.BREAKS,
+            !holds ? Verdict.BREAKS : strained ? Verdict.TIGHT : Verdict.HOLDS,
             phrase(
                 "In the %s that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
                 plan.surgeAmps() > 0 ? "part of a frame" : "moment",
@@ -89,18 +96,74 @@ record CellFindings(TreePlan plan) {
                     : ", which it cannot carry",
                 Quantity.text(most, "A"),
                 Quantity.text(least, "V")));
-    return holds
-        ? finding
-        : finding
-            .advising("Ask for less light, use larger cells, or put a capacitor across them.")
-            .mendedBy(slower());
+    if (holds) {
+      return strained
+          ? finding.advising(
+              phrase(
+                  "That is more than 1 C, %s: use a cell whose label allows it, or a larger one. Lithium cells burn when they are overloaded or shorted: protect and fuse them.",
+                  Quantity.text(plan.supply().capacity() * 1e-3, "A")))
+          : finding;
+    }
+    return finding
+        .advising("Ask for less light, use larger cells, or put a capacitor across them.")
+        .mendedBy(slower());
+  }
+
+  /** A charge board charges at half the capacity an hour, and never beyond the capacity. */
+  private Optional<Finding> charging() {
+    double capacity = plan.supply().capacity() * 1e-3;
+    return tree().converters().stream()
+        .filter(c -> c.sort() == ConverterSort.CHARGER)
+        .filter(c -> plan.supply().kind() == SupplyKind.LITHIUM)
+        .filter(c -> c.amps() > 0.5 * capacity * 1.0001)
+        .findFirst()
+        .map(
+            c ->
+                of(
+                        "charge-rate",
+                        c.amps() > capacity * 1.0001 ? Verdict.BREAKS : Verdict.TIGHT,
+                        phrase(
+                            "%s charges with up to %s; a cell of %s takes %s, %s as its absolute maximum (1 C).",
+                            c.name(),
+                            Quantity.text(c.amps(), "A"),
+                            Quantity.text(plan.supply().capacity(), "mAh"),
+                            Quantity.text(0.5 * capacity, "A"),
+                            Quantity.text(capacity, "A")))
+                    .advising(
+                        "Set the charge board to less, or use a larger cell. Never charge a lithium cell below 0 °C, unattended, or without its protection circuit; its label decides."));
+  }
+
+  /** Cells beside those of the gadget: what they give at once, and that their life is not known. */
+  private List<Finding> others() {
+    List<Finding> all = new ArrayList<>();
+    TreeState surge = plan.surge();
+    for (Supply source : tree().sources()) {
+      if (source.kind().runsEmpty()) {
+        TreeState.Node node = surge.node(source.name());
+        boolean gives = node.volts() > 0 && node.amps() <= source.mostCellAmps();
+        all.add(
+            of(
+                    "cell-pulse-" + (1 + tree().sources().indexOf(source)),
+                    gives ? Verdict.OPEN : Verdict.BREAKS,
+                    phrase(
+                        "%s gives up to %s; %s is the most for a moment. How long it lasts is worked out for the supply of the gadget only.",
+                        source.name(),
+                        Quantity.text(node.amps(), "A"),
+                        Quantity.text(source.mostCellAmps(), "A")))
+                .advising(
+                    gives
+                        ? "Name it as the supply of the gadget once to see its life."
+                        : "Use larger cells, or ask for less light."));
+      }
+    }
+    return all;
   }
 
   /** Whether cells give what is asked in a moment, and keep the volts that are needed. */
   private static boolean carries(TreePlan plan) {
     TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
     return node.volts() >= new BatteryLife(plan).leastVolts()
-        && node.amps() <= plan.supply().kind().cell().mostAmps();
+        && node.amps() <= plan.supply().mostCellAmps();
   }
 
   /** Slower clocks that are enough, with what the bare chip draws then; where lines allow them. */
@@ -166,20 +229,30 @@ record CellFindings(TreePlan plan) {
                 Quantity.text(plan.supply().cells() * plan.supply().kind().cell().fullVolts(), "V"),
                 Quantity.text(life.leastVolts(), "V"))
             : phrase(
-                "%s: %s of the show%s.",
+                "%s: %s of the show%s%s.",
                 plan.supply().name(),
                 lasts(hours),
                 day.showHours() < 24
                     ? phrase(", %s", Quantity.text(Math.floor(10 * life.days()) / 10, "days"))
-                    : "");
+                    : "",
+                plan.supply().kind() == SupplyKind.BANK
+                    ? ""
+                    : phrase(", until %s", life.end().says()));
     if (day.wantedHours() > 0 && life.usable() > 0) {
+      OptionalDouble needed = life.neededMilliampHours(day.wantedHours());
       says +=
-          phrase(
-              " %s want cells of %s at this load.",
-              lasts(day.wantedHours()),
-              Quantity.text(Math.ceil(life.neededMilliampHours(day.wantedHours())), "mAh"));
+          needed.isEmpty()
+              ? phrase(
+                  " No capacity of this class lasts for %s: cells lose their charge by themselves before.",
+                  lasts(day.wantedHours()))
+              : phrase(
+                  " For %s enter cells of %s or more.",
+                  lasts(day.wantedHours()), Quantity.text(needed.getAsDouble(), "mAh"));
     }
-    return of("cell-life", verdict, says).restingOn(working).advising(longer(life));
+    return of("cell-life", verdict, says)
+        .restingOn(working)
+        .advising(longer(life))
+        .mendedBy(darker(life));
   }
 
   /** What nothing regulates gets darker as cells fall. */
@@ -205,7 +278,7 @@ record CellFindings(TreePlan plan) {
     return Optional.of(
         of(
                 "cell-fades",
-                left < 0.5 ? Verdict.TIGHT : Verdict.HOLDS,
+                new BatteryLife(plan).end() == BatteryLife.End.HALF ? Verdict.TIGHT : Verdict.HOLDS,
                 says
                     + half.map(p -> phrase(" They are at half after %s.", lasts(p.hours())))
                         .orElse(""))
@@ -229,10 +302,56 @@ record CellFindings(TreePlan plan) {
   private record Way(String says, double hours) {}
 
   /** What would make them last, the best first. */
+  /**
+   * A brightness limit and the life that it gives.
+   *
+   * @param hours at least (h): the heaviest moment is taken as it is now
+   */
+  private record Dimmed(int percent, double hours) {}
+
+  /** Half and a quarter of the present limit, as far as they make cells last longer. */
+  private List<Dimmed> dimmed(BatteryLife life) {
+    PowerPlan power = plan.power();
+    int now = power.colour().brightnessPercent();
+    double dark = power.darkAmps();
+    if (!power.load().dims() || power.show().count() == 0 || power.meanAmps() <= dark) {
+      return List.of();
+    }
+    BrightnessTrial trial = new BrightnessTrial(power.load(), power.show(), power.levels());
+    return IntStream.of(now / 2, now / 4)
+        .filter(percent -> percent >= 1)
+        .mapToObj(
+            percent -> {
+              double mean = trial.meanAmps(LevelTable.of(power.colour().withBrightness(percent)));
+              double share = Math.min(1, (mean - dark) / (power.meanAmps() - dark));
+              return new Dimmed(percent, life.showHoursAt(share));
+            })
+        .filter(d -> d.hours() > 1.02 * life.showHours())
+        .toList();
+  }
+
+  /** Limits with which they last for as long as is wanted. */
+  private List<Remedy> darker(BatteryLife life) {
+    double wanted = plan.settings().day().wantedHours();
+    return wanted <= life.showHours()
+        ? List.of()
+        : dimmed(life).stream()
+            .filter(d -> d.hours() >= wanted)
+            .map(
+                d ->
+                    new Remedy(
+                        phrase(
+                            "Limit brightness to %d %%: at least %s",
+                            d.percent(), lasts(d.hours())),
+                        new Change.LimitBrightness(d.percent())))
+            .toList();
+  }
+
   private String longer(BatteryLife life) {
     List<Way> ways = new ArrayList<>();
-    ways.add(new Way("lights at half", life.showHoursAt(0.5)));
-    ways.add(new Way("lights at a quarter", life.showHoursAt(0.25)));
+    dimmed(life)
+        .forEach(
+            d -> ways.add(new Way(phrase("a brightness limit of %d %%", d.percent()), d.hours())));
     if (plan.settings().day().sleepHours() > 0 && !tree().switchedOff(tree().lights())) {
       ways.add(new Way("lights off by a switch in sleep", life.showHoursSwitched()));
     }
@@ -248,6 +367,6 @@ record CellFindings(TreePlan plan) {
         charge > 0 ? phrase(" Charging takes some %s.", Quantity.text(charge, "h")) : "";
     return told.isEmpty()
         ? charging.strip()
-        : phrase("It would last with %s.", String.join("; ", told)) + charging;
+        : phrase("Longer with: %s.", String.join("; ", told)) + charging;
   }
 }

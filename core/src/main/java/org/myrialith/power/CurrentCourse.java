@@ -54,6 +54,13 @@ public record CurrentCourse(
     return show.whole() ? walk.result() : walk.bound();
   }
 
+  /** Returns the current of a moment by its frames, as it is sent (A). */
+  double at(PowerPlan power, long index, long start, int[] frames) {
+    return index < sent.length
+        ? sent[(int) index]
+        : at(power.load(), power.levels(), power.limiter(), index, start, frames).amps();
+  }
+
   /** Returns a moment by its frames, as it is sent. */
   Peak at(
       Load load,

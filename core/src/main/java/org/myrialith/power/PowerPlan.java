@@ -20,7 +20,6 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Limiter;
 import org.myrialith.frames.Show;
 import org.myrialith.parts.Supply;
-import org.myrialith.rail.RailPlan;
 
 /**
  * The current of every moment against the supply.
@@ -171,21 +170,6 @@ public record PowerPlan(
    */
   public double[] peakAmpsOfFrames(int clip) {
     return course.peakOfFrames().get(clip).clone();
-  }
-
-  /**
-   * Returns the cable from the supply, and what it carries beside a chain.
-   *
-   * @param shown what the chain draws in a moment (A)
-   * @param allAmps that the gadget draws in it (A)
-   */
-  public RailPlan.Cable cable(CircuitPlan chain, double shown, double allAmps) {
-    if (settings.cableMm() == 0) {
-      return RailPlan.Cable.NONE;
-    }
-    double worst = chain.darkAmps() + chain.mostLitAmps(LevelTable.of(colour).whiteShare());
-    return new RailPlan.Cable(
-        settings.cableOhms(), Math.max(0, worstAmps() - worst), Math.max(0, allAmps - shown));
   }
 
   /** Returns the verdict on a current (A): within budget, within rating, or beyond. */

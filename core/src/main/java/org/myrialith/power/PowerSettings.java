@@ -156,8 +156,8 @@ public record PowerSettings(
         marginPercent, basis, controllerMilliamps, cable, cableMm, connector, all, day);
   }
 
-  /** Returns the resistance of the cable, plus and minus (ohm). */
+  /** Returns the resistance of the cable with its plug, plus and minus (ohm). */
   public double cableOhms() {
-    return 2 * cable.ohmsPerMetre(CABLE_CELSIUS) * cableMm * 1e-3;
+    return 2 * (cable.ohmsPerMetre(CABLE_CELSIUS) * cableMm * 1e-3 + connector.ohms());
   }
 }

@@ -11,6 +11,8 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Connector;
+import org.myrialith.parts.Controller;
+import org.myrialith.parts.Fuse;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
@@ -41,10 +43,89 @@ record SourceFindings(TreeFindings of) {
                 "Use a plug that carries it, two of them, or ask for less light."));
   }
 
+  /** The cable of the supply carries all that is drawn; a fuse near the supply guards it. */
+  Optional<Finding> cable() {
+    PowerSettings settings = plan().settings();
+    if (settings.cableMm() == 0) {
+      return Optional.empty();
+    }
+    double amps = plan().worst().node(SupplyTree.SUPPLY).amps();
+    double carries = settings.cable().carriesAmps();
+    double fuse = Fuse.carrying(amps);
+    boolean fused = Fuse.guards(fuse, carries);
+    Verdict verdict = amps > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
+    Reckoning working =
+        new Reckoning(
+            "supply-cable",
+            "Through the cable of the supply",
+            amps,
+            "A",
+            "all that is drawn from the supply",
+            List.of(given("its wire carries", carries, "A")),
+            Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
+    Finding finding =
+        TreeFindings.of(
+                "supply-cable",
+                verdict,
+                phrase(
+                    "The cable of the supply carries up to %s; %s is rated for %s continuous.%s",
+                    Quantity.text(amps, "A"),
+                    settings.cable().title(),
+                    Quantity.text(carries, "A"),
+                    fuse == 0
+                        ? ""
+                        : phrase(
+                            " A fuse of %s near the supply %s.",
+                            Quantity.text(fuse, "A"),
+                            fused ? "guards it" : "would blow later than the wire")))
+            .restingOn(working);
+    return Optional.of(
+        verdict == Verdict.HOLDS
+            ? finding
+            : finding.advising(
+                phrase(
+                    "Use a cable rated for %s, or ask for less light.",
+                    Quantity.text(fuse == 0 ? amps : fuse, "A"))));
+  }
+
+  /** What is lost on the way is missing at the controller too. */
+  Optional<Finding> controller() {
+    Controller controller = plan().brief().controller();
+    String node = plan().tree().controller();
+    double volts = plan().surge().node(node).volts();
+    double nominal = plan().brief().controllerVolts();
+    double least = controller.leastVolts(nominal);
+    if (volts >= least || nominal < least || volts <= 0) {
+      return Optional.empty(); // the class at these volts, and what carries nothing, are told
+    }
+    Reckoning working =
+        new Reckoning(
+            "controller-volts",
+            "Supply of the controller in the moment that draws most",
+            volts,
+            "V",
+            "volts of its node under load",
+            List.of(given("without load", nominal, "V"), given("needs", least, "V")),
+            Source.partClass("lowest supply of the class at its clock"));
+    return Optional.of(
+        TreeFindings.of(
+                "controller-volts",
+                Verdict.BREAKS,
+                phrase(
+                    "In the moment that draws most the controller gets %s; at %s it needs %s and may reset.",
+                    Quantity.text(volts, "V"),
+                    Quantity.text(controller.clockHz(), "Hz"),
+                    Quantity.text(least, "V")))
+            .restingOn(working)
+            .advising(
+                "Use a shorter or thicker cable, supply the controller by wires of its own, or ask for less light."));
+  }
+
   /** What is drawn for a part of a frame is beyond what a supply is rated for. */
   Optional<Finding> surge() {
     double amps = plan().surge().node(SupplyTree.SUPPLY).amps();
-    boolean within = plan().surgeAmps() <= 0 || amps <= plan().supply().amps();
+    double steady = plan().peak().node(SupplyTree.SUPPLY).amps();
+    boolean within = amps <= steady + 1e-9 || amps <= plan().supply().amps();
     return within || plan().supply().kind().runsEmpty()
         ? Optional.empty()
         : Optional.of(

@@ -52,11 +52,13 @@ record TreeFindings(TreePlan plan) {
     SourceFindings sources = new SourceFindings(this);
     sources.plug().ifPresent(all::add);
     sources.surge().ifPresent(all::add);
-    boolean plain = plan.supply().kind() == SupplyKind.PLAIN && plan.settings().cableMm() == 0;
+    boolean plain = plan.supply().kind() == SupplyKind.PLAIN && plan.settings().cableOhms() == 0;
     if (plain && !tree().there()) {
       return all;
     }
     sources.programming().ifPresent(all::add);
+    sources.cable().ifPresent(all::add);
+    sources.controller().ifPresent(all::add);
     TreeState worst = plan.worst();
     all.add(sources.judged(SupplyTree.SUPPLY, plan.supply(), worst));
     tree().sources().forEach(s -> all.add(sources.judged(s.name(), s, worst)));
@@ -126,17 +128,23 @@ record TreeFindings(TreePlan plan) {
         converter.sort().converts()
             ? "volts × amperes that it gives ÷ what comes out ÷ volts that it gets + own draw: watts pass through it"
             : "amperes that it gives + own draw: they pass through it",
-        List.of(
-            given("gives", node.amps(), "A"),
-            given("at", node.volts(), "V"),
-            given("gets", node.inVolts(), "V"),
-            given("comes out", converter.percentAt(node.amps()), "%"),
-            given("own draw", converter.idleMilliamps() * 1e-3, "A")),
+        converter.sort().converts()
+            ? List.of(
+                given("gives", node.amps(), "A"),
+                given("at", node.volts(), "V"),
+                given("gets", node.inVolts(), "V"),
+                given("comes out", converter.percentAt(node.amps()), "%"),
+                given("own draw", converter.idleMilliamps() * 1e-3, "A"))
+            : List.of(
+                given("gives", node.amps(), "A"),
+                given("own draw", converter.idleMilliamps() * 1e-3, "A")),
         Source.ARITHMETIC);
   }
 
   private Finding heat(Converter converter, TreeState.Node node) {
-    double celsius = AIR_CELSIUS + node.lostWatts() * converter.kelvinPerWatt();
+    boolean entered = converter.kelvinPerWatt() > 0;
+    double each = entered ? converter.kelvinPerWatt() : converter.sort().kelvinPerWatt();
+    double celsius = AIR_CELSIUS + node.lostWatts() * each;
     Verdict verdict =
         celsius > MOST_CELSIUS
             ? Verdict.BREAKS
@@ -151,17 +159,22 @@ record TreeFindings(TreePlan plan) {
             List.of(
                 given("air", AIR_CELSIUS, "°C"),
                 given("lost", node.lostWatts(), "W"),
-                given("warmer by", converter.kelvinPerWatt(), "K/W")),
+                given(entered ? "warmer by" : "warmer by, usual package", each, "K/W")),
             Source.COMMON_PRACTICE);
     Finding finding =
         of(
                 key("converter-heat", converter.name()),
                 verdict,
                 phrase(
-                    "%s loses %s and gets %s warm; it fails at %s.",
+                    "%s dissipates %s and reaches %s%s; it fails at %s.",
                     converter.name(),
                     Quantity.text(node.lostWatts(), "W"),
                     Quantity.text(celsius, "°C"),
+                    entered
+                        ? ""
+                        : phrase(
+                            " in its usual package (%s, as none is entered)",
+                            Quantity.text(each, "K/W")),
                     Quantity.text(MOST_CELSIUS, "°C")))
             .restingOn(working);
     if (verdict == Verdict.HOLDS) {

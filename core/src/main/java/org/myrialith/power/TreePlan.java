@@ -5,7 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleBiFunction;
+import java.util.function.ToDoubleFunction;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
@@ -17,6 +19,7 @@ import org.myrialith.parts.SupplyTree;
  * The supply tree, with everything at its most, as the show draws most and on the mean, dark, and
  * asleep.
  *
+ * @param rails what circuits draw from rails of their own
  * @param surgeAmps beyond the moment that draws most, for a part of a frame (A)
  */
 public record TreePlan(
@@ -25,6 +28,7 @@ public record TreePlan(
     PowerPlan power,
     PowerSettings settings,
     Supply supply,
+    OwnRails rails,
     double surgeAmps) {
   /** What is drawn and what sags are brought together so often at most, and so close. */
   private static final int ROUNDS = 12;
@@ -34,7 +38,10 @@ public record TreePlan(
   /** Returns the plan of a gadget whose supply is named. */
   public static Optional<TreePlan> of(
       Brief brief, Wiring wiring, PowerPlan power, PowerSettings settings, double surgeAmps) {
-    return brief.supply().map(s -> new TreePlan(brief, wiring, power, settings, s, surgeAmps));
+    OwnRails rails = OwnRails.of(power, brief.volts());
+    return brief
+        .supply()
+        .map(s -> new TreePlan(brief, wiring, power, settings, s, rails, surgeAmps));
   }
 
   /** Returns the tree. */
@@ -51,17 +58,42 @@ public record TreePlan(
   }
 
   /** Loads by node, lights drawing so much, with the controller where that hangs with them. */
-  private Map<String, Double> loads(double lightsAmps, double controllerAmps, boolean lit) {
+  private Map<String, Double> loads(
+      double lightsAmps, double controllerAmps, ToDoubleFunction<CircuitPlan> ownAmps) {
     Map<String, Double> loads = new HashMap<>();
     add(loads, tree().lights(), lightsAmps + (together() ? otherDrawAmps() : 0));
     add(loads, tree().controller(), controllerAmps);
     for (SupplyTree.Draw draw : tree().own()) {
       Optional<CircuitPlan> circuit = circuit(draw.name());
       double amps =
-          circuit.isPresent() ? (lit ? circuit.get().railAmps() : 0) : draw.milliamps() * 1e-3;
+          circuit.isPresent() ? ownAmps.applyAsDouble(circuit.get()) : draw.milliamps() * 1e-3;
       add(loads, draw.on(), amps);
     }
     return loads;
+  }
+
+  private double meanOf(CircuitPlan circuit) {
+    return rails.mean().getOrDefault(circuit.circuit().id(), 0.0);
+  }
+
+  private double peakOf(CircuitPlan circuit) {
+    return rails.peak().getOrDefault(circuit.circuit().id(), 0.0);
+  }
+
+  /** With everything at its most; where only these frames are planned for, what they draw. */
+  private double mostOf(CircuitPlan circuit) {
+    return power.framesOnly() ? peakOf(circuit) : circuit.railAmps();
+  }
+
+  /** Whether a circuit hangs on another node than the lights, on a rail of its own. */
+  private boolean apart() {
+    return tree().own().stream()
+        .anyMatch(draw -> circuit(draw.name()).filter(CircuitPlan::ownRail).isPresent());
+  }
+
+  /** What the lights draw in the moment that draws most of all. */
+  private double peakLights() {
+    return apart() ? rails.lightsAmps() : power.peakAmps();
   }
 
   /** Returns the circuit that an entry names. */
@@ -74,7 +106,7 @@ public record TreePlan(
    */
   public Map<String, Double> loadsOn(String node) {
     Map<String, Double> all = new LinkedHashMap<>();
-    double lights = power.framesOnly() ? power.peakAmps() : power.worstAmps();
+    double lights = power.framesOnly() ? peakLights() : power.worstAmps();
     if (tree().lights().equals(node)) {
       all.put(together() ? "Lights and controller" : "Lights", lights);
     }
@@ -86,7 +118,7 @@ public record TreePlan(
         Optional<CircuitPlan> circuit = circuit(draw.name());
         all.put(
             circuit.map(c -> c.circuit().name()).orElse(draw.name()),
-            circuit.map(CircuitPlan::railAmps).orElse(draw.milliamps() * 1e-3));
+            circuit.map(this::mostOf).orElse(draw.milliamps() * 1e-3));
       }
     }
     return all;
@@ -95,7 +127,13 @@ public record TreePlan(
   /** Returns it with the controller clocked otherwise, and what it draws then (mA). */
   TreePlan clocked(ClockRate rate, double milliamps) {
     return new TreePlan(
-        brief.at(rate), wiring, power, settings.withController(milliamps), supply, surgeAmps);
+        brief.at(rate),
+        wiring,
+        power,
+        settings.withController(milliamps),
+        supply,
+        rails,
+        surgeAmps);
   }
 
   /** Whether its controller runs faster than that of another plan, or draws as much. */
@@ -129,12 +167,17 @@ public record TreePlan(
    * @param share of what lights draw at the volts that they are planned for
    */
   TreeState showAt(double openVolts, double share) {
+    return agreeing(left -> meanAt(openVolts, share * left));
+  }
+
+  /** Finds what is left of the current of the lights when their volts are those that it leaves. */
+  private TreeState agreeing(DoubleFunction<TreeState> at) {
     double before = 1;
-    TreeState state = meanAt(openVolts, share);
+    TreeState state = at.apply(1);
     double offBefore = lightsAt(state, CircuitPlan::shareAt) - before;
     double left = Math.max(0, before + offBefore);
     for (int round = 0; round < ROUNDS && Math.abs(left - before) > SETTLED; round++) {
-      state = meanAt(openVolts, share * left);
+      state = at.apply(left);
       double off = lightsAt(state, CircuitPlan::shareAt) - left;
       double steep = (off - offBefore) / (left - before);
       before = left;
@@ -147,7 +190,7 @@ public record TreePlan(
   private TreeState meanAt(double openVolts, double share) {
     double dark = power.load().darkAmps();
     double lights = dark + share * (power.meanAmps() - dark);
-    return state(loads(lights, controllerAmps(), true), openVolts);
+    return state(loads(lights, controllerAmps(), this::meanOf), openVolts);
   }
 
   /** Returns what is left of the light when lights get what they get there (0 to 1). */
@@ -168,23 +211,59 @@ public record TreePlan(
   }
 
   TreeState darkAt(double openVolts) {
-    return state(loads(power.load().darkAmps(), controllerAmps(), false), openVolts);
+    return state(
+        loads(power.load().darkAmps(), controllerAmps(), CircuitPlan::railDarkAmps), openVolts);
   }
 
   /** Returns the tree with everything at its most. */
   public TreeState worst() {
-    double lights = power.framesOnly() ? power.peakAmps() : power.worstAmps();
-    return state(loads(lights, controllerAmps(), true));
+    double lights = power.framesOnly() ? peakLights() : power.worstAmps();
+    return state(loads(lights, controllerAmps(), this::mostOf));
   }
 
   /** Returns the tree in the moment that draws most. */
   public TreeState peak() {
-    return state(loads(power.peakAmps(), controllerAmps(), true));
+    return state(loads(peakLights(), controllerAmps(), this::peakOf));
   }
 
   /** Returns the tree in the part of a frame that draws most. */
   public TreeState surge() {
-    return state(loads(power.peakAmps() + surgeAmps, controllerAmps(), true));
+    return surgeAt(supply.volts());
+  }
+
+  TreeState surgeAt(double openVolts) {
+    return surgeAt(openVolts, 1);
+  }
+
+  /**
+   * The part of a frame that draws most while the supply has other volts inside: what nothing
+   * regulates draws less where they are less.
+   */
+  TreeState surgeSagging(double openVolts) {
+    return agreeing(share -> surgeAt(openVolts, share));
+  }
+
+  private TreeState surgeAt(double openVolts, double share) {
+    double dark = power.load().darkAmps();
+    double lights = dark + share * (peakLights() + surgeAmps - dark);
+    return state(loads(lights, controllerAmps(), c -> peakOf(c) + c.railInrushAmps()), openVolts);
+  }
+
+  /** What hangs on the node of the lights beside them and the controller (A). */
+  private double drawnBeside(String node) {
+    return tree().own().stream()
+        .filter(draw -> draw.on().equals(node))
+        .mapToDouble(draw -> circuit(draw.name()).map(this::mostOf).orElse(draw.milliamps() * 1e-3))
+        .sum();
+  }
+
+  /** Returns the volts of a node when so much is drawn from it (A), the rest at its most. */
+  double voltsAt(String node, double amps, String asked) {
+    Map<String, Double> loads =
+        loads(
+            power.framesOnly() ? peakLights() : power.worstAmps(), controllerAmps(), this::mostOf);
+    loads.put(node, amps + (node.equals(tree().lights()) ? drawnBeside(node) : 0));
+    return state(loads).node(asked).volts();
   }
 
   /** Returns the tree with the means of the show. */
@@ -194,7 +273,7 @@ public record TreePlan(
 
   /** Returns the tree awake and dark. */
   public TreeState dark() {
-    return state(loads(power.load().darkAmps(), controllerAmps(), false));
+    return state(loads(power.load().darkAmps(), controllerAmps(), CircuitPlan::railDarkAmps));
   }
 
   /**
@@ -212,8 +291,10 @@ public record TreePlan(
     add(loads, tree().lights(), chips);
     add(loads, tree().controller(), settings.day().sleepMilliamps() * 1e-3);
     for (SupplyTree.Draw draw : tree().own()) {
-      if (circuit(draw.name()).isEmpty() && !tree().switchedOff(draw.on())) {
-        add(loads, draw.on(), draw.milliamps() * 1e-3);
+      if (!tree().switchedOff(draw.on())) {
+        double idle =
+            circuit(draw.name()).map(CircuitPlan::railDarkAmps).orElse(draw.milliamps() * 1e-3);
+        add(loads, draw.on(), idle);
       }
     }
     return state(loads, openVolts);

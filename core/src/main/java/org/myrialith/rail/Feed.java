@@ -62,8 +62,8 @@ public record Feed(int at, Conductor wire, double lengthMm, Connector connector)
     return new Feed(pixel, wire, lengthMm, connector);
   }
 
-  /** Returns the resistance of plus, and that of minus (ohm). */
+  /** Returns the resistance of plus, and that of minus, each with a contact of its plug (ohm). */
   double ohms(double celsius) {
-    return wire.ohmsPerMetre(celsius) * lengthMm * 1e-3;
+    return wire.ohmsPerMetre(celsius) * lengthMm * 1e-3 + connector.ohms();
   }
 }

@@ -3,6 +3,7 @@ package org.myrialith.rail;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.ChainLoad;
@@ -19,7 +20,9 @@ import org.myrialith.parts.Conductor;
  * @param endsApartMm from the last pixel to the first (mm)
  * @param cable from the supply to where feeds begin
  * @param worst everything at its most, under the brightness limit
- * @param shown the moment that draws most, as it is sent; empty when nothing plays
+ * @param shown the moment in which a pixel gets least, as it is sent, with what each feed carries
+ *     at the most in any moment; empty when nothing plays
+ * @param moment number of that moment; -1 for none
  */
 public record RailPlan(
     RailSettings settings,
@@ -31,7 +34,8 @@ public record RailPlan(
     double endsApartMm,
     Cable cable,
     Course worst,
-    Optional<Course> shown) {
+    Optional<Course> shown,
+    int moment) {
   /** A pixel of 5 V: a blue die and what its chip wants above it (V), common practice. */
   private static final double LEAST_OF_5 = 3.7;
 
@@ -43,15 +47,36 @@ public record RailPlan(
   private static final double UP_TO_12 = 18;
 
   /**
-   * The wires from the supply to where feeds begin, and what flows through them beside the chain.
+   * What stands between the supply and where feeds begin, and what flows there beside the chain.
    *
-   * @param ohms of both (ohm)
+   * @param startVolts where feeds begin (V), by what is drawn there in all (A)
+   * @param logicVolts high level of the controller (V), by the same
    * @param otherWorstAmps beside the chain with everything at its most (A)
-   * @param otherShownAmps the same in the moment that draws most (A)
    */
-  public record Cable(double ohms, double otherWorstAmps, double otherShownAmps) {
-    /** No cable to speak of. */
-    public static final Cable NONE = new Cable(0, 0, 0);
+  public record Cable(
+      DoubleUnaryOperator startVolts, DoubleUnaryOperator logicVolts, double otherWorstAmps) {}
+
+  /** The moments of a show that differ for a chain. */
+  @FunctionalInterface
+  public interface Moments {
+    /** Nothing plays. */
+    Moments NONE = visitor -> {};
+
+    /** Tells each of them once. */
+    void tell(Visitor visitor);
+
+    /** Is told of a moment. */
+    @FunctionalInterface
+    interface Visitor {
+      /**
+       * A moment.
+       *
+       * @param number of it
+       * @param levels that the chain is sent
+       * @param otherAmps drawn beside it from where feeds begin (A)
+       */
+      void moment(int number, Levels levels, double otherAmps);
+    }
   }
 
   /**
@@ -61,6 +86,8 @@ public record RailPlan(
    * @param drops in plus, from where feeds begin (V)
    * @param minusDrops in minus, to there (V)
    * @param startVolts where feeds begin (V)
+   * @param logicVolts high level of the controller (V)
+   * @param otherAmps drawn beside the chain from where feeds begin (A)
    * @param feedAmps through plus of each feed (A)
    * @param mostAlongAmps the most between two pixels (A)
    */
@@ -69,6 +96,8 @@ public record RailPlan(
       double[] drops,
       double[] minusDrops,
       double startVolts,
+      double logicVolts,
+      double otherAmps,
       double[] feedAmps,
       double mostAlongAmps) {
     /** Returns what a pixel gets (V); below nothing where the wires can't carry what is asked. */
@@ -88,6 +117,11 @@ public record RailPlan(
       return volts(weakest());
     }
 
+    /** Returns it with wires that carry so much. */
+    Course carrying(double[] byFeed, double along) {
+      return new Course(amps, drops, minusDrops, startVolts, logicVolts, otherAmps, byFeed, along);
+    }
+
     /** Returns what the chain draws (A). */
     public double chainAmps() {
       double all = 0;
@@ -103,7 +137,7 @@ public record RailPlan(
    *
    * @param line emitters in the order of the wire
    * @param share of the full level that everything lights with at its most
-   * @param sent levels of the moment that draws most; empty when nothing plays
+   * @param moments of the show
    */
   public static RailPlan of(
       Optional<RailSettings> said,
@@ -111,13 +145,15 @@ public record RailPlan(
       List<Emitter> line,
       Cable cable,
       double share,
-      Optional<Levels> sent) {
+      Moments moments) {
     ChainLoad load = circuit.chain().orElseThrow();
     RailSettings told = said.orElse(RailSettings.usual(circuit.circuit().id()));
     RailSettings settings = told.within(line.size());
     int behind = (int) told.feeds().stream().filter(f -> f.at() >= line.size()).count();
     double[] gaps = gaps(line, settings.closed());
     Solver solver = new Solver(settings, load, gaps, cable);
+    Lowest lowest = new Lowest(solver);
+    moments.tell(lowest);
     return new RailPlan(
         settings,
         said.filter(RailSettings::fed).isPresent(),
@@ -128,7 +164,8 @@ public record RailPlan(
         line.get(line.size() - 1).pose().distanceTo(line.get(0).pose()),
         cable,
         solver.course(most(load, line, share), cable.otherWorstAmps()),
-        sent.map(levels -> solver.course(drawn(load, levels), cable.otherShownAmps())));
+        lowest.course(),
+        lowest.number);
   }
 
   private static double[] gaps(List<Emitter> line, boolean ring) {
@@ -152,6 +189,37 @@ public record RailPlan(
       amps[pixel] = load.amps(levels, pixel);
     }
     return amps;
+  }
+
+  /** The moment in which a pixel gets least, and the most that wires carry. Mutable. */
+  private static final class Lowest implements Moments.Visitor {
+    private final Solver solver;
+    private Course lowest;
+    private int number = -1;
+    private double[] feedAmps = {};
+    private double alongAmps;
+
+    Lowest(Solver solver) {
+      this.solver = solver;
+    }
+
+    @Override
+    public void moment(int at, Levels levels, double otherAmps) {
+      Course course = solver.course(drawn(solver.load(), levels), otherAmps);
+      if (lowest == null || course.leastVolts() < lowest.leastVolts()) {
+        lowest = course;
+        number = at;
+      }
+      feedAmps = Arrays.copyOf(feedAmps, course.feedAmps().length);
+      for (int feed = 0; feed < feedAmps.length; feed++) {
+        feedAmps[feed] = Math.max(feedAmps[feed], course.feedAmps()[feed]);
+      }
+      alongAmps = Math.max(alongAmps, course.mostAlongAmps());
+    }
+
+    Optional<Course> course() {
+      return Optional.ofNullable(lowest).map(course -> course.carrying(feedAmps, alongAmps));
+    }
   }
 
   /** A chain with its conductors. */
@@ -192,21 +260,22 @@ public record RailPlan(
       double[] drops = plus.drops(amps);
       double[] minus =
           settings.minus().isEmpty() ? drops : network(settings.minusAlong()).drops(amps);
-      double start = load.volts() - (load.ownRail() ? 0 : cable.ohms() * all);
-      return new Course(amps, drops, minus, start, plus.tapAmps(drops), plus.mostAlong(drops));
+      return new Course(
+          amps,
+          drops,
+          minus,
+          cable.startVolts().applyAsDouble(all),
+          cable.logicVolts().applyAsDouble(all),
+          others,
+          plus.tapAmps(drops),
+          plus.mostAlong(drops));
     }
   }
 
   /** Returns a course of the same chain wired otherwise. */
   Course otherwise(Course course, RailSettings other) {
     double[] gaps = other.closed() == settings.closed() ? gapMm : ringed(other.closed());
-    return new Solver(other, load, gaps, cable).course(course.amps(), others(course));
-  }
-
-  private double others(Course course) {
-    return shown.filter(course::equals).isPresent()
-        ? cable.otherShownAmps()
-        : cable.otherWorstAmps();
+    return new Solver(other, load, gaps, cable).course(course.amps(), course.otherAmps());
   }
 
   /** Returns the chain as it is wired with other currents (A). */

@@ -80,7 +80,7 @@ record RailVolts(RailFindings of) {
     String what =
         of.forWorst() || plan().shown().isEmpty()
             ? "with everything at its most"
-            : "in the moment that draws most";
+            : phrase("in moment %d, the lowest of the show", plan().moment() + 1);
     String says =
         gets <= 0
             ? phrase(

@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -16,17 +15,10 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Connector;
+import org.myrialith.parts.Fuse;
 
 /** What is judged of wires, plugs and what stands where feeds meet a chain. */
 record RailWires(RailFindings of) {
-  /** Ratings of fuses (A), IEC 60127 and common blade fuses. */
-  private static final double[] FUSES = {
-    0.5, 0.63, 0.8, 1, 1.25, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 7.5, 10, 15, 20, 25, 30, 40
-  };
-
-  /** A fuse carries this share of its rating for good (common practice). */
-  private static final double FUSE_SHARE = 0.75;
-
   /** How long a supply leaves a step of current to the capacitor, and what it may dip. */
   private static final double STEP_SECONDS = 50e-6;
 
@@ -56,18 +48,14 @@ record RailWires(RailFindings of) {
     return all;
   }
 
-  private static double fuse(double amps) {
-    return Arrays.stream(FUSES).filter(f -> FUSE_SHARE * f >= amps).findFirst().orElse(0);
-  }
-
   private Finding wires() {
     double[] amps = planned().feedAmps();
     int most =
         IntStream.range(0, amps.length).reduce((a, b) -> amps[b] > amps[a] ? b : a).orElse(0);
     Feed feed = plan().settings().feeds().get(most);
     double carries = feed.wire().carriesAmps();
-    double fuse = fuse(amps[most]);
-    boolean fused = fuse > 0 && fuse <= carries * 1.0001;
+    double fuse = Fuse.carrying(amps[most]);
+    boolean fused = Fuse.guards(fuse, carries);
     Verdict verdict = amps[most] > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
     Reckoning working =
         new Reckoning(
@@ -170,11 +158,28 @@ record RailWires(RailFindings of) {
                 .advising("Say where it is fed now."));
   }
 
+  /** Returns the capacitor that is asked for where each feed meets the chain (µF). */
+  static double bulkMicrofarads(RailPlan plan) {
+    return Math.ceil(Math.max(LEAST_MICROFARADS, stepFarads(plan) * 1e6 / feeds(plan)) / 10) * 10;
+  }
+
+  private static int feeds(RailPlan plan) {
+    return plan.settings().feeds().size();
+  }
+
+  private static double stepAmps(RailPlan plan) {
+    return plan.worst().chainAmps() - plan.worst().amps().length * plan.load().idleAmps();
+  }
+
+  private static double stepFarads(RailPlan plan) {
+    return stepAmps(plan) * STEP_SECONDS / DIP_VOLTS;
+  }
+
   /** The ground of the first pixel is above that of the controller. */
   private Optional<Finding> data() {
     RailPlan.Course course = planned();
     double rises = course.minusDrops()[0];
-    double logic = plan().circuit().brief().logicVolts();
+    double logic = course.logicVolts();
     double sees = logic - rises;
     if (plan().load().ownRail()) {
       return Optional.empty();
@@ -205,19 +210,15 @@ record RailWires(RailFindings of) {
   }
 
   private Finding capacitor() {
-    double step =
-        plan().worst().chainAmps() - plan().worst().amps().length * plan().load().idleAmps();
-    double farads = step * STEP_SECONDS / DIP_VOLTS;
-    double micro = Math.max(LEAST_MICROFARADS, farads * 1e6 / plan().settings().feeds().size());
     Reckoning working =
         new Reckoning(
             of.key("bulk"),
             "Capacitor that carries a step from dark to all",
-            farads * 1e6,
+            stepFarads(plan()) * 1e6,
             "µF",
             "step × time until the supply follows ÷ dip that is allowed",
             List.of(
-                given("step", step, "A"),
+                given("step", stepAmps(plan()), "A"),
                 given("time", STEP_SECONDS, "s"),
                 given("dip", DIP_VOLTS, "V")),
             Source.COMMON_PRACTICE);
@@ -226,7 +227,7 @@ record RailWires(RailFindings of) {
             Verdict.HOLDS,
             phrase(
                 "Across plus and minus where each feed meets the chain %s or more, the right way round; 100 nF at each pixel where there is none.",
-                Quantity.text(Math.ceil(micro / 10) * 10, "µF")))
+                Quantity.text(bulkMicrofarads(plan()), "µF")))
         .restingOn(working);
   }
 }

@@ -86,7 +86,7 @@ class CoinCellTest {
       ClockRate rate, double volts, double milliamps, double least) {
     Controller controller = Controller.AVR8_32K.at(rate);
     assertThat(controller.awakeMilliamps(volts)).isCloseTo(milliamps, within(0.1 * milliamps));
-    assertThat(controller.leastVolts()).isCloseTo(least, within(0.001));
+    assertThat(controller.leastVolts(3)).isCloseTo(least, within(0.001));
   }
 
   @Test

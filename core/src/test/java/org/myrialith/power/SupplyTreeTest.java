@@ -285,7 +285,7 @@ class SupplyTreeTest {
     BatteryLife life = life(gadget);
     double holds = 2800 * Math.pow(2500 / 2800.0, Math.log(60 / 25.0) / Math.log(4));
     assertThat(life.holds(0.06)).isCloseTo(holds, within(0.01));
-    double least = Controller.AVR8_32K.leastVolts();
+    double least = Controller.AVR8_32K.leastVolts(4.5);
     double cell = (least + 0.06 * 0.6) / 3;
     double used = 0.3 + 0.3 * (1.28 - cell) / (1.28 - 1.17);
     double aDay = 24 * 60 / holds + 0.03 / 365;
