@@ -52,9 +52,9 @@ final class Rails {
         Optional.of(rail.settings()),
         rail.circuit(),
         plan.wiring().line(rail.circuit()),
-        RailPlan.Cable.NONE,
+        new RailPlan.Cable(amps -> 5, amps -> 5, 0),
         0.04,
-        Optional.empty());
+        RailPlan.Moments.NONE);
   }
 
   /** Judges a gadget's power, with what would mend it. */

@@ -26,14 +26,23 @@ record Ratio(double median, double low, double high, double baseMicros) {
   @SuppressWarnings("unused")
   private static volatile Object kept;
 
-  static Ratio of(Supplier<?> work, Supplier<?> base) {
-    int works = warm(work);
-    int bases = warm(base);
+  /** How long is measured. */
+  record Effort(double warmSeconds, double seconds, int fewestTurns) {
+    /** To know a ratio well. */
+    static final Effort CLOSE = new Effort(WARM_SECONDS, SECONDS, FEWEST_TURNS);
+
+    /** To see whether it has grown. */
+    static final Effort QUICK = new Effort(1.5, 2, 9);
+  }
+
+  static Ratio of(Supplier<?> work, Supplier<?> base, Effort effort) {
+    int works = warm(work, effort);
+    int bases = warm(base, effort);
     int turns = 0;
     double[] ratios = new double[2000];
     double[] times = new double[ratios.length];
-    long end = System.nanoTime() + (long) (SECONDS * 1e9);
-    while (turns < FEWEST_TURNS || turns < ratios.length && System.nanoTime() < end) {
+    long end = System.nanoTime() + (long) (effort.seconds() * 1e9);
+    while (turns < effort.fewestTurns() || turns < ratios.length && System.nanoTime() < end) {
       double took = seconds(work, works);
       times[turns] = seconds(base, bases);
       ratios[turns] = took / times[turns];
@@ -50,11 +59,11 @@ record Ratio(double median, double low, double high, double baseMicros) {
   }
 
   /** Returns how often a work fits into a turn, once it is as quick as it gets. */
-  private static int warm(Supplier<?> work) {
+  private static int warm(Supplier<?> work, Effort effort) {
     int times = 0;
     long start = System.nanoTime();
     double took = 0;
-    while (took < WARM_SECONDS / 2) {
+    while (took < effort.warmSeconds() / 2) {
       kept = work.get();
       times++;
       took = (System.nanoTime() - start) / 1e9;

@@ -1,9 +1,12 @@
 package org.myrialith.benchmarks;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Supplier;
@@ -33,28 +36,51 @@ import org.myrialith.scan.ScanStep;
 
 /** Times each work of the core beside the one that it is to be held against, and prints both. */
 public final class Ratios {
+  private final Ratio.Effort effort;
+  private final Map<String, Ratio> all = new LinkedHashMap<>();
   private double largestError;
 
-  private Ratios() {}
+  private Ratios(Ratio.Effort effort) {
+    this.effort = effort;
+  }
 
-  /** Runs them; takes some eight minutes. */
-  public static void main(String[] args) {
-    Ratios ratios = new Ratios();
-    ratios.growthOfLayout();
-    ratios.growthOfFrames();
-    ratios.growthOfWays();
-    ratios.growthOfScans();
-    new Making(ratios::time).all();
-    ratios.rails();
-    ratios.currents();
-    ratios.besideReading("lantern", DemoGadgets.tideLantern());
-    ratios.besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
-    say("largest error of a ratio: %.0f %%", 100 * ratios.largestError);
-    PlanMemory.print();
+  /**
+   * Runs them; takes some ten minutes, or with {@code --guard} and a file of limits less than four,
+   * and fails by name where one is beyond its limit.
+   */
+  public static void main(String[] args) throws IOException {
+    boolean guard = args.length == 2 && args[0].equals("--guard");
+    Ratios ratios = new Ratios(guard ? Ratio.Effort.QUICK : Ratio.Effort.CLOSE);
+    ratios.run(!guard);
+    if (guard && !Limits.read(Path.of(args[1])).hold(ratios.all)) {
+      System.exit(1);
+    }
+  }
+
+  private void run(boolean whole) {
+    growthOfLayout();
+    growthOfFrames();
+    growthOfWays();
+    growthOfScans();
+    new Making(this::time).all();
+    rails();
+    currents();
+    besideReading("lantern", DemoGadgets.tideLantern());
+    besideReading("wall of 8192 x 200 frames", Walls.playing(128, 64, 200));
+    besideReading("wall of 8192 x 200 frames, fed at its beginning", Heavy.fedWall(200));
+    besideReading("noise that fits no memory", Heavy.tooMuch(20));
+    besideReading("60 clips with coprime holds", Heavy.coprime(60));
+    besideReading("700 frames computed on the controller", Heavy.computed(700));
+    besideReading("64 cues on 20 buttons", Heavy.cues(64, 20, 30));
+    say("largest error of a ratio: %.0f %%", 100 * largestError);
+    if (whole) {
+      PlanMemory.print();
+    }
   }
 
   private Ratio time(String what, Supplier<?> work, Supplier<?> base) {
-    Ratio ratio = Ratio.of(work, base);
+    Ratio ratio = Ratio.of(work, base, effort);
+    all.put(what, ratio);
     largestError = Math.max(largestError, ratio.error());
     say("%s: %s (that takes %.0f µs)", what, ratio, ratio.baseMicros());
     return ratio;

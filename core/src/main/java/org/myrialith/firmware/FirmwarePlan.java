@@ -13,7 +13,6 @@ import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -386,7 +385,7 @@ public record FirmwarePlan(
 
   @Override
   public List<Finding> findings() {
-    return findings(Optional.empty(), List.of());
+    return findings(Optional.empty(), Savings.NONE);
   }
 
   /** Returns whether flash is enough and leaves some room. */
@@ -410,7 +409,7 @@ public record FirmwarePlan(
    * @param smallest class that would do, below that of the controller
    * @param smaller ways to frames that take less flash
    */
-  public List<Finding> findings(Optional<Controller> smallest, List<Remedy> smaller) {
+  public List<Finding> findings(Optional<Controller> smallest, Savings smaller) {
     return new MemoryFindings(this).all(smallest, smaller);
   }
 

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
-import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -18,7 +17,7 @@ import org.myrialith.parts.Controller;
  * @param smaller ways to frames that take less flash, where they take too much
  */
 public record FirmwareStep(
-    Optional<FirmwarePlan> plan, Optional<Controller> smallest, List<Remedy> smaller)
+    Optional<FirmwarePlan> plan, Optional<Controller> smallest, Savings smaller)
     implements StepPlan {
   @Override
   public Step step() {

@@ -26,14 +26,14 @@ record MemoryFindings(FirmwarePlan plan) {
    * @param smallest class that would do, below that of the controller
    * @param smaller ways to frames that take less flash
    */
-  List<Finding> all(Optional<Controller> smallest, List<Remedy> smaller) {
+  List<Finding> all(Optional<Controller> smallest, Savings smaller) {
     List<Finding> findings = new ArrayList<>();
     findings.add(
         fits(
             new Takes("flash-fits", "flash", plan.flashBytes(), controller().flashBytes()),
             plan.flash(),
-            forFlash(),
-            smaller));
+            (forFlash() + " " + smaller.untried()).strip(),
+            smaller.ways()));
     findings.add(
         fits(
             new Takes("ram-fits", "RAM", plan.ramWithStackBytes(), controller().ramBytes()),

@@ -7,7 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import org.myrialith.colour.Levels;
 
 /**
@@ -77,9 +76,16 @@ public enum Packing {
 
     /** Returns whether a pixel is as it was. */
     boolean stays(int pixel) {
-      return before.isPresent()
-          && IntStream.range(pixel * channels, (pixel + 1) * channels)
-              .allMatch(at -> levels.at(at) == before.get().at(at));
+      if (before.isEmpty()) {
+        return false;
+      }
+      Levels last = before.get();
+      for (int at = pixel * channels; at < (pixel + 1) * channels; at++) {
+        if (levels.at(at) != last.at(at)) {
+          return false;
+        }
+      }
+      return true;
     }
 
     /** Returns the bytes of a pixel: one or two a channel. */

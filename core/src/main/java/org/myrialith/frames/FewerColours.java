@@ -1,10 +1,12 @@
 package org.myrialith.frames;
 
-import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.PriorityQueue;
 import java.util.stream.Stream;
 
 /**
@@ -19,13 +21,6 @@ public final class FewerColours {
 
   private FewerColours() {}
 
-  /** A colour and how many cells have it. */
-  private record Used(int rgb, long cells) {
-    int channel(int channel) {
-      return rgb >> 8 * (CHANNELS - 1 - channel) & 0xff;
-    }
-  }
-
   /**
    * Returns the way to so many colours.
    *
@@ -33,80 +28,132 @@ public final class FewerColours {
    * @param most colours, from 2
    */
   public static FewerColours of(Stream<Picture> pictures, int most) {
-    Map<Integer, Long> cells = new HashMap<>();
-    pictures
-        .distinct()
-        .forEach(
-            picture -> {
-              for (int cell = 0; cell < picture.columns() * picture.rows(); cell++) {
-                cells.merge(rgb(picture, cell), 1L, Long::sum);
-              }
-            });
     FewerColours made = new FewerColours();
-    boolean black = cells.remove(0) != null;
-    List<List<Used>> boxes = new ArrayList<>();
-    List<Used> all = new ArrayList<>();
-    cells.forEach((rgb, count) -> all.add(new Used(rgb, count)));
-    all.sort(Comparator.comparingInt(Used::rgb));
-    if (!all.isEmpty()) {
-      boxes.add(all);
+    long[] all = counted(pictures.distinct().toList());
+    boolean black = all.length > 0 && all[0] >> COUNT_BITS == 0;
+    if (black) {
+      all = Arrays.copyOfRange(all, 1, all.length);
     }
-    while (boxes.size() < most - (black ? 1 : 0)) {
-      List<Used> widest =
-          boxes.stream().max(Comparator.comparingInt(FewerColours::side)).orElse(null);
-      if (widest == null || side(widest) == 0) {
-        break;
-      }
-      boxes.remove(widest);
-      halve(widest, boxes);
+    PriorityQueue<Box> boxes = new PriorityQueue<>(WIDEST_FIRST);
+    if (all.length > 0) {
+      boxes.add(Box.of(all, 0, all.length));
+    }
+    while (boxes.size() < most - (black ? 1 : 0) && !boxes.isEmpty() && boxes.peek().side > 0) {
+      boxes.poll().halve(boxes);
     }
     boxes.forEach(made::share);
     return made;
+  }
+
+  /** Each colour once with how many cells have it, in their order. */
+  private static long[] counted(List<Picture> pictures) {
+    int[] rgb = new int[pictures.stream().mapToInt(p -> p.columns() * p.rows()).sum()];
+    int cells = 0;
+    for (Picture picture : pictures) {
+      for (int cell = 0; cell < picture.columns() * picture.rows(); cell++) {
+        rgb[cells++] = rgb(picture, cell);
+      }
+    }
+    Arrays.sort(rgb);
+    long[] all = new long[rgb.length];
+    int colours = 0;
+    for (int i = 0; i < rgb.length; i++) {
+      if (i == 0 || rgb[i] != rgb[i - 1]) {
+        all[colours++] = (long) rgb[i] << COUNT_BITS;
+      }
+      all[colours - 1]++;
+    }
+    return Arrays.copyOf(all, colours);
   }
 
   private static int rgb(Picture picture, int cell) {
     return picture.value(cell, 0) << 16 | picture.value(cell, 1) << 8 | picture.value(cell, 2);
   }
 
-  private static int side(List<Used> box, int channel) {
-    int least = box.stream().mapToInt(one -> one.channel(channel)).min().orElse(0);
-    return box.stream().mapToInt(one -> one.channel(channel)).max().orElse(0) - least;
+  /** A colour stands with how many cells have it, in the lower bits. */
+  private static final int COUNT_BITS = 32;
+
+  private static int channel(long used, int channel) {
+    return (int) (used >> COUNT_BITS + 8 * (CHANNELS - 1 - channel)) & 0xff;
   }
 
-  private static int side(List<Used> box) {
-    return Math.max(side(box, 0), Math.max(side(box, 1), side(box, 2)));
+  private static int cells(long used) {
+    return (int) used;
   }
 
-  private static void halve(List<Used> box, List<List<Used>> into) {
-    int longest = 0;
-    for (int channel = 1; channel < CHANNELS; channel++) {
-      longest = side(box, channel) > side(box, longest) ? channel : longest;
+  private static final Comparator<Box> WIDEST_FIRST =
+      Comparator.comparingInt((Box box) -> -box.side).thenComparingInt(box -> box.from);
+
+  /**
+   * A stretch of the colours, which it may sort.
+   *
+   * @param along channel in which it is longest
+   * @param side how long it is there
+   */
+  private record Box(long[] all, int from, int to, int along, int side) {
+    static Box of(long[] all, int from, int to) {
+      int along = 0;
+      int side = -1;
+      for (int channel = 0; channel < CHANNELS; channel++) {
+        int least = 255;
+        int most = 0;
+        for (int i = from; i < to; i++) {
+          int value = channel(all[i], channel);
+          least = Math.min(least, value);
+          most = Math.max(most, value);
+        }
+        if (most - least > side) {
+          along = channel;
+          side = most - least;
+        }
+      }
+      return new Box(all, from, to, along, side);
     }
-    int along = longest;
-    List<Used> sorted = new ArrayList<>(box);
-    sorted.sort(Comparator.comparingInt((Used one) -> one.channel(along)).thenComparing(Used::rgb));
-    long half = sorted.stream().mapToLong(Used::cells).sum() / 2;
-    int cut = 0;
-    for (long before = 0;
-        cut < sorted.size() - 1 && before + sorted.get(cut).cells <= half;
-        cut++) {
-      before += sorted.get(cut).cells;
+
+    /** By the channel in which it is longest: counted by value, else in their order. */
+    private long[] sorted() {
+      int[] next = new int[257];
+      for (int i = from; i < to; i++) {
+        next[channel(all[i], along) + 1]++;
+      }
+      for (int value = 1; value < next.length; value++) {
+        next[value] += next[value - 1];
+      }
+      long[] sorted = new long[to - from];
+      for (int i = from; i < to; i++) {
+        sorted[next[channel(all[i], along)]++] = all[i];
+      }
+      return sorted;
     }
-    cut = Math.max(1, cut);
-    into.add(sorted.subList(0, cut));
-    into.add(sorted.subList(cut, sorted.size()));
+
+    void halve(Collection<Box> into) {
+      long[] sorted = sorted();
+      System.arraycopy(sorted, 0, all, from, sorted.length);
+      long half = Arrays.stream(sorted).map(FewerColours::cells).sum() / 2;
+      int cut = 0;
+      long before = 0;
+      while (cut < sorted.length - 1 && before + cells(sorted[cut]) <= half) {
+        before += cells(sorted[cut++]);
+      }
+      cut = Math.max(1, cut);
+      into.add(of(all, from, from + cut));
+      into.add(of(all, from + cut, to));
+    }
   }
 
-  private void share(List<Used> box) {
-    long cells = box.stream().mapToLong(Used::cells).sum();
+  private void share(Box box) {
+    long cells = Arrays.stream(box.all, box.from, box.to).map(FewerColours::cells).sum();
     int mean = 0;
     for (int channel = 0; channel < CHANNELS; channel++) {
       int at = channel;
-      long sum = box.stream().mapToLong(one -> one.channel(at) * one.cells).sum();
+      long sum =
+          Arrays.stream(box.all, box.from, box.to)
+              .map(one -> (long) channel(one, at) * cells(one))
+              .sum();
       mean = mean << 8 | (int) ((sum + cells / 2) / cells);
     }
-    for (Used one : box) {
-      instead.put(one.rgb, mean);
+    for (int i = box.from; i < box.to; i++) {
+      instead.put((int) (box.all[i] >> COUNT_BITS), mean);
     }
   }
 

@@ -26,6 +26,7 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.firmware.FirmwarePlan;
 import org.myrialith.firmware.FirmwareStep;
 import org.myrialith.firmware.FirmwareWork;
+import org.myrialith.firmware.Savings;
 import org.myrialith.firmware.WiringText;
 import org.myrialith.frames.ChipCurrents;
 import org.myrialith.frames.ClipLevels;
@@ -233,10 +234,10 @@ public final class GadgetPlan {
   }
 
   /** What would make frames fit that take too much flash. */
-  private List<Remedy> smaller() {
+  private Savings smaller() {
     return firmware().filter(plan -> !plan.roomyFlash()).isPresent()
-        ? new SmallerFrames(gadget).remedies()
-        : List.of();
+        ? new SmallerFrames(gadget).savings()
+        : Savings.NONE;
   }
 
   /** Whether a class does: it has room, plays in time, and nothing breaks that holds here. */

@@ -9,6 +9,7 @@ import org.myrialith.finding.Change;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Remedy;
 import org.myrialith.firmware.FirmwarePlan;
+import org.myrialith.firmware.Savings;
 import org.myrialith.frames.Frame;
 
 /**
@@ -16,13 +17,13 @@ import org.myrialith.frames.Frame;
  * takes where it leaves room.
  */
 record SmallerFrames(Gadget gadget) {
-  /** Trying takes long where there is very much. */
-  private static final long MOST_CELLS = 8_000_000;
+  /** Cells of pictures that are tried: each way plans all of them once more. */
+  private static final long MOST_CELLS = 40_000;
 
   private static final int[] COLOURS = {64, 16, 4};
 
-  /** Returns the ways that leave room. */
-  List<Remedy> remedies() {
+  /** Returns the ways that leave room; of very many cells only what takes no trial of pictures. */
+  Savings savings() {
     long cells =
         gadget
             .keptClips()
@@ -32,10 +33,16 @@ record SmallerFrames(Gadget gadget) {
             .mapToLong(picture -> (long) picture.columns() * picture.rows())
             .sum();
     if (cells > MOST_CELLS) {
-      return List.of();
+      return new Savings(
+          List.of(),
+          phrase(
+              "Fewer colours, fewer frames and effects computed on the controller were not tried, as there are %s cells of pictures; %s are tried at most.",
+              Quantity.number(cells), Quantity.number(MOST_CELLS)));
     }
     List<Remedy> all = new ArrayList<>();
-    tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
+    if (!gadget.programme().recipes().isEmpty()) {
+      tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
+    }
     for (int colours : COLOURS) {
       if (tried(
           phrase("Use %d colours at the most", colours),
@@ -45,7 +52,7 @@ record SmallerFrames(Gadget gadget) {
       }
     }
     tried("Leave every second frame out and hold the others longer", new Change.HalveFrames(), all);
-    return all;
+    return new Savings(all, "");
   }
 
   private boolean tried(String title, Change change, List<Remedy> into) {

@@ -107,9 +107,13 @@ public record RailPlan(
 
     /** Returns the pixel that gets least. */
     public int weakest() {
-      return IntStream.range(0, drops.length)
-          .reduce((a, b) -> volts(b) < volts(a) ? b : a)
-          .orElse(0);
+      int weakest = 0;
+      for (int pixel = 1; pixel < drops.length; pixel++) {
+        if (drops[pixel] + minusDrops[pixel] > drops[weakest] + minusDrops[weakest]) {
+          weakest = pixel;
+        }
+      }
+      return weakest;
     }
 
     /** Returns what it gets (V). */
