@@ -1,5 +1,7 @@
 package org.myrialith.brief;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +13,7 @@ import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.TextRules;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
@@ -145,6 +148,24 @@ public record Brief(
   /** Returns the high level of the controller's pins (V). */
   public double logicVolts() {
     return controller().logicVolts(controllerVolts());
+  }
+
+  /** Returns in words what the controller and its chips are supplied from, with its volts. */
+  public String controllerNode() {
+    return node(tree.controller());
+  }
+
+  /** Returns in words what the lights are supplied from, with its volts. */
+  public String lightsNode() {
+    return node(tree.lights());
+  }
+
+  /** Returns a node of the supply tree in words, with its volts. */
+  public String node(String name) {
+    return phrase(
+        "%s (%s)",
+        name.equals(SupplyTree.SUPPLY) ? "the supply" : name,
+        Quantity.text(tree.volts(name, supplyVolts()), "V"));
   }
 
   /** Returns what feeds the lights: the supply, or the converter that they hang on. */

@@ -26,7 +26,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     double logic = brief.logicVolts();
     return logic < brief.controllerVolts()
         ? phrase("%s of the controller", Quantity.text(logic, "V"))
-        : "plus of the supply";
+        : "plus of " + brief.controllerNode();
   }
 
   @Override

@@ -34,6 +34,7 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
               "channel",
               "switches",
               "field",
+              "counted by",
               "chip",
               "output",
               "turn",
@@ -55,8 +56,8 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
   }
 
   /**
-   * Returns it as CSV (RFC 4180): chips count from 1 for the nearest, outputs from 0, turns from 0
-   * in the order that bits are clocked out.
+   * Returns it as CSV (RFC 4180): chips, rows or digits, as the column before tells, count from 1
+   * for the nearest, outputs from 0, turns from 0 in the order that bits are clocked out.
    */
   public String csv() {
     StringBuilder text = new StringBuilder();
@@ -72,6 +73,7 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
               channel.number(),
               SpreadsheetText.harmless(channel.name()),
               SpreadsheetText.harmless(channel.field()),
+              plan.chipWord(),
               map.chip(c) + 1,
               map.output(c),
               map.turn(c),
@@ -85,35 +87,56 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
     return text.toString();
   }
 
-  /** Returns it as constants: eight times the byte of what is sent, plus the bit. */
+  /** Returns it as constants: where each channel stands in what board_show takes. */
   public String header() {
     StringBuilder text =
         new StringBuilder(
             """
-            /* Where each channel stands in what its circuit sends: eight times the byte, plus the bit, 0 the lowest.
+            /* Where each channel stands in what board_show() takes, which is all circuits one after the other: ..._AT is the first
+             * byte of a circuit, ..._BYTES how many it has. Of what is on or off, a channel is eight times the byte plus the bit,
+             * 0 the lowest, counted from the circuit's first byte; a set bit lights. Of what is dimmed, a channel is its byte, or
+             * the first of its two, the high one.
              * Made by Myrialith; change the gadget, not this file. */
             #ifndef BITMAP_H
             #define BITMAP_H
 
             """);
     Set<String> taken = new HashSet<>();
-    for (SwitchedPlan plan : switched()) {
-      text.append(
-          phrase(
-              "#define %s %du\n",
-              unique(word(plan.circuit().name()) + "_BYTES", taken), plan.map().bytes()));
-      for (int c = 0; c < plan.map().channels().size(); c++) {
-        SwitchedChannel channel = plan.map().channels().get(c);
-        if (channel.startsField() && !channel.field().isEmpty()) {
-          String field = unique("FIELD_" + word(channel.field()), taken);
-          text.append(phrase("#define %s %du\n", field, plan.map().place(c)));
-        }
-        String name = word(channel.fixture().name() + " " + channel.name());
-        text.append(phrase("#define %s %du\n", unique(name, taken), plan.map().place(c)));
+    int at = 0;
+    for (CircuitPlan circuit : circuits) {
+      if (circuit instanceof SwitchedPlan plan && !plan.map().channels().isEmpty()) {
+        text.append(constants(plan, at, taken));
       }
-      text.append('\n');
+      at += circuit.bufferBytes();
     }
     return text + "#endif\n";
+  }
+
+  private static String constants(SwitchedPlan plan, int at, Set<String> taken) {
+    StringBuilder text = new StringBuilder();
+    String circuit = word(plan.circuit().name());
+    int deep = plan.levelBits() > Byte.SIZE ? 2 : 1;
+    text.append(
+        plan.dims()
+            ? phrase(
+                "/* %s: levels of 0 to %d, %s each. */\n",
+                BoardFile.plain(plan.circuit().name()),
+                plan.fullLevel(),
+                deep == 1 ? "a byte" : "two bytes")
+            : phrase("/* %s: on or off. */\n", BoardFile.plain(plan.circuit().name())));
+    text.append(phrase("#define %s %du\n", unique(circuit + "_AT", taken), at));
+    text.append(phrase("#define %s %du\n", unique(circuit + "_BYTES", taken), plan.bufferBytes()));
+    for (int c = 0; c < plan.map().channels().size(); c++) {
+      SwitchedChannel channel = plan.map().channels().get(c);
+      int place = plan.dims() ? deep * c : plan.map().place(c);
+      if (channel.startsField() && !channel.field().isEmpty()) {
+        String field = unique("FIELD_" + word(channel.field()), taken);
+        text.append(phrase("#define %s %du\n", field, place));
+      }
+      String name = word(channel.fixture().name() + " " + channel.name());
+      text.append(phrase("#define %s %du\n", unique(name, taken), place));
+    }
+    return text.append('\n').toString();
   }
 
   /** Returns a name as a word of C: letters, digits and underscores, not beginning with a digit. */

@@ -62,6 +62,11 @@ record BoardFile(FirmwareWork work) {
     return controller.clockHz() / 1_000_000 + " MHz";
   }
 
+  /** Returns a maker's name as it may stand in a comment of C. */
+  static String plain(String name) {
+    return name.replace("*/", "* /").replace('\\', '/');
+  }
+
   private static final String PASSES = "void board_pass(void) { look(); }\n\n";
 
   /** What was looked at before time began does not count. */
@@ -114,6 +119,7 @@ record BoardFile(FirmwareWork work) {
         .replace("@BEGIN@", begin)
         .replace("@GO@\n", go)
         .replace("@PLAIN@", plain)
+        .replace("@OTHERTIMER@", work.target() == FirmwareTarget.AVR8_8K ? "def" : "ndef")
         .replace("@SMALLTIMER@\n", smallTimer())
         .replace("@PLAIN0@", plainSmall)
         .replace("@HZ@", Integer.toString(work.controller().clockHz()))

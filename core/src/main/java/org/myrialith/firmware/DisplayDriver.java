@@ -149,18 +149,20 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
             .filter(n -> n.key().startsWith("setting-resistor"))
             .findFirst()
             .map(
-                n -> phrase("; its setting resistor, %s, to plus", Quantity.text(n.value(), "ohm")))
+                n ->
+                    phrase(
+                        "; its setting resistor, %s, to its plus", Quantity.text(n.value(), "ohm")))
             .orElse("");
     if (bus()) {
       return List.of(
           phrase(
-              "Data: pin %s, clock: pin %s to all drivers; %s from each of the two to plus, once.",
+              "Data: pin %s, clock: pin %s to all drivers; %s from each of the two to plus of the drivers, once.",
               circuit().dataPin(),
               circuit().clockPin(),
               Quantity.text(circuit().pullUpOhms(), "ohm")),
           phrase(
-              "Address pins: the first driver is %x hex, each further one the next. Each driver: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them. Output 3.12 is row 12 of its third common; commons are cathodes.",
-              circuit().firstAddress()));
+              "Address pins: the first driver is %x hex, each further one the next. Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them. Output 3.12 is row 12 of its third common; commons are cathodes.",
+              circuit().firstAddress(), plan.brief().controllerNode()));
     }
     return List.of(
         chained()
@@ -168,10 +170,12 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
                 "Data: pin %s to data-in of driver 1, data-out of each to data-in of the next; clock: pin %s and load: pin %s to all.",
                 circuit().dataPin(), circuit().clockPin(), circuit().loadPin())
             : phrase(
-                "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two to plus.",
+                "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two to plus of the driver.",
                 circuit().dataPin(), circuit().clockPin()),
         phrase(
-            "Each driver: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them%s. Output 3c is segment c of its third digit, p the point; %s.",
-            setting, chained() ? "digits are cathodes" : "digits are anodes"));
+            "Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them%s. Output 3c is segment c of its third digit, p the point; %s.",
+            plan.brief().controllerNode(),
+            setting,
+            chained() ? "digits are cathodes" : "digits are anodes"));
   }
 }

@@ -169,13 +169,14 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
               circuit().greyClockPin(),
               blanked()
                   ? phrase(
-                      "; blank: pin %s to all, with 10 kohm to plus, so that all stays dark until the player runs",
+                      "; blank: pin %s to all, with 10 kohm to plus of the chips, so that all stays dark until the player runs",
                       circuit().blankPin())
                   : ""));
     }
     steps.add(
         phrase(
-            "Each chip: ground to ground, plus to plus of the supply, 100 nF and 10 uF across them; %sits serial output to the serial input of the next.",
+            "Each chip: ground to ground, plus to plus of %s, 100 nF and 10 uF across them; %sits serial output to the serial input of the next.",
+            plan.brief().controllerNode(),
             blanked() ? "" : "blank or output enable to where it lights, "));
     return steps;
   }

@@ -58,7 +58,7 @@ record OutputsText(SwitchedPlan plan) {
     String plus =
         plan.hookup().ownRail()
             ? phrase("plus of its rail of %s", Quantity.text(plan.hookup().railVolts(), "V"))
-            : "plus";
+            : "plus of " + plan.brief().lightsNode();
     String switched = plan.hookup().through() == Through.NONE ? "its output" : "its switch";
     if (load.path() instanceof ScannedCurrent) {
       return "between the two lines of its output, without a resistor";

@@ -83,10 +83,14 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
             "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the storage clock of all.",
             circuit().clockPin(), circuit().latchPin()));
     steps.add(
-        "Each chip: ground and output enable to ground, plus and clear to plus of the supply, 100 nF across them; its serial output to the serial input of the next.");
+        phrase(
+            "Each chip: ground and output enable to ground, plus and clear to plus of %s, 100 nF across them; its serial output to the serial input of the next.",
+            plan.brief().controllerNode()));
     if (plan.oneSinks() && plan.lowLights()) {
       steps.add(
-          "Each output has an open drain: a pull-up from it to plus turns its transistor on, a 1 in the register turns it off.");
+          phrase(
+              "Each output has an open drain: a pull-up from it to plus of %s turns its transistor on, a 1 in the register turns it off.",
+              plan.brief().controllerNode()));
     }
     return steps;
   }

@@ -12,7 +12,11 @@ final class RowWiring {
 
   static String of(ScannedPlan plan) {
     boolean feeds = plan.hookup().side() == Side.TO_SUPPLY;
-    String end = feeds ? "plus of the supply" : "ground";
+    String plus =
+        plan.hookup().ownRail()
+            ? phrase("its rail (%s)", Quantity.text(plan.hookup().railVolts(), "V"))
+            : plan.brief().lightsNode();
+    String end = feeds ? "plus of " + plus : "ground";
     return switch (plan.circuit().rowSwitch()) {
       case NONE -> "to nothing";
       case PIN -> "to the row";

@@ -242,11 +242,13 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
     steps.add(
         turns()
             ? phrase(
-                "Output enable of all chips to pin %s, with 10 kohm to plus: all stays dark until the scan begins.",
+                "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all stays dark until the scan begins.",
                 circuit.blankPin())
             : "Output enable of all chips to ground.");
     steps.add(
-        "Each chip: ground to ground, plus and clear to plus of the supply, 100 nF across them; its serial output to the serial input of the next.");
+        phrase(
+            "Each chip: ground to ground, plus and clear to plus of %s, 100 nF across them; its serial output to the serial input of the next.",
+            plan.brief().controllerNode()));
     for (int row = 0; turns() && row < circuit.rows(); row++) {
       steps.add(
           phrase(

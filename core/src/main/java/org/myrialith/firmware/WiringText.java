@@ -6,26 +6,41 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Verdict;
 import org.myrialith.layout.DataRun;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Position;
 import org.myrialith.parts.Controller;
 import org.myrialith.power.PowerPlan;
+import org.myrialith.power.TreePlan;
+import org.myrialith.rail.RailPlan;
 
 /**
  * Wiring and first start in words, ground first.
  *
  * @param plan of the firmware that it goes with
+ * @param tree empty as long as no supply is named
+ * @param rails volts along chains of pixels
  * @param resting fixtures that are laid out but not driven
+ * @param findings all of the gadget
  */
-public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<Fixture> resting) {
+public record WiringText(
+    Brief brief,
+    FirmwarePlan plan,
+    PowerPlan power,
+    Optional<TreePlan> tree,
+    List<RailPlan> rails,
+    List<Fixture> resting,
+    List<Finding> findings) {
 
   private static final int MOST_RUNS = 64;
 
@@ -83,6 +98,7 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
     StringBuilder out = new StringBuilder();
     out.append(brief.title()).append("\n\n");
     unfit(out);
+    judged(out);
     wiring(out);
     plan.work().cues().ifPresent(cues -> InputWiring.tell(plan.work(), cues, out));
     current(out);
@@ -135,42 +151,74 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
 
   /** Plain characters, for any terminal. */
   private static String ascii(String text) {
-    return text.replace('\u00a0', ' ').replace("\u202f", "").replace('×', 'x').replace('µ', 'u');
+    return text.replace('\u00a0', ' ')
+        .replace("\u202f", "")
+        .replace('×', 'x')
+        .replace('µ', 'u')
+        .replace('²', '2')
+        .replace("°", "deg ")
+        .replace('−', '-')
+        .replace('–', '-')
+        .replace('·', 'x')
+        .replace('÷', '/')
+        .replace('“', '"')
+        .replace('”', '"');
   }
 
   private void wiring(StringBuilder out) {
+    SupplyText supply = new SupplyText(brief, power, tree, rails, plan.work().lines());
     out.append("Wiring, in this order; take it off in the reverse order\n");
-    out.append(
-        phrase(
-            "  1. Ground of the supply to ground of the controller and to ground of %s.\n",
-            switches() ? "all chips and pixels" : "the first pixel"));
-    out.append(
-        phrase(
-            "  2. A capacitor of 470 to 1000 uF across the supply where it enters the %s; mind its polarity.\n",
-            pixels() ? "pixels" : "boards"));
+    int step = 1;
+    step =
+        steps(
+            out,
+            List.of(supply.grounds(switches() ? "all chips and pixels" : "the first pixel")),
+            step);
+    step = steps(out, supply.converters(), step);
+    step = steps(out, supply.capacitors(pixels()), step);
     if (pixels()) {
       out.append(
           "     Places below are of pixel centres in the layout drawing, x to the right and y down, seen from the side that lights; from behind, left and right are swapped.\n");
     }
-    int step = 3;
     for (LineDriver line : plan.work().drivers()) {
       String name = plan.work().drivers().size() > 1 ? line.plan().circuit().name() + ". " : "";
       step = line(out, line, name, step);
     }
-    out.append("  ").append(step).append(". Last: plus of the supply");
-    brief
-        .supply()
-        .ifPresent(
-            s ->
-                out.append(" (")
-                    .append(s.name())
-                    .append(", ")
-                    .append(Quantity.text(s.volts(), "V"))
-                    .append(", ")
-                    .append(Quantity.text(s.amps(), "A"))
-                    .append(')'));
-    out.append(" to the controller and to all that it feeds.\n");
+    step = steps(out, supply.feeds(), step);
+    steps(out, supply.nodes(), step);
+    out.append("  ").append(supply.programming()).append('\n');
     out.append("  The data-out of the last pixel of a line, or of the last chip, stays open.\n");
+  }
+
+  private static int steps(StringBuilder out, List<String> all, int first) {
+    int step = first;
+    for (String one : all) {
+      out.append("  ").append(step++).append(". ").append(one).append('\n');
+    }
+    return step;
+  }
+
+  /** What breaks or is tight stands before the wiring. */
+  private void judged(StringBuilder out) {
+    for (Verdict verdict : List.of(Verdict.BREAKS, Verdict.TIGHT, Verdict.OPEN)) {
+      List<Finding> those = findings.stream().filter(f -> f.verdict() == verdict).toList();
+      if (!those.isEmpty()) {
+        out.append(
+            switch (verdict) {
+              case BREAKS -> "THIS BREAKS: mend it before you connect anything\n";
+              case TIGHT -> "This is tight\n";
+              default -> "This is not known yet\n";
+            });
+        those.forEach(
+            f ->
+                out.append("  ")
+                    .append(f.step().title())
+                    .append(": ")
+                    .append(f.says())
+                    .append('\n'));
+        out.append('\n');
+      }
+    }
   }
 
   /** What does not fit is said before anything else. */
@@ -287,6 +335,9 @@ public record WiringText(Brief brief, FirmwarePlan plan, PowerPlan power, List<F
         .append(' ')
         .append(Quantity.text(power.worstAmps(), "A"))
         .append(".\n");
+    new SupplyText(brief, power, tree, rails, plan.work().lines())
+        .currents()
+        .forEach(line -> out.append("  ").append(line).append('\n'));
     power
         .limiter()
         .ifPresent(

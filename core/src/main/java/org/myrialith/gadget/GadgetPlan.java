@@ -424,7 +424,9 @@ public final class GadgetPlan {
     Map<String, byte[]> files = new LinkedHashMap<>();
     if (firmware().isPresent()) {
       List<Fixture> resting = gadget.fixtures().stream().filter(f -> !wiring().drives(f)).toList();
-      WiringText wiringText = new WiringText(gadget.brief(), firmware().get(), power(), resting);
+      WiringText wiringText =
+          new WiringText(
+              gadget.brief(), firmware().get(), power(), tree(), rails(), resting, findings());
       files.putAll(firmware().get().files(gadget.title(), wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));
     }

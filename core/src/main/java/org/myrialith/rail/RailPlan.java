@@ -309,6 +309,16 @@ public record RailPlan(
         .within(part * (course.startVolts() - leastVolts()) / 2);
   }
 
+  /** Returns the capacitor that is asked for where each feed meets the chain (µF). */
+  public double bulkMicrofarads() {
+    return RailWires.bulk(this);
+  }
+
+  /** Returns what is planned to flow through each feed at the most (A). */
+  public double[] feedAmps(boolean framesOnly) {
+    return (framesOnly ? shown.orElse(worst) : worst).feedAmps().clone();
+  }
+
   /** Returns what a pixel needs to keep its colours (V). */
   public double leastVolts() {
     if (settings.leastVolts() > 0) {

@@ -159,7 +159,7 @@ record RailWires(RailFindings of) {
   }
 
   /** Returns the capacitor that is asked for where each feed meets the chain (µF). */
-  static double bulkMicrofarads(RailPlan plan) {
+  static double bulk(RailPlan plan) {
     return Math.ceil(Math.max(LEAST_MICROFARADS, stepFarads(plan) * 1e6 / feeds(plan)) / 10) * 10;
   }
 
@@ -227,7 +227,7 @@ record RailWires(RailFindings of) {
             Verdict.HOLDS,
             phrase(
                 "Across plus and minus where each feed meets the chain %s or more, the right way round; 100 nF at each pixel where there is none.",
-                Quantity.text(bulkMicrofarads(plan()), "µF")))
+                Quantity.text(bulk(plan()), "µF")))
         .restingOn(working);
   }
 }

@@ -11,6 +11,10 @@
 #error "the lines are timed for @CLOCK@"
 #endif
 
+#if@OTHERTIMER@ TCNT1L
+#error "the time of this file is that of another class of controller: export the firmware again for this one"
+#endif
+
 #define LATCH_US @LATCH@u
 
 @LINES@

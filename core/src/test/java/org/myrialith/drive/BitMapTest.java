@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -153,9 +154,30 @@ class BitMapTest {
     assertThat(plan.map().channels().get(13).field()).isEqualTo("Wave");
     BitMapFile file = new BitMapFile(List.of(plan));
     assertThat(file.header()).contains("#define FIELD_TIDE 0u").contains("#define FIELD_WIND 16u");
-    assertThat(file.csv()).contains("c1,f1,Bar,7,LED 8,Wave,2,0,");
+    assertThat(file.csv()).contains("c1,f1,Bar,7,LED 8,Wave,chip,2,0,");
     // without its name the field is gone, and the rest moves up
     RegisterPlan two = registers().with(hookup.withField("f1", 7, " ")).plan(layout, BRIEF);
     assertThat(two.map().outputs().get(7)).isEqualTo(7);
+  }
+
+  /** A constant of what is dimmed is the byte that changes when only that channel's level does. */
+  @Test
+  void constantsOfLevelsAreTheirBytes() {
+    Fixture bar = Fixture.of("f1", "Bar", new Bar(20, 10, 0));
+    Layout layout =
+        Layout.EMPTY.withFixtures(List.of(bar.with(bar.mount().withEmitter("single-red"))));
+    RegisterPlan grey = registers().of(RegisterClass.GREY_12).plan(layout, BRIEF);
+    RegisterPlan bits = registers().plan(layout, BRIEF);
+    String header = new BitMapFile(List.of(bits, grey)).header();
+    assertThat(header).contains("_AT 0u").contains("_AT_2 " + bits.bufferBytes() + "u");
+    byte[] dark = grey.buffer(Levels.of(12, new int[20]));
+    for (int channel = 0; channel < 20; channel++) {
+      int[] one = new int[20];
+      one[channel] = 0xfff;
+      byte[] lit = grey.buffer(Levels.of(12, one));
+      int first = Arrays.mismatch(dark, lit);
+      assertThat(header)
+          .containsPattern("#define BAR_LED_" + (channel + 1) + "_2 " + first + "u\n");
+    }
   }
 }

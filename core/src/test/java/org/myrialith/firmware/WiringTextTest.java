@@ -2,21 +2,38 @@ package org.myrialith.firmware;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RowSwitch;
 import org.myrialith.drive.Scan;
 import org.myrialith.drive.ScannedRegisters;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Converter;
+import org.myrialith.parts.ConverterSort;
+import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.rail.Feed;
+import org.myrialith.rail.RailSettings;
+import org.myrialith.tool.OutsideTool;
 
 class WiringTextTest {
   private static String readme(Gadget gadget) {
@@ -101,7 +118,95 @@ class WiringTextTest {
     ScannedRegisters dimmed =
         sinks.of(RegisterClass.HC, 1, 64, RowSwitch.NONE).scanned(Scan.of(200, 4, 0));
     assertThat(readme(bell.with(dimmed)))
-        .contains("anode to plus, cathode to its output")
+        .contains("anode to plus of the supply (5 V), cathode to its output")
         .contains("Output enable of all chips to ground");
+  }
+
+  /** 20 V and a step-down converter: 20 V must not be told to go anywhere but to its input. */
+  private static Gadget behindTwentyVolts() {
+    Gadget lantern = DemoGadgets.tideLantern();
+    Converter buck = new Converter("Rail five", ConverterSort.BUCK, "supply", 5, 12, 90, 1, 2, 5);
+    SupplyTree tree = new SupplyTree(List.of(), List.of(buck), "Rail five", "Rail five", List.of());
+    List<Feed> feeds =
+        List.of(new Feed(0, Conductor.MM2_1_5, 500), new Feed(167, Conductor.MM2_1_5, 900));
+    RailSettings rail = new RailSettings("c1", Conductor.TRACK_70, false, 0, 40, feeds);
+    Gadget fed =
+        lantern.with(
+            lantern.brief().with(tree).withSupply(Optional.of(new Supply("Big adapter", 20, 4))));
+    return fed.with(fed.power().with(rail).behind(Conductor.MM2_1, 1500));
+  }
+
+  @Test
+  void theWiringIsThatOfTheSupplyTree() {
+    Gadget gadget = behindTwentyVolts();
+    String text = readme(gadget);
+    GadgetPlan plan = GadgetPlan.of(gadget);
+    String capacitor =
+        plan.findings().stream()
+            .filter(f -> f.key().equals("bulk-c1"))
+            .map(f -> f.says().replaceAll(".*chain (.*?F) or.*", "$1"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(text)
+        .contains("of Rail five (input and output)")
+        .contains("Rail five (step-down converter): input to the supply (20 V)")
+        .contains(
+            "a capacitor of "
+                + capacitor.replace("\u202f", "").replace('\u00a0', ' ').replace('µ', 'u'))
+        .contains("plus and minus from Rail five (5 V) to pixel 0")
+        .contains("plus and minus from Rail five (5 V) to pixel 167")
+        .contains("Plus of Rail five (5 V) to the controller, and to the lights.")
+        .contains("1.5 m long")
+        .contains("Before you connect a computer to program it: unplug Big adapter");
+    // of all that is told to be connected to 20 V there is the converter's input alone
+    assertThat(text.lines().filter(line -> line.contains("20 V")).toList())
+        .allMatch(line -> line.contains("input") || line.contains("From Big adapter"));
+  }
+
+  /** All that breaks or is tight on the pages stands in the file, and nothing that holds. */
+  @Test
+  void whatBreaksOpensTheFile() {
+    Gadget gadget = DemoGadgets.tideLantern();
+    String text = readme(gadget);
+    String before = text.substring(0, text.indexOf("Wiring, in this order"));
+    for (Finding finding : GadgetPlan.of(gadget).findings()) {
+      String start = finding.says().substring(0, Math.min(18, finding.says().length()));
+      boolean judged = finding.verdict() == Verdict.BREAKS || finding.verdict() == Verdict.TIGHT;
+      if (start.matches("[\\x20-\\x7e]*") && finding.verdict() != Verdict.OPEN) {
+        assertThat(before.contains(start)).as(finding.says()).isEqualTo(judged);
+      }
+    }
+    assertThat(before).contains("THIS BREAKS");
+  }
+
+  /** Pixels of 12 V on a rail of their own: it is named with its current, and its ground joined. */
+  @Test
+  void aRailOfItsOwnIsNotLeftOut() {
+    Gadget lantern = DemoGadgets.tideLantern();
+    OneWirePixels line = (OneWirePixels) lantern.circuits().circuits().get(0);
+    String text = readme(lantern.with(line.onRail(12)));
+    assertThat(text)
+        .contains("of the 12 V rail of Data line")
+        .contains(
+            "Data line: plus of a rail of 12 V for up to 10.2 A, which no supply is named for")
+        .doesNotContain("and to the lights");
+  }
+
+  /** Its timers go at other speeds: one class's files are refused by the compiler of another. */
+  @Test
+  void filesOfAnotherClassAreRefused(@TempDir Path folder) throws IOException {
+    for (Map.Entry<String, byte[]> file :
+        GadgetPlan.of(DemoGadgets.porchBuoy()).firmwareFiles().entrySet()) {
+      Path path = folder.resolve(file.getKey());
+      Files.createDirectories(path.getParent());
+      Files.write(path, file.getValue());
+    }
+    String own =
+        GadgetPlan.of(DemoGadgets.porchBuoy()).firmware().orElseThrow().work().target().core();
+    String other = own.equals("attiny85") ? "atmega328p" : "attiny85";
+    OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
+    Files.delete(folder.resolve("firmware.elf"));
+    assertThat(OutsideTool.run(folder, "make", "-s", "CORE=" + other, "firmware.elf").errors())
+        .contains("another class of controller");
   }
 }
