@@ -19,6 +19,7 @@ import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
 
 /**
@@ -134,6 +135,30 @@ public record Brief(
   /** Returns the volts that lights are fed with, the usual ones as long as no supply is named. */
   public double volts() {
     return tree.volts(tree.lights(), supplyVolts());
+  }
+
+  /**
+   * Returns it with full cells and with cells that are empty, or as empty as the controller lets
+   * them get; nothing where the supply does not run empty.
+   */
+  public List<Brief> overLife() {
+    Optional<Supply> cells =
+        supply.filter(s -> s.kind().runsEmpty() && s.kind() != SupplyKind.BANK);
+    if (cells.isEmpty()) {
+      return List.of();
+    }
+    Supply own = cells.get();
+    double full = own.cells() * own.kind().cell().fullVolts();
+    double empty = own.cells() * own.kind().cell().emptyVolts();
+    if (tree.straight(tree.controller())) {
+      empty = Math.max(empty, Math.min(full, controller().leastVolts(empty)));
+    }
+    return List.of(fedWith(own, full), fedWith(own, empty));
+  }
+
+  private Brief fedWith(Supply own, double volts) {
+    return withSupply(
+        Optional.of(new Supply(own.name(), volts, own.amps(), own.kind(), own.milliampHours())));
   }
 
   private double supplyVolts() {

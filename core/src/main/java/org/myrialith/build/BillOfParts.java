@@ -5,10 +5,12 @@ import java.util.Map;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.DisplayPlan;
 import org.myrialith.drive.ExpanderPlan;
+import org.myrialith.drive.LevelShift;
 import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.ScannedRegisters;
+import org.myrialith.drive.Shifted;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.drive.Through;
 import org.myrialith.parts.PartSort;
@@ -32,6 +34,7 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
     } else {
       counts.put(PartSort.RESISTOR, plan.circuit().pins().size());
     }
+    shifting(plan, counts);
     counts.values().removeIf(count -> count == 0);
     return new BillOfParts(counts);
   }
@@ -70,6 +73,29 @@ public record BillOfParts(Map<PartSort, Integer> counts) {
     }
     counts.put(PartSort.RESISTOR, resistors);
   }
+
+  /** What stands in its lines: a buffer has four, a MOSFET one with a resistor on either side. */
+  private static void shifting(CircuitPlan plan, Map<PartSort, Integer> counts) {
+    int lines = plan.circuit().pins().size();
+    switch (shift(plan)) {
+      case NONE -> {}
+      case HCT -> {
+        int buffers = (lines + BUFFER_LINES - 1) / BUFFER_LINES;
+        counts.merge(PartSort.BUFFER, buffers, Integer::sum);
+        counts.merge(PartSort.CAPACITOR, buffers, Integer::sum);
+      }
+      case MOSFET -> {
+        counts.merge(PartSort.MOSFET, lines, Integer::sum);
+        counts.merge(PartSort.RESISTOR, 2 * lines, Integer::sum);
+      }
+    }
+  }
+
+  private static LevelShift shift(CircuitPlan plan) {
+    return plan.circuit() instanceof Shifted shifted ? shifted.shift() : LevelShift.NONE;
+  }
+
+  private static final int BUFFER_LINES = 4;
 
   /** What rows are switched by, and the resistors before that. */
   private static int rows(ScannedPlan plan, Map<PartSort, Integer> counts) {

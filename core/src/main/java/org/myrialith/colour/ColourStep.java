@@ -3,7 +3,10 @@ package org.myrialith.colour;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
@@ -13,11 +16,20 @@ import org.myrialith.finding.Verdict;
 /**
  * What the correction of colour has to say.
  *
- * @param table of what can be dimmed
- * @param dims whether anything is driven that can be dimmed
+ * @param settings curve and brightness limit
+ * @param depths of what can be dimmed: bits of a level, and the circuits that have them
  * @param switches whether anything is driven that is only on or off
  */
-public record ColourStep(LevelTable table, boolean dims, boolean switches) implements StepPlan {
+public record ColourStep(
+    ColourSettings settings, SortedMap<Integer, List<String>> depths, boolean switches)
+    implements StepPlan {
+  public ColourStep {
+    depths = Collections.unmodifiableSortedMap(new TreeMap<>(depths));
+  }
+
+  private boolean dims() {
+    return !depths.isEmpty();
+  }
 
   @Override
   public Step step() {
@@ -26,15 +38,22 @@ public record ColourStep(LevelTable table, boolean dims, boolean switches) imple
 
   @Override
   public String headline() {
-    return dims || !switches ? table.settings().brightnessPercent() + " %" : "on or off";
+    return dims() || !switches ? settings.brightnessPercent() + " %" : "on or off";
   }
 
   @Override
   public List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();
-    if (dims) {
-      findings.addAll(table.findings());
-    }
+    depths.forEach(
+        (bits, circuits) -> {
+          boolean alone = depths.size() == 1;
+          String of = phrase("%s (%d-bit): ", String.join(", ", circuits), bits);
+          findings.add(
+              LevelTable.of(settings, bits)
+                  .finding(
+                      alone ? "levels-left" : "levels-left-" + bits,
+                      alone && bits == Byte.SIZE ? "" : of));
+        });
     if (switches) {
       findings.add(switched());
     }
@@ -55,7 +74,7 @@ public record ColourStep(LevelTable table, boolean dims, boolean switches) imple
         phrase(
             "What is only on or off is lit where at least %d of 255 is asked; curve and brightness limit have no say there.",
             LevelTable.LIT_FROM);
-    return table.settings().brightnessPercent() < 100
+    return settings.brightnessPercent() < 100
         ? Finding.of(Step.COLOUR, "on-or-off", Verdict.TIGHT, says)
             .advising(
                 "The brightness limit does not dim it: its resistors and how many light at once decide.")
@@ -64,6 +83,11 @@ public record ColourStep(LevelTable table, boolean dims, boolean switches) imple
 
   @Override
   public List<Reckoning> reckonings() {
-    return dims || !switches ? table.reckonings() : List.of();
+    if (!dims() && !switches) {
+      return LevelTable.of(settings).reckonings();
+    }
+    return depths.keySet().stream()
+        .flatMap(bits -> LevelTable.of(settings, bits).reckonings().stream())
+        .toList();
   }
 }

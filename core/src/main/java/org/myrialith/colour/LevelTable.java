@@ -164,6 +164,10 @@ public final class LevelTable {
     return SCREEN_LIGHT[asked];
   }
 
+  private String suffix() {
+    return bits == Byte.SIZE ? "" : "-" + bits;
+  }
+
   /** Returns the numbers of the table. */
   public List<Reckoning> reckonings() {
     Source source =
@@ -176,7 +180,7 @@ public final class LevelTable {
         phrase("level = round(%d × limit × Y); ", full()) + settings.transfer().formula();
     return List.of(
         new Reckoning(
-            "white-level",
+            "white-level" + suffix(),
             "Level of full white",
             level(FULL),
             "of " + full(),
@@ -184,15 +188,15 @@ public final class LevelTable {
             List.of(limit),
             source),
         new Reckoning(
-            "distinct-levels",
+            "distinct-levels" + suffix(),
             "Different levels left",
             distinctLevels(),
-            "of 256",
+            "of " + Math.min(SIZE, full() + 1),
             "count of different levels over all 256 asked values; " + formula,
             List.of(limit),
             source),
         new Reckoning(
-            "darkened",
+            "darkened" + suffix(),
             "Darkest asked values that go dark",
             darkenedValues(),
             "values",
@@ -204,21 +208,40 @@ public final class LevelTable {
   /** Fewer levels than this and steps in slow fades show (common practice). */
   static final int FEW_LEVELS = 96;
 
-  /** Returns the judgements on the table. */
-  public List<Finding> findings() {
+  /**
+   * Returns the judgements on the table.
+   *
+   * @param key of the judgement
+   * @param of what it is of, such as "Sinks (12-bit): "; may be empty
+   */
+  Finding finding(String key, String of) {
     int distinct = distinctLevels();
     int dark = darkenedValues();
-    Verdict verdict = distinct < FEW_LEVELS ? Verdict.TIGHT : Verdict.HOLDS;
+    boolean few = distinct < Math.min(FEW_LEVELS, full() + 1);
     String says =
         phrase(
-            "%d different levels are left of 256; the %s darkest asked values go dark.",
-            distinct, Quantity.number(dark));
+            "%s%s different levels are left of %s; the %s darkest asked values go dark.",
+            of,
+            Quantity.number(distinct),
+            Quantity.number(Math.min(SIZE, full() + 1)),
+            Quantity.number(dark));
     Finding finding =
-        new Finding("levels-left", Step.COLOUR, verdict, says, "", reckonings(), List.of());
-    return List.of(
-        verdict == Verdict.TIGHT
-            ? finding.advising(
-                "Slow fades will step. Raise the brightness limit or lower the exponent, and paint dark parts brighter.")
-            : finding);
+        new Finding(
+            key,
+            Step.COLOUR,
+            few ? Verdict.TIGHT : Verdict.HOLDS,
+            says,
+            "",
+            reckonings(),
+            List.of());
+    return few
+        ? finding.advising(
+            "Slow fades will step. Raise the brightness limit or lower the exponent, and paint dark parts brighter.")
+        : finding;
+  }
+
+  /** Returns the judgements on the table. */
+  public List<Finding> findings() {
+    return List.of(finding("levels-left", ""));
   }
 }

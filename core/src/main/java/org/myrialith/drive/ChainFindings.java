@@ -20,13 +20,24 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
     if (circuit.sort().stage().keeps()) {
       all.add(heat());
     }
+    all.addAll(
+        circuit
+            .shift()
+            .judged(
+                plan.key("shift"),
+                plan.brief().controllerVolts(),
+                circuit.chips(),
+                RegisterClass.RISE_SECONDS));
     return all;
   }
 
   /** Registers of rows are of the same family, or plain ones beside sinks. */
   private Finding level() {
-    return LogicLevel.ofChain(circuit.id(), plan.brief(), circuit.sort(), circuit.chips())
-        .judgedOf(circuit.sort());
+    LogicLevel plain =
+        LogicLevel.ofChain(circuit.id(), plan.brief(), circuit.sort(), circuit.chips());
+    return circuit.shift() == LevelShift.NONE
+        ? plain.judgedOf(circuit.sort())
+        : circuit.shift().before(plain).judged(List::of);
   }
 
   private OutputLoad load(int channel) {

@@ -26,6 +26,7 @@ import org.myrialith.parts.PixelClass;
  * @param brightnessField of 31, the same for all pixels: dims on top of the levels; without meaning
  *     for a class that has none
  * @param fixtures identifiers in the order the data runs
+ * @param shift what stands in its lines between controller and first chip
  */
 public record ClockedPixels(
     String id,
@@ -36,8 +37,9 @@ public record ClockedPixels(
     ClockedClass sort,
     int brightnessField,
     List<String> fixtures,
-    PixelClass pixel)
-    implements Circuit {
+    PixelClass pixel,
+    LevelShift shift)
+    implements Circuit, Shifted {
   /** Highest brightness field. */
   public static final int FULL_FIELD = 31;
 
@@ -65,6 +67,7 @@ public record ClockedPixels(
               .or(ClockedClass.FRAME_STARTED),
           Field.count("brightnessField", "Brightness field", FIELD).or(FULL_FIELD),
           Part.of("pixel", PixelClass.DESCRIPTION),
+          LevelShift.field(),
           Members.field());
 
   public ClockedPixels {
@@ -81,6 +84,7 @@ public record ClockedPixels(
     }
     Objects.requireNonNull(sort, "sort");
     FIELD.require("brightnessField", brightnessField);
+    Objects.requireNonNull(shift, "shift");
     fixtures = Members.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
   }
@@ -96,13 +100,14 @@ public record ClockedPixels(
         ClockedClass.FRAME_STARTED,
         FULL_FIELD,
         fixtures,
-        PixelClass.USUAL);
+        PixelClass.USUAL,
+        LevelShift.NONE);
   }
 
   /** Returns the line on other pins. */
   public ClockedPixels onPins(String data, String clock) {
     return new ClockedPixels(
-        id, name, data, clock, colourOrder, sort, brightnessField, fixtures, pixel);
+        id, name, data, clock, colourOrder, sort, brightnessField, fixtures, pixel, shift);
   }
 
   @Override
@@ -118,19 +123,19 @@ public record ClockedPixels(
   @Override
   public ClockedPixels called(String other) {
     return new ClockedPixels(
-        id, other, dataPin, clockPin, colourOrder, sort, brightnessField, fixtures, pixel);
+        id, other, dataPin, clockPin, colourOrder, sort, brightnessField, fixtures, pixel, shift);
   }
 
   /** Returns the line of another class. */
   public ClockedPixels of(ClockedClass other) {
     return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, other, brightnessField, fixtures, pixel);
+        id, name, dataPin, clockPin, colourOrder, other, brightnessField, fixtures, pixel, shift);
   }
 
   /** Returns the line with another brightness field. */
   public ClockedPixels withField(int field) {
     return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, sort, field, fixtures, pixel);
+        id, name, dataPin, clockPin, colourOrder, sort, field, fixtures, pixel, shift);
   }
 
   @Override
@@ -149,13 +154,14 @@ public record ClockedPixels(
         sort,
         brightnessField,
         fixtures,
-        new PixelClass(milliamps, pixel.idleMilliamps()));
+        new PixelClass(milliamps, pixel.idleMilliamps()),
+        shift);
   }
 
   @Override
   public ClockedPixels withFixtures(List<String> ids) {
     return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, sort, brightnessField, ids, pixel);
+        id, name, dataPin, clockPin, colourOrder, sort, brightnessField, ids, pixel, shift);
   }
 
   @Override

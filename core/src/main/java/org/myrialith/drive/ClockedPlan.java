@@ -155,4 +155,15 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
             .restingOn(reach());
     return reaches ? finding : finding.advising("Part the chain over two circuits.");
   }
+
+  @Override
+  public LevelShift shift() {
+    return circuit.shift();
+  }
+
+  /** A quarter of a clock. */
+  @Override
+  public double mostRiseSeconds() {
+    return dataSeconds() / Math.max(1, 8.0 * bufferBytes()) / 4;
+  }
 }

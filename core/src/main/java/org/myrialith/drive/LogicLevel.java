@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Change;
@@ -29,6 +30,7 @@ import org.myrialith.parts.Controller;
  *     with
  * @param inputs on one pin
  * @param source of the threshold
+ * @param cellVolts of the supply in this case, where it runs empty (V); else 0
  */
 record LogicLevel(
     String key,
@@ -39,7 +41,8 @@ record LogicLevel(
     double takersVolts,
     double fixedVolts,
     int inputs,
-    Source source) {
+    Source source,
+    double cellVolts) {
   /** Share of its supply from which a CMOS input takes a level for high. */
   static final double HIGH_SHARE = 0.7;
 
@@ -59,18 +62,80 @@ record LogicLevel(
 
   private static final double HCT_MOST = 5.5;
 
+  LogicLevel(
+      String key,
+      String signals,
+      String takers,
+      Controller controller,
+      double supplyVolts,
+      double takersVolts,
+      double fixedVolts,
+      int inputs,
+      Source source) {
+    this(key, signals, takers, controller, supplyVolts, takersVolts, fixedVolts, inputs, source, 0);
+  }
+
+  /**
+   * Returns the case with least room over the life of what feeds it: from full cells to those that
+   * are empty.
+   *
+   * @param of the level with the supply at its volts
+   */
+  static LogicLevel scantest(Brief brief, Function<Brief, LogicLevel> of) {
+    LogicLevel scantest = of.apply(brief);
+    for (Brief there : brief.overLife()) {
+      LogicLevel level = of.apply(there);
+      if (level.spare() < scantest.spare() - 1e-9) {
+        scantest = level.at(there.supply().orElseThrow().volts());
+      }
+    }
+    return scantest;
+  }
+
+  private LogicLevel at(double cells) {
+    return new LogicLevel(
+        key,
+        signals,
+        takers,
+        controller,
+        supplyVolts,
+        takersVolts,
+        fixedVolts,
+        inputs,
+        source,
+        cells);
+  }
+
+  /** Returns the level into something that takes a fixed one. */
+  LogicLevel into(String what, double fromVolts, int taking, Source why) {
+    return new LogicLevel(
+        key,
+        signals,
+        what,
+        controller,
+        supplyVolts,
+        takersVolts,
+        fromVolts,
+        taking,
+        why,
+        cellVolts);
+  }
+
   /** Returns that of a chain of registers. */
   static LogicLevel ofChain(String circuit, Brief brief, RegisterClass sort, int chips) {
-    return new LogicLevel(
-        "-" + circuit,
-        "Data, clock and latch",
-        "the chips",
-        brief.controller(),
-        brief.controllerVolts(),
-        brief.controllerVolts(),
-        sort == RegisterClass.HCT ? HCT_VOLTS : 0,
-        chips,
-        Source.standard("JESD7A"));
+    return scantest(
+        brief,
+        at ->
+            new LogicLevel(
+                "-" + circuit,
+                "Data, clock and latch",
+                "the chips",
+                at.controller(),
+                at.controllerVolts(),
+                at.controllerVolts(),
+                sort == RegisterClass.HCT ? HCT_VOLTS : 0,
+                chips,
+                Source.standard("JESD7A")));
   }
 
   /** Judges that of a chain, mended by registers that take less where there are such. */
@@ -148,10 +213,11 @@ record LogicLevel(
   Finding judged(Supplier<List<String>> others) {
     String reach =
         phrase(
-            "%s reach%s %s; %s need %s",
+            "%s reach%s %s%s; %s need %s",
             signals,
             signals.contains(" ") ? "" : "es",
             Quantity.text(pinVolts(), "V"),
+            cellVolts == 0 ? "" : phrase(" with cells at %s", Quantity.text(cellVolts, "V")),
             takers,
             Quantity.text(needed(), "V"));
     Finding finding =

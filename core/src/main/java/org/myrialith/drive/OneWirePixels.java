@@ -25,6 +25,7 @@ import org.myrialith.parts.PixelClass;
  * @param railVolts that the pixels hang on; 0 for the supply of the gadget. At 12 V one address
  *     drives three LEDs in series, all with the current of one
  * @param fixtures identifiers in the order the data runs
+ * @param shift what stands in its lines between controller and first chip
  */
 public record OneWirePixels(
     String id,
@@ -36,8 +37,9 @@ public record OneWirePixels(
     WhiteUse white,
     double railVolts,
     List<String> fixtures,
-    PixelClass pixel)
-    implements Circuit {
+    PixelClass pixel,
+    LevelShift shift)
+    implements Circuit, Shifted {
   /** Allowed latch gap. */
   public static final Bounds LATCH = Bounds.count(50, 2000, "µs");
 
@@ -68,6 +70,7 @@ public record OneWirePixels(
               .explained(
                   "that the pixels hang on, 12 for those of 12 V; 0 for the supply of the gadget"),
           Part.of("pixel", PixelClass.DESCRIPTION),
+          LevelShift.field(),
           Members.field());
 
   public OneWirePixels {
@@ -79,6 +82,7 @@ public record OneWirePixels(
     Objects.requireNonNull(rate, "rate");
     Objects.requireNonNull(white, "white");
     Hookup.RAIL.require("railVolts", railVolts);
+    Objects.requireNonNull(shift, "shift");
     fixtures = Members.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
   }
@@ -102,7 +106,8 @@ public record OneWirePixels(
         WhiteUse.TAKES_OVER,
         0,
         fixtures,
-        pixel);
+        pixel,
+        LevelShift.NONE);
   }
 
   /** Returns a circuit as a maker would start with. */
@@ -114,37 +119,67 @@ public record OneWirePixels(
   /** Returns the line on another pin. */
   public OneWirePixels onPin(String pin) {
     return new OneWirePixels(
-        id, name, pin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel);
+        id, name, pin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel, shift);
   }
 
   /** Returns the line with another order of colours. */
   public OneWirePixels inOrder(ColourOrder order) {
     return new OneWirePixels(
-        id, name, dataPin, order, latchGapMicros, rate, white, railVolts, fixtures, pixel);
+        id, name, dataPin, order, latchGapMicros, rate, white, railVolts, fixtures, pixel, shift);
   }
 
   /** Returns the line of another speed. */
   public OneWirePixels atRate(BitRate other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, other, white, railVolts, fixtures, pixel);
+        id,
+        name,
+        dataPin,
+        colourOrder,
+        latchGapMicros,
+        other,
+        white,
+        railVolts,
+        fixtures,
+        pixel,
+        shift);
   }
 
   /** Returns the line with white used another way. */
   public OneWirePixels withWhite(WhiteUse other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, other, railVolts, fixtures, pixel);
+        id,
+        name,
+        dataPin,
+        colourOrder,
+        latchGapMicros,
+        rate,
+        other,
+        railVolts,
+        fixtures,
+        pixel,
+        shift);
   }
 
   /** Returns the line with its pixels on a rail of their own. */
   public OneWirePixels onRail(double volts) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, volts, fixtures, pixel);
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, volts, fixtures, pixel, shift);
   }
 
   /** Returns the line with another class of pixels. */
   public OneWirePixels withPixel(PixelClass other) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, other);
+        id,
+        name,
+        dataPin,
+        colourOrder,
+        latchGapMicros,
+        rate,
+        white,
+        railVolts,
+        fixtures,
+        other,
+        shift);
   }
 
   @Override
@@ -160,7 +195,17 @@ public record OneWirePixels(
   @Override
   public OneWirePixels called(String other) {
     return new OneWirePixels(
-        id, other, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel);
+        id,
+        other,
+        dataPin,
+        colourOrder,
+        latchGapMicros,
+        rate,
+        white,
+        railVolts,
+        fixtures,
+        pixel,
+        shift);
   }
 
   /** Without assembler, bits are drawn by the board's SPI. */
@@ -182,7 +227,7 @@ public record OneWirePixels(
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
     return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, ids, pixel);
+        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, ids, pixel, shift);
   }
 
   private EmitterKind kind() {

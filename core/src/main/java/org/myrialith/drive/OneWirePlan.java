@@ -80,4 +80,15 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
                 circuit.rate() == BitRate.KHZ_800 ? "800 kHz" : "400 kHz",
                 Quantity.text(bitSeconds(), "s"))));
   }
+
+  @Override
+  public LevelShift shift() {
+    return circuit.shift();
+  }
+
+  /** As much as a bit may be longer or shorter. */
+  @Override
+  public double mostRiseSeconds() {
+    return 150e-9;
+  }
 }

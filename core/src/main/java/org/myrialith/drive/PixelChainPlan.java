@@ -247,22 +247,37 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         Source.ARITHMETIC);
   }
 
+  /** What stands in its lines between controller and first pixel. */
+  LevelShift shift();
+
+  /** What an edge may take at a pixel (s). */
+  double mostRiseSeconds();
+
   /** What the chips of the pixels run from: those of a higher rail make 5 V for themselves. */
+  private double chipVolts(Brief at) {
+    return railVolts() > 0 ? Math.min(railVolts(), Brief.USUAL_VOLTS) : at.volts();
+  }
+
   private double chipVolts() {
-    return railVolts() > 0 ? Math.min(railVolts(), Brief.USUAL_VOLTS) : brief().volts();
+    return chipVolts(brief());
   }
 
   private LogicLevel level() {
-    return new LogicLevel(
-        key(""),
-        "Data",
-        "the pixels",
-        brief().controller(),
-        brief().controllerVolts(),
-        chipVolts(),
-        0,
-        1,
-        Source.COMMON_PRACTICE);
+    return LogicLevel.scantest(
+        brief(),
+        at ->
+            shift()
+                .before(
+                    new LogicLevel(
+                        key(""),
+                        "Data",
+                        "the pixels",
+                        at.controller(),
+                        at.controllerVolts(),
+                        chipVolts(at),
+                        0,
+                        1,
+                        Source.COMMON_PRACTICE)));
   }
 
   /** A pixel behind a diode takes less, and gives on what it is fed with. */
@@ -296,7 +311,8 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
       return findings;
     }
     findings.add(speed());
-    findings.add(level().judged(this::throughFirst));
+    findings.add(level().judged(() -> shift() == LevelShift.NONE ? throughFirst() : List.of()));
+    findings.addAll(shift().judged(key("shift"), chipVolts(), 1, mostRiseSeconds()));
     if (railVolts() == 0 && brief().volts() > Controller.MOST_VOLTS) {
       findings.add(tooMuch());
     }

@@ -13,6 +13,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
 
 /** What a chain of shift registers takes of time, memory, current and edges. */
@@ -206,7 +207,43 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
       own.add(peak());
     }
     greyClock().ifPresent(own::add);
+    powerOn().ifPresent(own::add);
+    own.addAll(
+        circuit
+            .shift()
+            .judged(
+                key("shift"), brief.controllerVolts(), map.chips(), RegisterClass.RISE_SECONDS));
     return List.copyOf(own);
+  }
+
+  /** Latches hold chance until the first frame: what is strong acts on it. */
+  private Optional<Finding> powerOn() {
+    boolean strong =
+        hookup().through() != Through.NONE
+            || switching.loads().stream()
+                .anyMatch(
+                    load ->
+                        load.emitter().kind() == EmitterKind.LAMP
+                            || load.emitter().kind() == EmitterKind.HIGH_POWER);
+    if (dims() || !strong && !circuit.held()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        circuit.held()
+            ? Finding.of(
+                Step.CIRCUITS,
+                key("power-on"),
+                Verdict.HOLDS,
+                phrase(
+                    "Output enable is held high by a pull-up and released by pin %s after the first frame: nothing switches at power-on.",
+                    circuit.blankPin()))
+            : Finding.of(
+                    Step.CIRCUITS,
+                    key("power-on"),
+                    Verdict.TIGHT,
+                    "At power-on and while a boot loader runs, the registers hold random bits: what they switch turns on by chance until the first frame.")
+                .advising(
+                    "Hold output enable high until the first frame: set “At power-on” to dark, on a free pin."));
   }
 
   private Finding turns() {
@@ -308,10 +345,14 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   private LogicLevel level() {
-    return LogicLevel.ofChain(circuit.id(), brief, circuit.sort(), map.chips());
+    return circuit
+        .shift()
+        .before(LogicLevel.ofChain(circuit.id(), brief, circuit.sort(), map.chips()));
   }
 
   private Finding logic() {
-    return level().judgedOf(circuit.sort());
+    return circuit.shift() == LevelShift.NONE
+        ? level().judgedOf(circuit.sort())
+        : level().judged(List::of);
   }
 }

@@ -41,8 +41,9 @@ public record ScannedRegisters(
     RowSwitch rowSwitch,
     Scan scan,
     Hookup hookup,
-    List<String> fixtures)
-    implements ScannedCircuit {
+    List<String> fixtures,
+    LevelShift shift)
+    implements ScannedCircuit, Shifted {
   /** Allowed rows. */
   public static final Bounds ROWS = Bounds.count(1, 64, "rows");
 
@@ -77,6 +78,7 @@ public record ScannedRegisters(
               .or(RowSwitch.MOSFET),
           Part.of("scan", Scan.DESCRIPTION),
           Part.of("hookup", Hookup.DESCRIPTION),
+          LevelShift.field(),
           Members.field());
 
   public ScannedRegisters {
@@ -108,6 +110,7 @@ public record ScannedRegisters(
           "through", hookup.through().title(), "straight: rows have the switches");
     }
     hookup.requireSide(sort.stage());
+    Objects.requireNonNull(shift, "shift");
     fixtures = Members.once(fixtures);
   }
 
@@ -131,20 +134,21 @@ public record ScannedRegisters(
         RowSwitch.MOSFET,
         Scan.USUAL,
         Hookup.of(8, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
-        fixtures);
+        fixtures,
+        LevelShift.NONE);
   }
 
   private ScannedRegisters as(String called, Scan how, Hookup hung, List<String> ids) {
     return new ScannedRegisters(
         id, called, dataPin, clockPin, latchPin, blankPin, sort, rows, columns, rowSwitch, how,
-        hung, ids);
+        hung, ids, shift);
   }
 
   /** Returns it of other chips, of so many rows and columns. */
   public ScannedRegisters of(RegisterClass other, int down, int across, RowSwitch by) {
     return new ScannedRegisters(
         id, name, dataPin, clockPin, latchPin, blankPin, other, down, across, by, scan, hookup,
-        fixtures);
+        fixtures, shift);
   }
 
   @Override
@@ -192,7 +196,8 @@ public record ScannedRegisters(
         rowSwitch,
         scan,
         hookup,
-        fixtures);
+        fixtures,
+        shift);
   }
 
   @Override

@@ -27,8 +27,11 @@ import org.myrialith.parts.OutputStage;
  * @param sort class of the chips
  * @param settingVolts current of an output times its setting resistor (V), 0 for that of the class
  * @param wireMm of clock and latch from the controller to the last chip
+ * @param heldDark whether output enable is held high by a pull-up on the blank pin until the first
+ *     frame, of chips that are only on or off
  * @param hookup how the LEDs hang on the outputs
  * @param fixtures identifiers in the order of the outputs
+ * @param shift what stands in its lines between controller and first chip
  */
 public record ShiftRegisters(
     String id,
@@ -42,8 +45,10 @@ public record ShiftRegisters(
     double settingVolts,
     double wireMm,
     Hookup hookup,
-    List<String> fixtures)
-    implements SwitchedCircuit {
+    List<String> fixtures,
+    LevelShift shift,
+    boolean heldDark)
+    implements SwitchedCircuit, Shifted {
   /** Allowed length of the clock's wire. */
   public static final Bounds WIRE = Bounds.measure(0, 20_000, "mm");
 
@@ -78,6 +83,14 @@ public record ShiftRegisters(
               .or(200.0)
               .explained("from the controller to the last chip"),
           Part.of("hookup", Hookup.DESCRIPTION),
+          LevelShift.field(),
+          Field.flag(
+                  "heldDark",
+                  "At power-on",
+                  "outputs as they come up",
+                  "dark until the first frame")
+              .or(false)
+              .explained("output enable on the blank pin, with a pull-up"),
           Members.field());
 
   public ShiftRegisters {
@@ -89,7 +102,7 @@ public record ShiftRegisters(
     PinName.require("latchPin", latchPin);
     PinName.require("greyClockPin", greyClockPin);
     PinName.require("blankPin", blankPin);
-    List<String> pins = pins(sort, dataPin, clockPin, latchPin, greyClockPin, blankPin);
+    List<String> pins = pins(sort, heldDark, dataPin, clockPin, latchPin, greyClockPin, blankPin);
     if (new HashSet<>(pins).size() < pins.size()) {
       throw new InputException("latchPin", latchPin, pins.size() + " different pins");
     }
@@ -101,16 +114,23 @@ public record ShiftRegisters(
           "through", hookup.through().title(), "straight: these outputs keep the current");
     }
     hookup.requireSide(sort.stage());
+    Objects.requireNonNull(shift, "shift");
     fixtures = Members.once(fixtures);
   }
 
   private static List<String> pins(
-      RegisterClass sort, String data, String clock, String latch, String grey, String blank) {
+      RegisterClass sort,
+      boolean held,
+      String data,
+      String clock,
+      String latch,
+      String grey,
+      String blank) {
     List<String> pins = new ArrayList<>(List.of(data, clock, latch));
     if (sort.greyClock().fromController()) {
       pins.add(grey);
     }
-    if (sort.greyClock() == GreyClock.BLANKED) {
+    if (sort.greyClock() == GreyClock.BLANKED || held && sort.depth() == 1) {
       pins.add(blank);
     }
     return List.copyOf(pins);
@@ -130,7 +150,9 @@ public record ShiftRegisters(
         0,
         200,
         Hookup.USUAL,
-        fixtures);
+        fixtures,
+        LevelShift.NONE,
+        false);
   }
 
   private ShiftRegisters as(String called, RegisterClass made, Hookup hung, List<String> ids) {
@@ -146,7 +168,9 @@ public record ShiftRegisters(
         settingVolts,
         wireMm,
         hung,
-        ids);
+        ids,
+        shift,
+        heldDark);
   }
 
   @Override
@@ -171,7 +195,7 @@ public record ShiftRegisters(
 
   @Override
   public List<String> pins() {
-    return pins(sort, dataPin, clockPin, latchPin, greyClockPin, blankPin);
+    return pins(sort, heldDark, dataPin, clockPin, latchPin, greyClockPin, blankPin);
   }
 
   @Override
@@ -196,24 +220,55 @@ public record ShiftRegisters(
         pins.get(0),
         pins.get(1),
         pins.get(2),
-        pins.size() > 3 ? pins.get(3) : greyClockPin,
-        pins.size() > 4 ? pins.get(4) : blankPin,
+        pins.size() > 3 && sort.greyClock().fromController() ? pins.get(3) : greyClockPin,
+        blanks() ? pins.get(pins.size() - 1) : blankPin,
         sort,
         settingVolts,
         wireMm,
         hookup,
-        fixtures);
+        fixtures,
+        shift,
+        heldDark);
   }
 
   @Override
   public boolean minds(String field) {
     return switch (field) {
       case "greyClockPin" -> sort.greyClock().fromController();
-      case "blankPin" -> sort.greyClock() == GreyClock.BLANKED;
+      case "blankPin" -> blanks();
+      case "heldDark" -> sort.depth() == 1;
       case "settingVolts" -> sort.stage().keeps();
       case "side", "through" -> !sort.stage().keeps();
       default -> true;
     };
+  }
+
+  /** Returns whether output enable is held until the first frame. */
+  public boolean held() {
+    return heldDark && sort.depth() == 1;
+  }
+
+  private boolean blanks() {
+    return held() || sort.greyClock() == GreyClock.BLANKED;
+  }
+
+  /** Returns it with output enable held dark until the first frame, on a pin. */
+  public ShiftRegisters heldBy(String pin) {
+    return new ShiftRegisters(
+        id,
+        name,
+        dataPin,
+        clockPin,
+        latchPin,
+        greyClockPin,
+        pin,
+        sort,
+        settingVolts,
+        wireMm,
+        hookup,
+        fixtures,
+        shift,
+        true);
   }
 
   /** Returns what an output gives. */

@@ -39,7 +39,35 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
             : "a set bit lights, and goes out high; then the latch";
     return dialect()
         .shiftOut(circuit().dataPin(), circuit().clockPin(), what, inverted())
-        .replace("@LATCH@", "  " + latch(true) + "\n  " + latch(false));
+        .replace(
+            "@LATCH@",
+            "  "
+                + latch(true)
+                + "\n  "
+                + latch(false)
+                + (circuit().held() ? "\n  " + blank(false) : ""));
+  }
+
+  /** Output enable stays high until a frame is latched. */
+  @Override
+  public String start() {
+    if (!circuit().held()) {
+      return LineDriver.super.start();
+    }
+    return "static void start_line_@N@(void) {\n  "
+        + dialect().output(circuit().blankPin(), true)
+        + "\n"
+        + dialect().low(circuit().pins().subList(0, 3))
+        + "}\n\n";
+  }
+
+  @Override
+  public String rests() {
+    return circuit().held() ? "0001" : "000";
+  }
+
+  private String blank(boolean high) {
+    return dialect().set(circuit().blankPin(), high);
   }
 
   private String latch(boolean high) {
@@ -58,7 +86,9 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
 
   @Override
   public List<String> wires() {
-    return List.of("DATA", "CLOCK", "LATCH");
+    return circuit().held()
+        ? List.of("DATA", "CLOCK", "LATCH", "BLANK")
+        : List.of("DATA", "CLOCK", "LATCH");
   }
 
   @Override
@@ -69,6 +99,9 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
     }
     dump.set(first + 2, out.time(TO_LATCH), true);
     dump.set(first + 2, out.time(TO_LATCH + LATCHED), false);
+    if (circuit().held()) {
+      dump.set(first + 3, out.time(TO_LATCH + 2 * LATCHED), false);
+    }
     return out.time(TO_LATCH + LATCHED);
   }
 
@@ -82,9 +115,17 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
         phrase(
             "Clock: pin %s through 100 ohm to the shift clock of all chips; latch: pin %s through 100 ohm to the storage clock of all.",
             circuit().clockPin(), circuit().latchPin()));
+    if (circuit().held()) {
+      steps.add(
+          phrase(
+              "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all stays dark until the first frame.",
+              circuit().blankPin()));
+    }
     steps.add(
         phrase(
-            "Each chip: ground and output enable to ground, plus and clear to plus of %s, 100 nF across them; its serial output to the serial input of the next.",
+            circuit().held()
+                ? "Each chip: ground to ground, plus and clear to plus of %s, 100 nF across them; its serial output to the serial input of the next."
+                : "Each chip: ground and output enable to ground, plus and clear to plus of %s, 100 nF across them; its serial output to the serial input of the next.",
             plan.brief().controllerNode()));
     if (plan.oneSinks() && plan.lowLights()) {
       steps.add(

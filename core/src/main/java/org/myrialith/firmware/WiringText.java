@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Section;
+import org.myrialith.drive.Shifted;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
@@ -253,6 +254,19 @@ public record WiringText(
 
   private static int line(StringBuilder out, LineDriver line, String name, int first) {
     int step = first;
+    if (line.plan().circuit() instanceof Shifted shifted) {
+      CircuitPlan plan = line.plan();
+      String takers =
+          plan instanceof SwitchedPlan
+              ? plan.brief().controllerNode()
+              : plan.ownRail()
+                  ? phrase("its rail (%s)", Quantity.text(plan.railVolts(), "V"))
+                  : plan.brief().lightsNode();
+      String logic = phrase("%s of the controller", Quantity.text(plan.brief().logicVolts(), "V"));
+      for (String wire : shifted.shift().wiring(logic, takers)) {
+        out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
+      }
+    }
     for (String wire : line.wiring()) {
       out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
     }

@@ -1,6 +1,7 @@
 package org.myrialith.gadget;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,11 +9,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitsStep;
 import org.myrialith.drive.Input;
 import org.myrialith.drive.Wiring;
@@ -98,7 +102,7 @@ public final class GadgetPlan {
     steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
     steps.put(
         Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree(), !valued().isEmpty())));
-    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(table(), drives(true), drives(false))));
+    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(gadget.colour(), depths(), switches())));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
     steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest(), smaller())));
@@ -112,9 +116,19 @@ public final class GadgetPlan {
     return new GadgetPlan(gadget);
   }
 
-  /** Whether anything lights that can be dimmed, or that can't. */
-  private boolean drives(boolean dims) {
-    return wiring().plans().stream().anyMatch(p -> p.dims() == dims && p.emitters() > 0);
+  private boolean switches() {
+    return wiring().plans().stream().anyMatch(p -> !p.dims() && p.emitters() > 0);
+  }
+
+  /** The circuits that can be dimmed, by the bits of their levels. */
+  private SortedMap<Integer, List<String>> depths() {
+    SortedMap<Integer, List<String>> all = new TreeMap<>();
+    for (CircuitPlan plan : wiring().plans()) {
+      if (plan.dims() && plan.emitters() > 0) {
+        all.computeIfAbsent(plan.levelBits(), bits -> new ArrayList<>()).add(plan.circuit().name());
+      }
+    }
+    return all;
   }
 
   private LaidClips laid() {

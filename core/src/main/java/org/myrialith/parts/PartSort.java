@@ -17,6 +17,7 @@ public enum PartSort {
   TRANSISTOR("transistor", "small bipolar transistor", 3),
   DARLINGTON_ARRAY("darlington-array", "Darlington array of seven", 16),
   MOSFET("mosfet", "MOSFET", 3),
+  BUFFER("buffer", "HCT buffer, four lines", 14),
   CAPACITOR("capacitor", "100 nF capacitor", 2);
 
   private final String key;

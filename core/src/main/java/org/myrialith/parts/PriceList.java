@@ -77,6 +77,7 @@ public record PriceList(String currency, List<Price> prices) {
               new Price(PartSort.DARLINGTON_ARRAY, 1, 0.6),
               new Price(PartSort.MOSFET, 1, 0.25),
               new Price(PartSort.MOSFET, 100, 0.12),
+              new Price(PartSort.BUFFER, 1, 0.5),
               new Price(PartSort.CAPACITOR, 1, 0.05)));
 
   /** How it stands in the format. */

@@ -108,7 +108,8 @@ class ClockedPlanTest {
                     ClockedClass.FRAME_STARTED,
                     31,
                     List.of(),
-                    usual.pixel()))
+                    usual.pixel(),
+                    LevelShift.NONE))
         .hasMessageContaining("colourOrder");
     assertThat(usual.drives(EmitterKind.CLOCKED_RGB)).isTrue();
     assertThat(usual.drives(EmitterKind.ONE_WIRE_RGB)).isFalse();

@@ -91,7 +91,9 @@ class GreyScaleTest {
             20,
             200,
             circuit.hookup(),
-            circuit.fixtures());
+            circuit.fixtures(),
+            LevelShift.NONE,
+            false);
     RegisterPlan other = own.plan(grid(2, 2), brief(Controller.AVR8_32K));
     assertThat(other.switching().loads().get(0).amps()).isCloseTo(0.01, within(1e-9));
   }

@@ -136,6 +136,7 @@ final class FirmwareScenarios {
             "cells that live behind a wave, with white, large core",
             GadgetPlan.of(cells(goingBy(Controller.AVR8_256K, 9, 7, 3, true)))),
         Named.of("eighteen digits on registers", GadgetPlan.of(SwitchedGadgets.eighteenDigits())),
+        Named.of("registers held dark", GadgetPlan.of(SwitchedGadgets.heldDark())),
         Named.of(
             "eighteen digits on power registers",
             GadgetPlan.of(SwitchedGadgets.eighteenDigits(RegisterClass.POWER))),

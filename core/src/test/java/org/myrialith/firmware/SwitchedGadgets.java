@@ -125,6 +125,13 @@ final class SwitchedGadgets {
         List.of(new Clip("k1", "Count", "f1", frames(board, 6, 20, 3))));
   }
 
+  /** The same, dark until the first frame, its lines through a buffer. */
+  static Gadget heldDark() {
+    Gadget gadget = eighteenDigits();
+    ShiftRegisters line = (ShiftRegisters) gadget.circuits().circuits().get(0);
+    return gadget.with(line.heldBy("D6"));
+  }
+
   static Gadget rgbSmall() {
     Fixture grid =
         of(

@@ -24,6 +24,7 @@ import org.myrialith.drive.Hookup;
 import org.myrialith.drive.Input;
 import org.myrialith.drive.InputList;
 import org.myrialith.drive.InputSort;
+import org.myrialith.drive.LevelShift;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.PinDimming;
 import org.myrialith.drive.RegisterClass;
@@ -182,7 +183,8 @@ final class GadgetSamples {
           pick(random, ClockedClass.values()),
           1 + random.nextInt(31),
           chained,
-          pixel);
+          pixel,
+          LevelShift.NONE);
     }
     return new OneWirePixels(
         "c1",
@@ -194,7 +196,8 @@ final class GadgetSamples {
         pick(random, WhiteUse.values()),
         random.nextBoolean() ? 0 : 12,
         chained,
-        pixel);
+        pixel,
+        LevelShift.NONE);
   }
 
   /** A gadget with layers of any kinds of effects on some of its fixtures. */
