@@ -122,7 +122,7 @@ public record WayTable(List<Way> ways) {
             phrase(
                 "a frame of %d bytes; the controller has %d", ram, brief.controller().ramBytes()));
       }
-      if (brief.controller().slow() && !plan.anyClock()) {
+      if (brief.controller().slow() && !plan.sendsAt(brief.controller().clockHz())) {
         return Optional.of(
             phrase("is not timed for %s", Quantity.text(brief.controller().clockHz(), "Hz")));
       }

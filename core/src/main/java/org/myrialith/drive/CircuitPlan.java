@@ -9,6 +9,7 @@ import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.layout.Fixture;
+import org.myrialith.parts.Controller;
 
 /**
  * What a circuit sends and what that takes. Channels stand in the order of the wire: fixture after
@@ -161,9 +162,14 @@ public interface CircuitPlan {
     return 0;
   }
 
-  /** Returns whether it can be sent at a slower clock of an 8-bit controller than the usual one. */
-  default boolean anyClock() {
-    return false;
+  /**
+   * Returns whether it can be sent at a clock of an 8-bit controller: what is not timed by it, or
+   * has cycles enough for its times.
+   *
+   * @param hertz of the clock (Hz)
+   */
+  default boolean sendsAt(int hertz) {
+    return hertz >= Controller.CLOCK_HZ;
   }
 
   /** Returns what each pixel draws, of circuits that are a chain of pixels. */

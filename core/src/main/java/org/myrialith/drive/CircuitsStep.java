@@ -125,7 +125,7 @@ public record CircuitsStep(
   private Optional<Finding> clock() {
     List<String> late =
         wiring.plans().stream()
-            .filter(plan -> plan.emitters() > 0 && !plan.anyClock())
+            .filter(plan -> plan.emitters() > 0 && !plan.sendsAt(brief.controller().clockHz()))
             .map(plan -> plan.circuit().name())
             .toList();
     if (!brief.controller().slow() || late.isEmpty()) {
@@ -137,7 +137,7 @@ public record CircuitsStep(
                 "slow-clock",
                 Verdict.BREAKS,
                 phrase(
-                    "%s can't be sent at %s: only lights by turns are timed for slower clocks.",
+                    "%s can't be sent at %s: its bits or its grey-scale clock need a faster clock.",
                     String.join(", ", late), Quantity.text(brief.controller().clockHz(), "Hz")))
             .advising("Nothing is exported at this clock.")
             .mendedBy(List.of(new Remedy("Use the usual clock", new Change.UseClock("usual")))));

@@ -166,4 +166,10 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
   public double mostRiseSeconds() {
     return dataSeconds() / Math.max(1, 8.0 * bufferBytes()) / 4;
   }
+
+  /** Its clock may be as slow as it wants. */
+  @Override
+  public boolean sendsAt(int hertz) {
+    return true;
+  }
 }

@@ -285,4 +285,10 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
                 Quantity.text(circuit.sort().duty(circuit.brightness()) * 100, "%")));
     return circuit.sort().chained() ? finding.restingOn(setting()) : finding;
   }
+
+  /** Its clock may be as slow as it wants. */
+  @Override
+  public boolean sendsAt(int hertz) {
+    return true;
+  }
 }

@@ -91,4 +91,10 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
   public double mostRiseSeconds() {
     return 150e-9;
   }
+
+  /** Ten cycles a bit are enough, one or two are not. */
+  @Override
+  public boolean sendsAt(int hertz) {
+    return hertz >= BitRate.SLOW_HZ;
+  }
 }

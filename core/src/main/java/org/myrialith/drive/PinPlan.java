@@ -203,4 +203,10 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
                 List.of(
                     new Remedy("Use the pins that are free", new Change.TakePins(circuit.id()))));
   }
+
+  /** Timers that dim pins are planned for the usual clock. */
+  @Override
+  public boolean sendsAt(int hertz) {
+    return !dims() || hertz >= Controller.CLOCK_HZ;
+  }
 }

@@ -13,6 +13,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
 
@@ -354,5 +355,11 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     return circuit.shift() == LevelShift.NONE
         ? level().judgedOf(circuit.sort())
         : level().judged(List::of);
+  }
+
+  /** A grey-scale clock is made for the usual clock; bits may be as slow as they want. */
+  @Override
+  public boolean sendsAt(int hertz) {
+    return !circuit.sort().greyClock().fromController() || hertz >= Controller.CLOCK_HZ;
   }
 }

@@ -142,7 +142,7 @@ public record ScannedPlan(
 
   /** Its slots are ticks of a timer, whatever the clock. */
   @Override
-  public boolean anyClock() {
+  public boolean sendsAt(int hertz) {
     return true;
   }
 

@@ -160,7 +160,8 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
 
   /** Returns whether all lines can be sent at the clock of the controller. */
   boolean timed() {
-    return !controller.slow() || lines().stream().allMatch(CircuitPlan::anyClock);
+    return !controller.slow()
+        || lines().stream().allMatch(line -> line.sendsAt(controller.clockHz()));
   }
 
   /** Returns whether an interrupt gives rows their turns. */

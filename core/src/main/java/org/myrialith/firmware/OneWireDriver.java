@@ -5,7 +5,6 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.BitRate;
 import org.myrialith.drive.OneWirePlan;
 import org.myrialith.formats.ValueChangeDump;
-import org.myrialith.parts.Controller;
 
 /** Sends one-wire pixels, a bit in a fixed number of cycles. */
 record OneWireDriver(OneWirePlan plan) implements LineDriver {
@@ -15,7 +14,37 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   private static final String WAIT = "      \"rjmp .+0              \\n\\t\"\n";
 
   private static final int WAIT_BYTES = 2;
-  private static final double NANOS_A_CYCLE = 1e9 / Controller.CLOCK_HZ;
+
+  /** Where the bits of a byte stand one after the other: what comes before and after them. */
+  private static final int SLOW_BYTES = 34;
+
+  private static int words(int cycles) {
+    return cycles / 2 + cycles % 2;
+  }
+
+  private int hertz() {
+    return plan.brief().controller().clockHz();
+  }
+
+  private double nanosACycle() {
+    return 1e9 / hertz();
+  }
+
+  private boolean slow() {
+    return hertz() == BitRate.SLOW_HZ;
+  }
+
+  private int zero() {
+    return rate().zeroCycles(hertz());
+  }
+
+  private int one() {
+    return rate().oneCycles(hertz());
+  }
+
+  private int bitCycles() {
+    return (int) Math.round(rate().bitNanos() / nanosACycle());
+  }
 
   private BitRate rate() {
     return plan.circuit().rate();
@@ -29,9 +58,9 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   /** Pairs of cycles that this rate waits longer than the fastest: before, between, after. */
   private int[] waits() {
     BitRate fast = BitRate.KHZ_800;
-    int before = rate().zeroCycles() - fast.zeroCycles();
-    int between = rate().oneCycles() - fast.oneCycles() - before;
-    int bit = (int) Math.round((rate().bitNanos() - fast.bitNanos()) / NANOS_A_CYCLE);
+    int before = zero() - fast.zeroCycles(hertz());
+    int between = one() - fast.oneCycles(hertz()) - before;
+    int bit = (int) Math.round((rate().bitNanos() - fast.bitNanos()) / nanosACycle());
     return new int[] {before / 2, between / 2, (bit - before - between) / 2};
   }
 
@@ -47,16 +76,65 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
           .replace("@HERTZ@", Long.toString(Math.round(4e9 / rate().bitNanos())));
     }
     String pin = plan.circuit().dataPin();
+    if (slow()) {
+      return SourceText.read("one_wire_slow.c")
+          .replace("@CYCLES@", Integer.toString(bitCycles()))
+          .replace("@ZERO@", Integer.toString(zero()))
+          .replace("@ONE@", Integer.toString(one()))
+          .replace("@BITS@\n", unrolled())
+          .replace("@PORT@", pin.substring(0, 1))
+          .replace("@BIT@", pin.substring(1));
+    }
     int[] waits = waits();
     return SourceText.read("one_wire.c")
-        .replace("@CYCLES@", Long.toString(Math.round(rate().bitNanos() / NANOS_A_CYCLE)))
-        .replace("@ZERO@", Integer.toString(rate().zeroCycles()))
-        .replace("@ONE@", Integer.toString(rate().oneCycles()))
+        .replace("@CYCLES@", Integer.toString(bitCycles()))
+        .replace("@ZERO@", Integer.toString(zero()))
+        .replace("@ONE@", Integer.toString(one()))
         .replace("@BEFORE@\n", WAIT.repeat(waits[0]))
         .replace("@BETWEEN@\n", WAIT.repeat(waits[1]))
         .replace("@AFTER@\n", WAIT.repeat(waits[2]))
         .replace("@PORT@", pin.substring(0, 1))
         .replace("@BIT@", pin.substring(1));
+  }
+
+  private static String line(String instruction) {
+    return "      \"" + instruction + " \\n\\t\"\n";
+  }
+
+  /** So many cycles of waiting, in as few words. */
+  private static String rest(int cycles) {
+    return WAIT.repeat(cycles / 2) + line("nop").repeat(cycles % 2);
+  }
+
+  /**
+   * The bits of a byte from the highest down. From the rise: the output falls for a 0 as a skip
+   * decides, and for a 1 later; what is left of both times waits or does what is due. No
+   * instruction between counting and branching touches the flags.
+   */
+  private String unrolled() {
+    StringBuilder text = new StringBuilder();
+    int high = one() - zero() - 1;
+    int low = bitCycles() - one() - 1;
+    for (int bit = Byte.SIZE - 1; bit >= 0; bit--) {
+      text.append(line("out  %[port], %[hi]"));
+      text.append(rest(zero() - 2));
+      text.append(line("sbrs %[byte], " + bit));
+      text.append(line("out  %[port], %[lo]"));
+      text.append(
+          switch (bit) {
+            case 1 -> line("sbiw %[count], 1") + rest(high - 2);
+            case 0 -> line("mov  %[byte], %[next]") + rest(high - 1);
+            default -> rest(high);
+          });
+      text.append(line("out  %[port], %[lo]"));
+      text.append(
+          switch (bit) {
+            case 1 -> line("ld   %[next], %a[at]+") + rest(low - 2);
+            case 0 -> rest(low - 3) + line("breq 2f") + line("rjmp 1b");
+            default -> rest(low);
+          });
+    }
+    return text.toString();
   }
 
   @Override
@@ -68,6 +146,13 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   public int codeBytes() {
     if (bySpi()) {
       return 60;
+    }
+    if (slow()) {
+      // instructions of a bit, its waits in pairs of cycles, and what comes before and after
+      int high = one() - zero() - 1;
+      int low = bitCycles() - one() - 1;
+      int words = 4 + words(zero() - 2) + words(high) + words(low);
+      return SLOW_BYTES + WAIT_BYTES * Byte.SIZE * words;
     }
     int[] waits = waits();
     return CODE_BYTES + WAIT_BYTES * (2 * waits[0] + 3 * waits[1] + 2 * waits[2]);
@@ -101,7 +186,7 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
     if (bySpi()) {
       return rate().bitNanos() / 4.0 * (one ? 2 : 1);
     }
-    return (one ? rate().oneCycles() : rate().zeroCycles()) * NANOS_A_CYCLE;
+    return (one ? one() : zero()) * nanosACycle();
   }
 
   @Override

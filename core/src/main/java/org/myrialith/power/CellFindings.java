@@ -166,13 +166,18 @@ record CellFindings(TreePlan plan) {
         && node.amps() <= plan.supply().mostCellAmps();
   }
 
+  private boolean sent(int hertz) {
+    return plan.wiring().plans().stream().allMatch(p -> p.emitters() == 0 || p.sendsAt(hertz));
+  }
+
   /** Slower clocks that are enough, with what the bare chip draws then; where lines allow them. */
   private List<Remedy> slower() {
-    boolean any =
-        plan.wiring().plans().stream().allMatch(p -> p.emitters() == 0 || p.anyClock())
-            && !plan.brief().controller().portable();
+    if (plan.brief().controller().portable()) {
+      return List.of();
+    }
     return Arrays.stream(ClockRate.values())
-        .filter(rate -> any && rate != ClockRate.USUAL)
+        .filter(rate -> rate != ClockRate.USUAL)
+        .filter(rate -> sent(plan.brief().at(rate).controller().clockHz()))
         .map(rate -> plan.clocked(rate, ControllerDraw.of(plan.brief().at(rate))))
         .filter(there -> !there.quicker(plan))
         .filter(CellFindings::carries)

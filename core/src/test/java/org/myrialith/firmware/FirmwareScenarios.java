@@ -46,9 +46,11 @@ import org.myrialith.layout.Panel;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;
+import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.Gadgets;
@@ -143,6 +145,14 @@ final class FirmwareScenarios {
         Named.of("RGB on registers, small core", GadgetPlan.of(SwitchedGadgets.rgbSmall())),
         Named.of("registers beside pixels, limited", GadgetPlan.of(SwitchedGadgets.beside(true))),
         Named.of("registers beside pixels", GadgetPlan.of(SwitchedGadgets.beside(false))),
+        Named.of("slow: lantern at 8 MHz", slow(ClockRate.MHZ_8, DemoGadgets.tideLantern())),
+        Named.of("slow: post at 8 MHz", slow(ClockRate.MHZ_8, DemoGadgets.mooringPost())),
+        Named.of("slow: limited, small core", slow(ClockRate.MHZ_8, limitedSmall())),
+        Named.of(
+            "slow: registers at 1 MHz", slow(ClockRate.MHZ_1, SwitchedGadgets.eighteenDigits())),
+        Named.of("slow: pins at 1 MHz", slow(ClockRate.MHZ_1, SwitchedGadgets.bar())),
+        Named.of("slow: expanders at 8 MHz", slow(ClockRate.MHZ_8, SwitchedGadgets.elevens())),
+        Named.of("slow: display at 1 MHz", slow(ClockRate.MHZ_1, SwitchedGadgets.clock(true))),
         Named.of("bar on pins", GadgetPlan.of(SwitchedGadgets.bar())),
         Named.of("five by eight RGB on sinks", GadgetPlan.of(SwitchedGadgets.sinks())),
         Named.of("grey scale, limited", GadgetPlan.of(SwitchedGadgets.greyOwn())),
@@ -568,5 +578,11 @@ final class FirmwareScenarios {
                 "f1",
                 List.of(
                     new Frame(Picture.of(11, 1, one), 10), new Frame(Picture.of(11, 1, two), 30))));
+  }
+
+  /** On an oscillator of its own: slower, and on a lithium cell. */
+  private static GadgetPlan slow(ClockRate rate, Gadget gadget) {
+    Supply cell = new Supply("Cell", 3.7, 2, SupplyKind.LITHIUM, 3000);
+    return GadgetPlan.of(gadget.with(gadget.brief().at(rate).withSupply(Optional.of(cell))));
   }
 }

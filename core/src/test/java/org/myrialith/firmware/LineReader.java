@@ -34,8 +34,12 @@ import org.myrialith.tool.TwoWireBus;
  * @param wires in the order of the circuit's pins
  */
 record LineReader(Path dump, CircuitPlan line, List<String> wires) {
-  /** Between two frames on pins. */
+  /** Between two frames on pins, at 16 MHz. */
   private static final long PAUSE_NANOS = 15_000;
+
+  private long pauseNanos() {
+    return PAUSE_NANOS * 16_000_000L / line.brief().controller().clockHz();
+  }
 
   /** A turn of a timer: 256 steps at 1/64 of 16 MHz. */
   static final long TURN_NANOS = 1_024_000;
@@ -64,6 +68,12 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     boolean fast = ((OneWirePixels) line.circuit()).rate() == BitRate.KHZ_800;
     if (line.brief().controller().portable()) { // drawn by SPI: one or two quarters of a bit
       return EdgeDecoder.oneWire(dump, wires.get(0), 312.5, 625, 1250);
+    }
+    // class data: 0 high for 0.35 us, 1 for 0.7 to 0.9, of older strings 0.5 and 1.2, each 0.15 off
+    if (line.brief().controller().clockHz() == 8_000_000) { // 125 ns a cycle
+      return fast
+          ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 750, 1250)
+          : EdgeDecoder.oneWire(dump, wires.get(0), 500, 1250, 2500);
     }
     return fast
         ? EdgeDecoder.oneWire(dump, wires.get(0), 375, 812.5, 1250)
@@ -431,7 +441,7 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     long last = -1;
     long before = -1;
     for (EdgeDecoder.Change change : EdgeDecoder.changes(dump, wires)) {
-      if (last >= 0 && change.at() - last > PAUSE_NANOS) {
+      if (last >= 0 && change.at() - last > pauseNanos()) {
         all.add(shown(wired, pins, state, start, last, before));
         before = last;
         start = -1;
