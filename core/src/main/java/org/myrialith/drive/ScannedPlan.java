@@ -31,6 +31,9 @@ public record ScannedPlan(
   private static final double NEAR_LIGHT_CYCLES = 46;
   private static final double PASSED_LIGHT_CYCLES = 96;
 
+  /** Of a light that is only on or off and compared: its bit is masked. */
+  private static final double MASKED_LIGHT_CYCLES = 49.5;
+
   /** Of a light whose level is only copied, as slots are made when they begin. */
   private static final double COPIED_CYCLES = 4;
 
@@ -126,10 +129,13 @@ public record ScannedPlan(
     if (polled()) {
       return COPIED_CYCLES * timing.turns() * lightsOfATurn() * brief.controller().cycleSeconds();
     }
+    boolean compared = circuit.scan().method() == ScanMethod.PLAIN && !dims();
     double first =
-        timing.passes() > 1
-            ? PASSED_LIGHT_CYCLES
-            : circuit instanceof ScannedPins ? LIGHT_CYCLES : NEAR_LIGHT_CYCLES;
+        compared
+            ? MASKED_LIGHT_CYCLES
+            : timing.passes() > 1
+                ? PASSED_LIGHT_CYCLES
+                : circuit instanceof ScannedPins ? LIGHT_CYCLES : NEAR_LIGHT_CYCLES;
     double slot = circuit.scan().method() == ScanMethod.PLAIN ? COMPARED_CYCLES : BIT_CYCLES;
     double light =
         first * timing.passes() + slot * timing.slotsOfARow() + (dims() ? 0 : LOOK_UP_CYCLES);

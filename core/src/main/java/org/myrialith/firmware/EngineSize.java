@@ -34,7 +34,7 @@ final class EngineSize {
     LIMITED_LINES(132, 265),
     /** The limiter of levels of two bytes. */
     DEEP_LIMITER(57, 123),
-    FADES(985, 525),
+    FADES(1150, 590),
     /** Levels laid over others. */
     MIXING(179, 100),
     /** Levels of two bytes. */
@@ -46,7 +46,7 @@ final class EngineSize {
     TOUCH(72, 72),
     CHANCE(296, 58),
     EVERY(252, 114),
-    VALUES(976, 550),
+    VALUES(1150, 690),
     CLOCK(529, 420),
     CLOCK_CHIP(900, 720),
     KEPT(630, 500),

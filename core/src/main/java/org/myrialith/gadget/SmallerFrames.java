@@ -20,6 +20,9 @@ record SmallerFrames(Gadget gadget) {
   /** Cells of pictures that are tried: each way plans all of them once more. */
   private static final long MOST_CELLS = 40_000;
 
+  /** The same of effects that the controller is to compute: their pictures need no packing. */
+  private static final long MOST_COMPUTED = 400_000;
+
   private static final int[] COLOURS = {64, 16, 4};
 
   /** Returns the ways that leave room; of very many cells only what takes no trial of pictures. */
@@ -32,16 +35,16 @@ record SmallerFrames(Gadget gadget) {
             .distinct()
             .mapToLong(picture -> (long) picture.columns() * picture.rows())
             .sum();
+    List<Remedy> all = new ArrayList<>();
+    if (!gadget.programme().recipes().isEmpty() && cells <= MOST_COMPUTED) {
+      tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
+    }
     if (cells > MOST_CELLS) {
       return new Savings(
-          List.of(),
+          all,
           phrase(
-              "Fewer colours, fewer frames and effects computed on the controller were not tried, as there are %s cells of pictures; %s are tried at most.",
+              "Fewer colours and fewer frames were not tried, as there are %s cells of pictures; %s are tried at most.",
               Quantity.number(cells), Quantity.number(MOST_CELLS)));
-    }
-    List<Remedy> all = new ArrayList<>();
-    if (!gadget.programme().recipes().isEmpty()) {
-      tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
     }
     for (int colours : COLOURS) {
       if (tried(

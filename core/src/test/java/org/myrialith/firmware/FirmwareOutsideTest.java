@@ -28,7 +28,6 @@ import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ExpanderPlan;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.PinPlan;
-import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.frames.Show;
 import org.myrialith.gadget.GadgetPlan;

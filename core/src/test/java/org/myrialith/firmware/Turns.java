@@ -314,6 +314,9 @@ final class Turns {
         turns.add(new Turn(stretch.start(), new long[outputs], new ArrayList<>()));
       }
       last = stretch.row();
+      if (turns.isEmpty()) {
+        continue; // a chain begins with what follows the first slot
+      }
       Turn turn = turns.get(turns.size() - 1);
       turn.slots().add(stretch.end() - stretch.start());
       for (int output = 0; output < outputs; output++) {
