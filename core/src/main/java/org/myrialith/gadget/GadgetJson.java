@@ -15,6 +15,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
+import org.myrialith.lettering.FontFile;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -35,11 +36,14 @@ public final class GadgetJson {
   /** The version that is written, and the only one that is read. */
   static final int VERSION = 1;
 
+  /** The longest text is a font that was brought in, or the colours of the largest picture. */
+  private static final int MOST_STRING = FontFile.MOST_LENGTH + 1000;
+
   /** No gadget within its bounds is nested deeper, or has longer texts, numbers or more parts. */
   private static final StreamReadConstraints LIMITS =
       StreamReadConstraints.builder()
           .maxNestingDepth(32)
-          .maxStringLength(100_000)
+          .maxStringLength(MOST_STRING)
           .maxNameLength(200)
           .maxNumberLength(60)
           .maxDocumentLength(64L << 20)

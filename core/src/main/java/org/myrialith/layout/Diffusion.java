@@ -27,7 +27,9 @@ public final class Diffusion {
   public static double ripple(double pitchMm, double gapMm) {
     double bright = sum(pitchMm, gapMm, 0);
     double dark = sum(pitchMm, gapMm, 0.5);
-    return (bright - dark) / (bright + dark);
+    double ripple = (bright - dark) / (bright + dark);
+    // so near that all light is in the middle: there is nothing between, and the sums run out
+    return Double.isFinite(ripple) ? ripple : 1;
   }
 
   private static double sum(double pitchMm, double gapMm, double shift) {

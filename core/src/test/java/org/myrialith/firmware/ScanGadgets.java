@@ -239,7 +239,7 @@ final class ScanGadgets {
                     Controller.AVR8_32K,
                     panel(4, 3, "single-red"),
                     matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
-                        .scanned(Scan.of(20, 1, 4).by(ScanMethod.PLAIN))))),
+                        .scanned(Scan.of(60, 1, 4).by(ScanMethod.PLAIN))))),
         Named.of("four digits on the small class", GadgetPlan.of(smallDigits())),
         Named.of(
             "thirty lights between six pins, one at a time",

@@ -124,7 +124,7 @@ class GuardTest {
     byte[] form = ("title=" + "a".repeat(3_000_000)).getBytes(StandardCharsets.UTF_8);
     var answer = application.send("POST", "/gadgets", "application/x-www-form-urlencoded", form);
     assertThat(answer.statusCode()).isBetween(400, 499);
-    assertThat(answer.body()).doesNotContain("16 MB");
+    assertThat(answer.body()).doesNotContain("32 MB");
   }
 
   /** Answered by the server before any filter: closed all the same. */

@@ -200,7 +200,7 @@ class PagesTest {
     String id = application.bring(DemoGadgets.tideLantern());
     Path empty = Files.write(folder.resolve("empty.gif"), new byte[0]);
     Path text = Files.writeString(folder.resolve("<b>nö.png"), "not a picture");
-    Path large = Files.write(folder.resolve("large.gif"), new byte[(16 << 20) + 4096]);
+    Path large = Files.write(folder.resolve("large.gif"), new byte[(32 << 20) + 4096]);
     byte[] huge = new byte[40];
     System.arraycopy("GIF89a".getBytes(StandardCharsets.US_ASCII), 0, huge, 0, 6);
     Arrays.fill(huge, 6, 10, (byte) 0xff);
@@ -212,7 +212,7 @@ class PagesTest {
               List.of(empty, "a GIF or a PNG"),
               List.of(text, "a GIF or a PNG"),
               List.of(claims, "65535"),
-              List.of(large, "16 MB"))) {
+              List.of(large, "32 MB"))) {
         page.navigate(address(id, "frames"));
         page.locator("input[type=file]").setInputFiles((Path) step.get(0));
         screen.button("Look at it first").click();

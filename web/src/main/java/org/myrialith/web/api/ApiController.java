@@ -21,6 +21,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.web.frames.ImageBench;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -200,8 +201,10 @@ class ApiController {
   @GetMapping(path = "/projects/{id}/firmware", produces = "application/zip")
   ResponseEntity<byte[]> firmware(@PathVariable UUID id) {
     Map<String, byte[]> files = projects.open(id).plan().firmwareFiles();
-    return files.isEmpty()
-        ? ResponseEntity.notFound().build()
-        : ResponseEntity.ok(ZipWriter.zip(files));
+    if (files.isEmpty()) {
+      throw new NotThereException(
+          "There is no firmware yet: the gadget has nothing to play, or a circuit that can't be driven.");
+    }
+    return ResponseEntity.ok(ZipWriter.zip(files));
   }
 }

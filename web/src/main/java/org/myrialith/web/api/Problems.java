@@ -56,8 +56,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail missing(NotThereException e) {
-    return problem(
-        HttpStatus.NOT_FOUND, "Not found", "There is no such project or revision.", List.of());
+    return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage(), List.of());
   }
 
   @ExceptionHandler

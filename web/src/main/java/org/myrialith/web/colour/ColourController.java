@@ -107,9 +107,11 @@ class ColourController {
   /** An exponent that was typed while another curve is picked is not put back without a word. */
   private static void refuseExponent(Map<String, String> form, ObjectNode node) {
     String shown =
-        node.has("exponent") ? TypedNumber.text(node.get("exponent").asDouble()) : USUAL_EXPONENT;
+        node.has("exponent") && node.get("exponent").isNumber()
+            ? TypedNumber.text(node.get("exponent").asDouble())
+            : USUAL_EXPONENT;
     String typed = form.getOrDefault("exponent", shown).strip();
-    if (!typed.equals(shown) && !typed.equals(USUAL_EXPONENT)) {
+    if (!typed.isEmpty() && !typed.equals(shown) && !typed.equals(USUAL_EXPONENT)) {
       throw new InputException(
           "exponent", typed, "a number for the power law only: pick that curve first");
     }

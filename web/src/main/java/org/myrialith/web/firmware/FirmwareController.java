@@ -17,6 +17,7 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.pages.TakenFile;
+import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -122,9 +123,11 @@ class FirmwareController {
   ResponseEntity<byte[]> archive(@PathVariable UUID id, @PathVariable int revision) {
     GadgetPlan plan = projects.plan(id, revision);
     Map<String, byte[]> files = plan.firmwareFiles();
-    return files.isEmpty()
-        ? ResponseEntity.notFound().build()
-        : TakenFile.of(plan, "-firmware.zip", "application/zip", ZipWriter.zip(files));
+    if (files.isEmpty()) {
+      throw new NotThereException(
+          "There is no firmware yet: the gadget has nothing to play, or a circuit that can't be driven.");
+    }
+    return TakenFile.of(plan, "-firmware.zip", "application/zip", ZipWriter.zip(files));
   }
 
   @GetMapping("/r/{revision}/gadget.json")

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.URI;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -24,7 +25,7 @@ final class NeighboursOnly extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     boolean loopback = InetAddress.getByName(request.getLocalAddr()).isLoopbackAddress();
-    if (loopback && !NAMES.contains(request.getServerName())) {
+    if (loopback && !NAMES.contains(plain(request.getServerName()))) {
       response.sendError(HttpServletResponse.SC_FORBIDDEN);
       return;
     }
@@ -33,6 +34,14 @@ final class NeighboursOnly extends OncePerRequestFilter {
       return;
     }
     chain.doFilter(request, response);
+  }
+
+  /**
+   * Names are the same in any case, and with the dot that ends a whole one (RFC 9110, RFC 1034).
+   */
+  private static String plain(String name) {
+    String small = name.toLowerCase(Locale.ROOT);
+    return small.endsWith(".") ? small.substring(0, small.length() - 1) : small;
   }
 
   private static boolean foreign(HttpServletRequest request) {
@@ -44,7 +53,8 @@ final class NeighboursOnly extends OncePerRequestFilter {
       URI from = URI.create(origin);
       int port = from.getPort() < 0 ? 80 : from.getPort();
       return !request.getScheme().equals(from.getScheme())
-          || !request.getServerName().equals(from.getHost())
+          || from.getHost() == null
+          || !plain(request.getServerName()).equals(plain(from.getHost()))
           || request.getServerPort() != port;
     } catch (IllegalArgumentException e) {
       return true;

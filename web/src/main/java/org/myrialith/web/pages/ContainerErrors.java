@@ -28,7 +28,7 @@ class ContainerErrors implements ErrorController {
               "The request is damaged: an upload or an address that can't be read. Nothing was changed.",
           404, "There is nothing at this address.",
           405, "That address takes no such request. Nothing was changed.",
-          413, "The file is too large: at most 16 MB are taken. Nothing was changed.");
+          413, "The file is too large: at most 32 MB are taken. Nothing was changed.");
 
   private static final int TOO_LARGE = 413;
   private static final String FORM_TOO_LARGE =

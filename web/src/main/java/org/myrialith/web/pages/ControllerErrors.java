@@ -49,12 +49,14 @@ class ControllerErrors {
     return page;
   }
 
-  @ExceptionHandler({NotThereException.class, NoResourceFoundException.class})
+  @ExceptionHandler(NoResourceFoundException.class)
   ModelAndView missing() {
-    return page(
-        HttpStatus.NOT_FOUND,
-        "There is nothing at this address. It may have been deleted.",
-        List.of());
+    return missing(new NotThereException());
+  }
+
+  @ExceptionHandler(NotThereException.class)
+  ModelAndView missing(NotThereException e) {
+    return page(HttpStatus.NOT_FOUND, e.getMessage(), List.of());
   }
 
   @ExceptionHandler(InputException.class)
@@ -112,7 +114,7 @@ class ControllerErrors {
     return page(
         HttpStatus.CONTENT_TOO_LARGE,
         "The file is too large. Nothing was changed.",
-        List.of(new InputError("file", "more than 16 MB", "at most 16 MB")));
+        List.of(new InputError("file", "more than 32 MB", "at most 32 MB")));
   }
 
   @ExceptionHandler(MethodArgumentTypeMismatchException.class)

@@ -8,4 +8,9 @@ public final class NotThereException extends RuntimeException {
   public NotThereException() {
     super("There is nothing at this address. It may have been deleted.");
   }
+
+  /** Says what is missing. */
+  public NotThereException(String what) {
+    super(what);
+  }
 }

@@ -157,8 +157,8 @@ class LayoutImportTest {
           "many.csv",
           ("x,y\n" + "1,2\n".repeat(1_000_000)).getBytes(StandardCharsets.US_ASCII));
       assertThat(screen.page().locator("#notice")).containsText("8192 rows");
-      bring(screen.page(), "large.csv", new byte[(16 << 20) + 9999]);
-      assertThat(screen.page().locator("#notice")).containsText("16 MB");
+      bring(screen.page(), "large.csv", new byte[(32 << 20) + 9999]);
+      assertThat(screen.page().locator("#notice")).containsText("32 MB");
       assertThat(application.head(id)).isEqualTo(1);
     }
   }
