@@ -1,5 +1,7 @@
 package org.myrialith.frames;
 
+import static org.myrialith.finding.Reckoning.given;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -13,21 +15,26 @@ import org.myrialith.parts.Tint;
 
 /**
  * Whether a clip flashes so that it can bring on a seizure, judged by what its emitters give after
- * curve and limiter.
+ * curve and limiter, relative to the greatest luminance that the gadget reaches.
  *
  * <p>WCAG 2.2, 2.3.1: no more than three general flashes and no more than three red flashes in any
- * one second. A general flash is a pair of opposing changes of relative luminance by 10 % of the
- * maximum or more, the darker below 0.80. A red flash is a pair of opposing changes to or from a
- * saturated red, R ÷ (R + G + B) of 0.8 or more, that differ by more than 20 in 320 · (R − G − B),
- * as common practice has it, or by more than 0.2 in u′v′ (CIE 1976). Light is taken as proportional
- * to the level, the colours of the dies as those of sRGB. The area is that of all emitters that
- * flash too often within one and the same second, in step or not, which is the safe side: a clip
- * fails when that is a quarter of them or more.
+ * one second, unless the combined area of the flashes that occur concurrently is less than 0.006
+ * steradian within any 10 degrees of the field of view, a quarter of it. A general flash is a pair
+ * of opposing changes of relative luminance by 10 % of the maximum or more, the darker below 0.80.
+ * A red flash is a pair of opposing changes to or from a saturated red, R ÷ (R + G + B) of 0.8 or
+ * more, that differ by more than 20 in 320 · (R − G − B), as common practice has it, or by more
+ * than 0.2 in u′v′ (CIE 1976). Light is taken as proportional to the level, the colours of the dies
+ * as those of sRGB.
  *
- * @param flashingShare most emitters (as a share, 0 to 1) with more than three flashes in the same
- *     second
+ * <p>Emitters flash concurrently where their changes come together, within a frame of 60 Hz, and go
+ * on doing so: in step or against each other, but not one after the other. A text that goes by
+ * changes other dots each time, and a candle each of its lights by itself.
+ *
+ * @param general largest area that flashes together more than three times in a second, as a share
+ *     of a field of view of 10 degrees; 0 for none
+ * @param red the same of red flashes
  */
-public record FlashCheck(double flashingShare) {
+public record FlashCheck(double general, double red) {
   private static final double CHANGE = 0.10;
   private static final double DARKER_BELOW = 0.80;
   private static final double SATURATED = 0.8;
@@ -38,12 +45,27 @@ public record FlashCheck(double flashingShare) {
   /** More than three flashes: seven changes, or more. */
   private static final int CHANGES = 7;
 
+  /** A quarter of a field of 10 degrees. */
   private static final double AREA_SHARE = 0.25;
+
+  /** Solid angle of 10 degrees of the field of view (sr): four times 0.006. */
+  private static final double FIELD_STERADIAN = 0.024;
+
+  /** Changes that are not farther apart come together: a frame of 60 Hz (ms). */
+  private static final int TOGETHER_MILLIS = 17;
 
   /**
    * Steps through all emitters that are looked at; a longer row of turns is cut into its second.
    */
   private static final long MOST_STEPS = 400_000_000L;
+
+  /** Sevens of changes that are kept to be compared; of more, all count as coming together. */
+  private static final int MOST_SEVENS = 6_000_000;
+
+  /** Returns the larger of both areas. */
+  public double flashingShare() {
+    return Math.max(general, red);
+  }
 
   /**
    * A stretch of time in which the clip looks the same.
@@ -53,45 +75,50 @@ public record FlashCheck(double flashingShare) {
    */
   private record Turn(int frame, int factor, long startMillis) {}
 
-  /** Returns the number that a judgement rests on. */
-  public Reckoning reckoning(String key) {
+  /** Returns the numbers that a judgement rests on. */
+  public List<Reckoning> reckonings(String key, SeenFrom from) {
+    return List.of(
+        reckoning(key, "General flashes together", general, from),
+        reckoning(key + "-red", "Red flashes together", red, from));
+  }
+
+  private static Reckoning reckoning(String key, String name, double share, SeenFrom from) {
+    double metres = from.distanceMm() / 1000;
+    double area = share * FIELD_STERADIAN * metres * metres;
     return new Reckoning(
         key,
-        "Emitters that flash too often",
-        flashingShare * 100,
-        "%",
-        "emitters with more than 3 pairs of opposing changes, of luminance by 10 % or more or to and from saturated red, in the same second, at the most ÷ all emitters",
-        List.of(),
+        name,
+        share * 100,
+        "% of 10°",
+        "area that flashes together more than three times in a second ÷ distance² ÷ 0.024 sr × 100",
+        List.of(given("area", area, "m²"), given("distance", metres, "m")),
         Source.standard("WCAG 2.2, success criterion 2.3.1"));
   }
 
   /** Returns whether the clip may start by itself. */
   public boolean safe() {
-    return flashingShare < AREA_SHARE;
+    return flashingShare() < AREA_SHARE;
   }
 
-  /**
-   * Returns what is true of a clip whose fixture hangs on several wires.
-   *
-   * @param clips with what was found for each, the runs of the fixture
-   */
+  /** Returns what is true of a clip whose fixture hangs on several wires: its runs together. */
   static FlashCheck together(Map<ClipLevels, FlashCheck> clips) {
-    if (clips.size() == 1) {
-      return clips.values().iterator().next();
+    return new FlashCheck(
+        clips.values().stream().mapToDouble(FlashCheck::general).sum(),
+        clips.values().stream().mapToDouble(FlashCheck::red).sum());
+  }
+
+  /** Returns the greatest luminance of all frames of clips, of 1 at the full level. */
+  public static double brightest(List<ClipLevels> clips) {
+    double most = 0;
+    for (ClipLevels clip : clips) {
+      most = Math.max(most, new Row(clip, SeenFrom.NEAR).brightest());
     }
-    double flashing = 0;
-    int emitters = 0;
-    for (Map.Entry<ClipLevels, FlashCheck> run : clips.entrySet()) {
-      int own = run.getKey().cells().length;
-      flashing += run.getValue().flashingShare() * own;
-      emitters += own;
-    }
-    return new FlashCheck(flashing / emitters);
+    return most;
   }
 
   /** Checks a clip by itself, as it repeats, without a limiter. */
-  public static FlashCheck of(ClipLevels clip) {
-    Row row = new Row(clip);
+  public static FlashCheck of(ClipLevels clip, SeenFrom from) {
+    Row row = new Row(clip, from);
     repeat(row, clip.clip(), 0);
     return row.judged();
   }
@@ -103,7 +130,8 @@ public record FlashCheck(double flashingShare) {
    * @param seen its levels, one after the other
    * @param starts from when on each is seen (ms)
    */
-  public static FlashCheck of(ClipLevels like, List<Levels> seen, List<Integer> starts) {
+  public static FlashCheck of(
+      ClipLevels like, List<Levels> seen, List<Integer> starts, SeenFrom from) {
     Row row =
         new Row(
             new ClipLevels(
@@ -115,7 +143,8 @@ public record FlashCheck(double flashingShare) {
                 seen,
                 like.sums(),
                 like.shared(),
-                Optional.empty()));
+                Optional.empty()),
+            from);
     for (int i = 0; i < seen.size(); i++) {
       row.add(i, Limiter.WHOLE, starts.get(i));
     }
@@ -127,12 +156,12 @@ public record FlashCheck(double flashingShare) {
    *
    * @param clip position among the clips of the show
    */
-  public static FlashCheck of(Sent sent, int clip) {
+  public static FlashCheck of(Sent sent, int clip, SeenFrom from) {
     ClipLevels levels = sent.clips().get(clip);
     if (sent.limiter().isEmpty() || !sent.show().whole()) {
-      return ofRepeating(sent.show(), levels);
+      return ofRepeating(sent.show(), levels, from);
     }
-    Row row = new Row(levels);
+    Row row = new Row(levels, from);
     Row[] two = {row};
     sent.show()
         .walk((index, start, hold, frames) -> two[0].add(frames[clip], sent.factor(frames), start));
@@ -140,12 +169,12 @@ public record FlashCheck(double flashingShare) {
     long length = sent.show().lengthMillis();
     int turns = (int) (1 + WINDOW_MILLIS / Math.max(1, length));
     for (int turn = 1; turn <= turns; turn++) {
-      long from = turn * length;
+      long begin = turn * length;
       sent.show()
           .walk(
               (index, start, hold, frames) -> {
                 if (start <= WINDOW_MILLIS) {
-                  two[0].add(frames[clip], sent.factor(frames), from + start);
+                  two[0].add(frames[clip], sent.factor(frames), begin + start);
                 }
               });
     }
@@ -153,8 +182,8 @@ public record FlashCheck(double flashingShare) {
   }
 
   /** Without a limiter the clip repeats, but for the seam where the show starts again. */
-  private static FlashCheck ofRepeating(Show show, ClipLevels levels) {
-    Row repeating = new Row(levels);
+  private static FlashCheck ofRepeating(Show show, ClipLevels levels, SeenFrom from) {
+    Row repeating = new Row(levels, from);
     repeat(repeating, levels.clip(), 0);
     FlashCheck within = repeating.judged();
     long length = show.lengthMillis();
@@ -162,7 +191,7 @@ public record FlashCheck(double flashingShare) {
     if (length % own == 0) {
       return within;
     }
-    Row seam = new Row(levels);
+    Row seam = new Row(levels, from);
     long first = Math.max(0, length / own - 1 - 2 * WINDOW_MILLIS / own) * own;
     long now = first;
     List<Frame> frames = levels.clip().frames();
@@ -171,7 +200,9 @@ public record FlashCheck(double flashingShare) {
       now += frames.get(f).holdMillis();
     }
     repeat(seam, levels.clip(), length);
-    return new FlashCheck(Math.max(within.flashingShare(), seam.judged().flashingShare()));
+    FlashCheck across = seam.judged();
+    return new FlashCheck(
+        Math.max(within.general(), across.general()), Math.max(within.red(), across.red()));
   }
 
   private static void repeat(Row row, Clip clip, long from) {
@@ -195,12 +226,29 @@ public record FlashCheck(double flashingShare) {
     private final Tint[] tints;
 
     private final double full;
+    private final SeenFrom from;
 
-    Row(ClipLevels clip) {
+    Row(ClipLevels clip, SeenFrom from) {
       this.clip = clip;
+      this.from = from;
       this.channels = clip.stretch().channelsPerUnit();
       this.tints = clip.stretch().shows().stream().map(Stretch.Shows::tint).toArray(Tint[]::new);
       this.full = clip.plan().fullLevel();
+    }
+
+    double brightest() {
+      double most = 0;
+      for (int f = 0; f < clip.perFrame().size(); f++) {
+        Turn turn = new Turn(f, Limiter.WHOLE, 0);
+        for (int emitter = 0; emitter < clip.cells().length; emitter++) {
+          most = Math.max(most, luminance(rgb(emitter, turn)));
+        }
+      }
+      return most;
+    }
+
+    private static double luminance(double[] rgb) {
+      return 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
     }
 
     void add(int frame, int factor, long start) {
@@ -218,16 +266,27 @@ public record FlashCheck(double flashingShare) {
 
     FlashCheck judged() {
       int emitters = clip.cells().length;
-      if (tooSlow() || (long) emitters * turns.size() > MOST_STEPS) {
-        return new FlashCheck(tooSlow() ? 0 : 1);
+      if (tooSlow()) {
+        return new FlashCheck(0, 0);
       }
-      Seconds seconds = new Seconds(turns);
-      for (int emitter = 0; emitter < emitters; emitter++) {
-        if (clip.cells()[emitter] != ClipLevels.DARK) {
-          look(emitter, seconds);
+      FlashingArea area = FlashingArea.of(clip.stretch(), from.distanceMm());
+      if ((long) emitters * turns.size() > MOST_STEPS) {
+        return new FlashCheck(area.share(emitters), area.share(emitters));
+      }
+      double general = 0;
+      double red = 0;
+      for (int[] window : area.windows()) {
+        Sevens light = new Sevens();
+        Sevens redness = new Sevens();
+        for (int emitter : window) {
+          if (clip.cells()[emitter] != ClipLevels.DARK) {
+            look(emitter, light, redness);
+          }
         }
+        general = Math.max(general, area.share(light.most(window.length)));
+        red = Math.max(red, area.share(redness.most(window.length)));
       }
-      return new FlashCheck((double) seconds.most() / emitters);
+      return new FlashCheck(general, red);
     }
 
     /** No seven changes of any kind within a second: nothing can flash too often. */
@@ -241,20 +300,21 @@ public record FlashCheck(double flashingShare) {
       return true;
     }
 
-    private void look(int emitter, Seconds seconds) {
-      seconds.begin();
-      Swings light = new Swings();
-      Swings red = new Swings();
+    private void look(int emitter, Sevens light, Sevens red) {
+      light.begin();
+      red.begin();
       Swing luminance = new Swing();
       RedSwing redness = new RedSwing();
-      for (int t = 0; t < turns.size(); t++) {
-        double[] rgb = rgb(emitter, turns.get(t));
-        double y = 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
-        if (luminance.turned(y)) {
-          light.changed(t, seconds);
+      for (Turn turn : turns) {
+        double[] rgb = rgb(emitter, turn);
+        for (int colour = 0; colour < rgb.length; colour++) {
+          rgb[colour] /= from.brightest();
+        }
+        if (luminance.turned(luminance(rgb))) {
+          light.changed(turn.startMillis());
         }
         if (redness.turned(rgb)) {
-          red.changed(t, seconds);
+          red.changed(turn.startMillis());
         }
       }
     }
@@ -275,60 +335,64 @@ public record FlashCheck(double flashingShare) {
   }
 
   /**
-   * How many emitters flash too often in the second that begins with each turn: no other second has
-   * more of them. Mutable, lives within one check.
+   * Seven changes of an emitter in a row within a second, by the times at which they come: emitters
+   * that have the same seven flash together. Times are told apart by frames of 60 Hz, which begin
+   * at two places, so that no border parts what comes together. Mutable, lives within one check.
    */
-  private static final class Seconds {
-    private final long[] starts;
-    private final int[] flashing;
-    private final int[] seenAt;
-    private int emitter;
-
-    Seconds(List<Turn> turns) {
-      this.starts = turns.stream().mapToLong(Turn::startMillis).toArray();
-      this.flashing = new int[starts.length];
-      this.seenAt = new int[starts.length];
-    }
+  private static final class Sevens {
+    private final long[] last = new long[CHANGES];
+    private long[][] all = new long[2][1024];
+    private int count;
+    private int changes;
+    private boolean whole = true;
 
     /** Goes on to the next emitter. */
     void begin() {
-      emitter++;
+      changes = 0;
     }
 
-    /**
-     * Notes too many changes from one turn to another.
-     *
-     * @param from before which all seconds are noted already
-     * @return from where they are noted now
-     */
-    int note(int first, int last, int from) {
-      if (starts[last] - starts[first] > WINDOW_MILLIS) {
-        return from;
+    void changed(long millis) {
+      last[changes++ % CHANGES] = millis;
+      if (changes < CHANGES || millis - last[changes % CHANGES] > WINDOW_MILLIS || !whole) {
+        return;
       }
-      for (int t = first; t >= from && starts[last] - starts[t] <= WINDOW_MILLIS; t--) {
-        flashing[t] += seenAt[t] == emitter ? 0 : 1;
-        seenAt[t] = emitter;
+      if (count == all[0].length) {
+        whole = count < MOST_SEVENS;
+        all[0] = Arrays.copyOf(all[0], whole ? 2 * count : count);
+        all[1] = Arrays.copyOf(all[1], all[0].length);
       }
-      return first + 1;
+      if (whole) {
+        all[0][count] = mixed(0);
+        all[1][count++] = mixed(TOGETHER_MILLIS / 2);
+      }
     }
 
-    int most() {
-      return Arrays.stream(flashing).max().orElse(0);
-    }
-  }
-
-  /** The last changes. */
-  private static final class Swings {
-    private final int[] turns = new int[CHANGES];
-    private int changes;
-    private int noted;
-
-    void changed(int turn, Seconds seconds) {
-      turns[changes % CHANGES] = turn;
-      changes++;
-      if (changes >= CHANGES) {
-        noted = seconds.note(turns[changes % CHANGES], turn, noted);
+    /** The seven times as one number: a multiplicative hash of 64 bits (FNV-1a, its prime). */
+    private long mixed(int shift) {
+      long hash = 0xcbf29ce484222325L;
+      for (int i = 0; i < CHANGES; i++) {
+        long bin = (last[(changes + i) % CHANGES] + shift) / TOGETHER_MILLIS;
+        hash = (hash ^ bin) * 0x100000001b3L;
+        hash ^= hash >>> 29;
       }
+      return hash;
+    }
+
+    /** Returns how many emitters have the same seven at the most. */
+    int most(int emitters) {
+      if (!whole) {
+        return emitters;
+      }
+      int most = 0;
+      for (long[] one : all) {
+        Arrays.sort(one, 0, count);
+        int run = 0;
+        for (int i = 0; i < count; i++) {
+          run = i > 0 && one[i] == one[i - 1] ? run + 1 : 1;
+          most = Math.max(most, run);
+        }
+      }
+      return most;
     }
   }
 

@@ -33,6 +33,7 @@ public record FramesStep(
     Programme programme,
     Show show,
     Map<String, FlashCheck> flashes,
+    SeenFrom from,
     Optional<Holds> holds,
     Set<String> valued,
     Set<String> groupless,
@@ -47,17 +48,18 @@ public record FramesStep(
    * Checks all clips.
    *
    * @param resting clips whose fixtures are in no circuit, judged by themselves
+   * @param from where they are seen from
    */
-  public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting) {
+  public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting, SeenFrom from) {
     Map<String, FlashCheck> all = new LinkedHashMap<>();
     Map<String, Map<ClipLevels, FlashCheck>> runs = new LinkedHashMap<>();
     for (int c = 0; c < sent.clips().size(); c++) {
       ClipLevels clip = sent.clips().get(c);
       runs.computeIfAbsent(clip.clip().id(), id -> new IdentityHashMap<>())
-          .put(clip, FlashCheck.of(sent, c));
+          .put(clip, FlashCheck.of(sent, c, from));
     }
     runs.forEach((id, checked) -> all.put(id, FlashCheck.together(checked)));
-    resting.forEach(clip -> all.put(clip.clip().id(), FlashCheck.of(clip)));
+    resting.forEach(clip -> all.put(clip.clip().id(), FlashCheck.of(clip, from)));
     return all;
   }
 
@@ -154,17 +156,16 @@ public record FramesStep(
         .restingOn(holds.working().toArray(Reckoning[]::new));
   }
 
-  private static Finding flashing(Clip clip, FlashCheck check) {
-    double percent = check.flashingShare() * 100;
+  private Finding flashing(Clip clip, FlashCheck check) {
     return Finding.of(
             Step.FRAMES,
             "flashes-" + clip.id(),
             Verdict.TIGHT,
             phrase(
-                "%s flashes more than three times in a second over %s of its emitters. That can bring on seizures; it does not start by itself here.",
-                clip.name(), Quantity.text(percent, "%")))
+                "%s flashes more than three times in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures; it does not start by itself here.",
+                clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
         .advising("Hold its frames longer, or soften the changes of brightness and of red.")
-        .restingOn(check.reckoning("flashing-" + clip.id()));
+        .restingOn(check.reckonings("flashing-" + clip.id(), from).toArray(Reckoning[]::new));
   }
 
   @Override

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.myrialith.brief.BriefStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
@@ -36,6 +37,7 @@ import org.myrialith.frames.ChipCurrents;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.FlashCheck;
 import org.myrialith.frames.FramesStep;
+import org.myrialith.frames.SeenFrom;
 import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
 import org.myrialith.layout.Fixture;
@@ -169,6 +171,7 @@ public final class GadgetPlan {
             wiring(),
             ticks(),
             gadget.brief().controller(),
+            seenFrom(),
             laid()::of));
   }
 
@@ -185,7 +188,7 @@ public final class GadgetPlan {
         cues(),
         draws,
         crossings,
-        cueTable().map(t -> HandTrial.of(t, cues().orElseThrow().lit(), power().darkAmps())),
+        cueTable().map(t -> HandTrial.of(t, cues().orElseThrow(), power().darkAmps())),
         gadget.brief().feeds().map(supply -> supply.amps()));
   }
 
@@ -272,16 +275,23 @@ public final class GadgetPlan {
   }
 
   private FramesStep workFrames() {
-    Map<String, FlashCheck> flashes = FramesStep.check(sent(), laid().resting());
+    List<ClipLevels> lit = Stream.concat(levels().stream(), laid().resting().stream()).toList();
+    SeenFrom from = seenFrom().reaching(FlashCheck.brightest(lit));
+    Map<String, FlashCheck> flashes = FramesStep.check(sent(), laid().resting(), from);
     return new FramesStep(
         gadget.layout(),
         gadget.programme(),
         show(),
         flashes,
+        from,
         firmware().map(FirmwarePlan::holds),
         valued(),
         laid().groupless(),
         laid().edited(levels()));
+  }
+
+  private SeenFrom seenFrom() {
+    return SeenFrom.of(gadget.layout().site().viewingMm(), layout().box(), 1);
   }
 
   /** Fixtures that show values in the scene on the easel. */

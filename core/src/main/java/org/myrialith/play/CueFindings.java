@@ -15,6 +15,7 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.SeenFrom;
 import org.myrialith.parts.KeptMemory;
 import org.myrialith.parts.Timekeeping;
 
@@ -24,7 +25,8 @@ record CueFindings(
     CueTable table,
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
-    Timekeeping own) {
+    Timekeeping own,
+    SeenFrom from) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -41,7 +43,7 @@ record CueFindings(
     table.rows().forEach(row -> stuck(row).ifPresent(all::add));
     all.addAll(restless());
     all.addAll(new CueReach(sheet, table).all());
-    all.addAll(new CueFlashes(table, lit).all());
+    all.addAll(new CueFlashes(table, lit, from).all());
     if (table.clock() >= 0) {
       all.add(new Drift(table.chip().isEmpty() ? own : Timekeeping.CHIP).finding());
     }

@@ -10,6 +10,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.FlashCheck;
+import org.myrialith.frames.SeenFrom;
 
 /**
  * Whether scenes flash, and whether cues make them flash by taking turns, by the rule of {@link
@@ -17,7 +18,7 @@ import org.myrialith.frames.FlashCheck;
  *
  * @param lit all that is ever lit
  */
-record CueFlashes(CueTable table, List<ClipLevels> lit) {
+record CueFlashes(CueTable table, List<ClipLevels> lit, SeenFrom from) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 8000;
 
@@ -26,17 +27,18 @@ record CueFlashes(CueTable table, List<ClipLevels> lit) {
     for (SceneTable scene : table.scenes()) {
       double share = 0;
       for (ClipLevels clip : scene.clips()) {
-        share = Math.max(share, clip == null ? 0 : unsafe(FlashCheck.of(clip)));
+        share = Math.max(share, clip == null ? 0 : unsafe(FlashCheck.of(clip, from)));
       }
       if (share > 0) {
-        all.add(flashing("flashes-" + scene.scene().id(), scene.scene().name(), share));
+        all.add(flashing("flashes-" + scene.scene().id(), scene.scene().name(), share, from));
       }
     }
     if (all.isEmpty()) {
       double share = watched();
       if (share > 0) {
         all.add(
-            flashing("flashes-cues", "What the cues show while nobody touches anything", share));
+            flashing(
+                "flashes-cues", "What the cues show while nobody touches anything", share, from));
       }
     }
     return all;
@@ -48,23 +50,23 @@ record CueFlashes(CueTable table, List<ClipLevels> lit) {
 
   private double watched() {
     CueEngine engine = new CueEngine(table);
-    SeenLight seen = new SeenLight(table, lit);
+    SeenLight seen = new SeenLight(table, lit, from);
     seen.note(engine);
     engine.untouched(WATCHED_MILLIS, () -> seen.note(engine));
     return seen.flashing();
   }
 
   /** Tells of flashes. */
-  static Finding flashing(String key, String what, double share) {
+  static Finding flashing(String key, String what, double share, SeenFrom from) {
     return Finding.of(
             Step.CUES,
             key,
             Verdict.TIGHT,
             phrase(
-                "%s: more than three flashes in a second over %s of the emitters of a fixture. That can bring on seizures.",
-                what, Quantity.text(share * 100, "%")))
+                "%s: more than three flashes in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures.",
+                what, Quantity.text(share * 100, "%"), from.says()))
         .advising(
             "Let scenes stay longer or come softly, or soften changes of brightness and of red.")
-        .restingOn(new FlashCheck(share).reckoning(key));
+        .restingOn(new FlashCheck(share, 0).reckonings(key, from).get(0));
   }
 }

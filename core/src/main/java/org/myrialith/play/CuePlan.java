@@ -19,7 +19,9 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.FlashCheck;
 import org.myrialith.frames.Programme;
+import org.myrialith.frames.SeenFrom;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.KeptMemory;
@@ -34,6 +36,7 @@ import org.myrialith.parts.Timekeeping;
  * @param lit all that is ever lit, for what the limiter has to reckon with
  * @param memory that keeps values while power is off; empty where there is none
  * @param own what the controller counts its seconds by
+ * @param from where it is seen from
  */
 public record CuePlan(
     CueSheet sheet,
@@ -41,7 +44,8 @@ public record CuePlan(
     List<Problem> problems,
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
-    Timekeeping own) {
+    Timekeeping own,
+    SeenFrom from) {
 
   /**
    * Works a sheet out.
@@ -58,6 +62,7 @@ public record CuePlan(
       Wiring wiring,
       Ticks ticks,
       Controller controller,
+      SeenFrom from,
       Function<Clip, List<ClipLevels>> levels) {
     CueCompiler compiler =
         new CueCompiler(sheet, scenes, layout, inputs, programme, controller, levels);
@@ -70,7 +75,8 @@ public record CuePlan(
         List.copyOf(compiler.problems()),
         List.copyOf(lit),
         KeptMemory.of(controller),
-        Timekeeping.of(controller));
+        Timekeeping.of(controller),
+        from.reaching(FlashCheck.brightest(lit)));
   }
 
   /** Returns whether engine and firmware can obey it. */
@@ -90,7 +96,7 @@ public record CuePlan(
           Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
               .advising("Draw frames of a scene, or show a value."));
     }
-    return sound() ? new CueFindings(sheet, table, lit, memory, own).all() : troubles();
+    return sound() ? new CueFindings(sheet, table, lit, memory, own, from).all() : troubles();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */

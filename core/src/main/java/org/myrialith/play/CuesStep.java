@@ -79,7 +79,9 @@ public record CuesStep(
     for (int p = 0; p < trial.parts().size(); p++) {
       HandTrial.Part part = trial.parts().get(p);
       if (part.flashes()) {
-        all.add(CueFlashes.flashing("flashes-hands-" + p, part.name(), part.flashingShare()));
+        all.add(
+            CueFlashes.flashing(
+                "flashes-hands-" + p, part.name(), part.flashingShare(), trial.from()));
       }
     }
     return all;

@@ -8,15 +8,17 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Stretch;
 import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.SeenFrom;
 
 /**
  * What is seen and drawn while hands work all inputs, one after the other: pressed, held, pressed
  * again and again, turned, light and dark, every line of text.
  *
  * @param parts in their order
+ * @param from where it is seen from
  * @param whole whether all was tried; else there was too much to look through
  */
-public record HandTrial(List<Part> parts, boolean whole) {
+public record HandTrial(List<Part> parts, boolean whole, SeenFrom from) {
   /** Levels of wires that are looked through, at most. */
   private static final long MOST_LEVELS = 12_000_000;
 
@@ -58,20 +60,20 @@ public record HandTrial(List<Part> parts, boolean whole) {
   /**
    * Tries all inputs.
    *
-   * @param lit all that is ever lit
+   * @param plan of the cues
    * @param darkAmps what the dark gadget draws (A)
    */
-  public static HandTrial of(CueTable table, List<ClipLevels> lit, double darkAmps) {
-    return of(table, lit, darkAmps, MOST_LEVELS);
+  public static HandTrial of(CueTable table, CuePlan plan, double darkAmps) {
+    return of(table, plan, darkAmps, MOST_LEVELS);
   }
 
   /** The same, with fewer levels to look through. */
-  static HandTrial of(CueTable table, List<ClipLevels> lit, double darkAmps, long mostLevels) {
-    Hands hands = new Hands(table, lit, darkAmps, mostLevels);
+  static HandTrial of(CueTable table, CuePlan plan, double darkAmps, long mostLevels) {
+    Hands hands = new Hands(table, plan, darkAmps, mostLevels);
     for (int s = 0; s < table.senses().size(); s++) {
       hands.work(s, table.senses().get(s));
     }
-    return new HandTrial(hands.parts, hands.left > 0);
+    return new HandTrial(hands.parts, hands.left > 0, plan.from());
   }
 
   /** Returns the time that was tried (ms). */
@@ -91,19 +93,21 @@ public record HandTrial(List<Part> parts, boolean whole) {
     private final CueEngine engine;
     private final int[] readings;
     private final List<ClipLevels> lit;
+    private final SeenFrom from;
     private final List<Part> parts = new ArrayList<>();
     private SeenLight seen;
     private double peakAmps;
     private int began;
     private long left;
 
-    Hands(CueTable table, List<ClipLevels> lit, double darkAmps, long mostLevels) {
+    Hands(CueTable table, CuePlan plan, double darkAmps, long mostLevels) {
+      this.from = plan.from();
       this.left = mostLevels;
       this.table = table;
       this.darkAmps = darkAmps;
       this.engine = new CueEngine(table);
       this.readings = new int[table.senses().size()];
-      this.lit = lit;
+      this.lit = plan.lit();
       begin();
     }
 
@@ -183,7 +187,7 @@ public record HandTrial(List<Part> parts, boolean whole) {
     }
 
     private void begin() {
-      seen = new SeenLight(table, lit);
+      seen = new SeenLight(table, lit, from);
       peakAmps = 0;
       began = engine.nowMillis();
       note();

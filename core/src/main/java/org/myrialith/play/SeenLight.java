@@ -7,6 +7,7 @@ import org.myrialith.colour.Levels;
 import org.myrialith.drive.Stretch;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.FlashCheck;
+import org.myrialith.frames.SeenFrom;
 
 /** What is seen on all that lights up while an engine goes on. Mutable. */
 final class SeenLight {
@@ -31,20 +32,23 @@ final class SeenLight {
       }
     }
 
-    double flashing() {
-      FlashCheck check = FlashCheck.of(like, levels, starts);
+    double flashing(SeenFrom from) {
+      FlashCheck check = FlashCheck.of(like, levels, starts, from);
       return check.safe() ? 0 : check.flashingShare();
     }
   }
 
   private final List<Seen> all;
+  private final SeenFrom from;
 
   /**
    * Nothing is seen yet.
    *
    * @param lit all that is ever lit
+   * @param from where it is seen from
    */
-  SeenLight(CueTable table, List<ClipLevels> lit) {
+  SeenLight(CueTable table, List<ClipLevels> lit, SeenFrom from) {
+    this.from = from;
     all =
         table.targets().stream()
             .flatMap(
@@ -63,8 +67,11 @@ final class SeenLight {
     all.forEach(one -> one.note(sent.get(one.like.circuit()), engine.nowMillis()));
   }
 
-  /** Returns the most emitters of a fixture that flashed too often; 0 where that is safe. */
+  /**
+   * Returns the largest area that flashed too often, as a share of a field of 10 degrees; 0 where
+   * that is safe.
+   */
   double flashing() {
-    return all.stream().mapToDouble(Seen::flashing).max().orElse(0);
+    return all.stream().mapToDouble(one -> one.flashing(from)).max().orElse(0);
   }
 }

@@ -238,7 +238,7 @@ class HandTrialTest {
             .toArray(Cue[]::new);
     GadgetPlan plan = plan(3, PowerSettings.USUAL, List.of(busy), cues);
     CueTable table = plan.cueTable().orElseThrow();
-    HandTrial cut = HandTrial.of(table, plan.cues().orElseThrow().lit(), 0, 1000);
+    HandTrial cut = HandTrial.of(table, plan.cues().orElseThrow(), 0, 1000);
     assertThat(cut.whole()).isFalse();
     assertThat(cut.millis()).isLessThan(trial(plan).millis());
     CuesStep step =
