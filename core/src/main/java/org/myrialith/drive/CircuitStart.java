@@ -112,6 +112,7 @@ public enum CircuitStart {
       id ->
           ShiftRegisters.usual(id, List.of())
               .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+              .heldBy("D4")
               .called("Switches"));
 
   private final String key;

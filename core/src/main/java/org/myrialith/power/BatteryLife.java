@@ -185,7 +185,7 @@ public record BatteryLife(TreePlan plan) {
   private double[] aDay(double openVolts, double lights, boolean off) {
     return new double[] {
       share(day().showHours(), amps(plan.showAt(openVolts, lights))),
-      share(day().darkHours(), amps(plan.darkAt(openVolts))),
+      share(day().awakeHours(), amps(plan.darkAt(openVolts))),
       share(day().sleepHours(), amps(plan.asleepAt(openVolts, off))),
       cell().selfPercentAYear() / 100 / DAYS_A_YEAR
     };

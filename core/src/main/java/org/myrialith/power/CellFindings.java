@@ -223,7 +223,10 @@ record CellFindings(TreePlan plan) {
                 given("held at that", life.holds(amps), "mAh"),
                 given("empty at", life.leastVolts(), "V"),
                 given("show", day.showHours(), "h a day"),
-                given("asleep", amps(plan.asleep()), "A")),
+                given("awake and dark", day.awakeHours(), "h a day"),
+                given("drawn then", amps(plan.dark()), "A"),
+                given("asleep", day.sleepHours(), "h a day"),
+                given("drawn asleep", amps(plan.asleep()), "A")),
             Source.partClass(
                 "cells of the class; between loads by decades, as Peukert's rule has it"));
     String says =
@@ -243,6 +246,10 @@ record CellFindings(TreePlan plan) {
                 plan.supply().kind() == SupplyKind.BANK
                     ? ""
                     : phrase(", until %s", life.end().says()));
+    if (life.usable() > 0 && !day.ownSleep() && day.showHours() + day.darkHours() < 24) {
+      says +=
+          " The exported firmware does not sleep: the rest of the day counts as awake and dark.";
+    }
     if (day.wantedHours() > 0 && life.usable() > 0) {
       OptionalDouble needed = life.neededMilliampHours(day.wantedHours());
       says +=

@@ -6,14 +6,21 @@ import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 
 /**
- * A day of the gadget; the rest of it the controller sleeps.
+ * A day of the gadget; the rest of it the controller is dark, and sleeps where the maker's own
+ * firmware does. The exported firmware stays awake.
  *
  * @param showHours that the show plays
  * @param darkHours that it is awake and dark
  * @param sleepMilliamps that the controller draws asleep (mA)
  * @param wantedHours of the show that cells are to last for; 0 for none in mind
+ * @param ownSleep whether firmware of the maker's own sleeps in the rest of the day
  */
-public record Day(double showHours, double darkHours, double sleepMilliamps, double wantedHours) {
+public record Day(
+    double showHours,
+    double darkHours,
+    double sleepMilliamps,
+    double wantedHours,
+    boolean ownSleep) {
   /** Allowed hours of a day. */
   public static final Bounds HOURS = Bounds.measure(0, 24, "h");
 
@@ -35,7 +42,13 @@ public record Day(double showHours, double darkHours, double sleepMilliamps, dou
           Field.measure("sleepMilliamps", "Controller asleep", SLEEP).or(0.1),
           Field.measure("wantedHours", "To last for, of the show", WANTED)
               .or(0.0)
-              .explained("0 for none in mind"));
+              .explained("0 for none in mind"),
+          Field.flag(
+                  "ownSleep",
+                  "Rest of the day",
+                  "awake and dark: the exported firmware does not sleep",
+                  "asleep, by firmware of your own")
+              .or(false));
 
   public Day {
     HOURS.require("showHours", showHours);
@@ -47,8 +60,27 @@ public record Day(double showHours, double darkHours, double sleepMilliamps, dou
     }
   }
 
+  /** A day of the exported firmware. */
+  public Day(double showHours, double darkHours, double sleepMilliamps, double wantedHours) {
+    this(showHours, darkHours, sleepMilliamps, wantedHours, false);
+  }
+
+  /** Returns it with firmware of the maker's own that sleeps. */
+  public Day sleeping() {
+    return new Day(showHours, darkHours, sleepMilliamps, wantedHours, true);
+  }
+
+  private double restHours() {
+    return 24 - showHours - darkHours;
+  }
+
   /** Returns the hours asleep. */
   public double sleepHours() {
-    return 24 - showHours - darkHours;
+    return ownSleep ? restHours() : 0;
+  }
+
+  /** Returns the hours awake and dark, with the rest of the day where nothing sleeps. */
+  public double awakeHours() {
+    return darkHours + (ownSleep ? 0 : restHours());
   }
 }

@@ -62,9 +62,9 @@ class WayTableTest {
     assertThat(charlieplex.buildable()).isTrue();
   }
 
-  /** At a slower clock only what has turns can be built. */
+  /** At a slower clock what needs a grey-scale clock or the timers' can't be built. */
   @Test
-  void slowerClocksLeaveTheWaysWithTurns() {
+  void slowerClocksLeaveWhatIsNotTimedByThem() {
     Brief slow = brief(Controller.AVR8_32K).at(ClockRate.MHZ_1);
     WayTable table =
         WayTable.of(
@@ -73,8 +73,10 @@ class WayTableTest {
             slow,
             List.of("f1"));
     assertThat(way(table, "rows and columns on pins").buildable()).isTrue();
-    assertThat(way(table, "8-bit shift registers").buildable()).isFalse();
-    assertThat(way(table, "8-bit shift registers").whyNot().orElseThrow()).contains("1\u00a0MHz");
+    assertThat(way(table, "8-bit shift registers").buildable()).isTrue();
+    String timed = "pins that the controller's timers dim";
+    assertThat(way(table, timed).buildable()).isFalse();
+    assertThat(way(table, timed).whyNot().orElseThrow()).contains("1\u00a0MHz");
   }
 
   /** Sixty-four lights as eight by eight: a register for the rows, one for the columns. */

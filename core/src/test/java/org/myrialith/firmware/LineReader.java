@@ -38,7 +38,8 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
   private static final long PAUSE_NANOS = 15_000;
 
   private long pauseNanos() {
-    return PAUSE_NANOS * 16_000_000L / line.brief().controller().clockHz();
+    boolean slow = line.brief().controller().slow();
+    return slow ? PAUSE_NANOS * 16_000_000L / line.brief().controller().clockHz() : PAUSE_NANOS;
   }
 
   /** A turn of a timer: 256 steps at 1/64 of 16 MHz. */

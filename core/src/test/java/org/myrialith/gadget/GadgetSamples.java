@@ -264,7 +264,11 @@ final class GadgetSamples {
     return plain
         .with(
             new Day(
-                random.nextInt(12), random.nextInt(12), random.nextDouble(), random.nextInt(99)))
+                random.nextInt(12),
+                random.nextInt(12),
+                random.nextDouble(),
+                random.nextInt(99),
+                random.nextBoolean()))
         .behind(pick(random, Conductor.values()), random.nextDouble() * 9000)
         .with(
             new RailSettings(

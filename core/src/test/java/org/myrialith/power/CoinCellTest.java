@@ -99,8 +99,10 @@ class CoinCellTest {
 
   /** What is timed for the usual clock breaks at a slower one, and nothing is exported. */
   @Test
-  void pixelsWantTheUsualClock() {
-    Gadget badge = badge(ClockRate.MHZ_8, 5, 1);
+  void oneWirePixelsAreTooQuickForOneMegahertz() {
+    Gadget eight = badge(ClockRate.MHZ_8, 5, 1).with(OneWirePixels.usual("c1", List.of("f1")));
+    assertThat(GadgetPlan.of(eight).firmware()).isPresent();
+    Gadget badge = badge(ClockRate.MHZ_1, 5, 1);
     Gadget pixels = badge.with(OneWirePixels.usual("c1", List.of("f1")));
     Finding slow = finding(pixels, "slow-clock");
     assertThat(slow.verdict()).isEqualTo(Verdict.BREAKS);

@@ -295,7 +295,7 @@ class SupplyTreeTest {
   /** Hour after hour through days, until the share is used up. */
   @Test
   void daysAreThoseOfGoingThroughThem() {
-    Day day = new Day(3, 2, 0.5, 0);
+    Day day = new Day(3, 2, 0.5, 0).sleeping();
     Converter boost = new Converter("five", ConverterSort.BOOST, "supply", 5, 2, 86, 0, 0, 25);
     Gadget gadget =
         gadget(
@@ -382,7 +382,7 @@ class SupplyTreeTest {
             20,
             new Supply("3 AA", 4.5, 0.8, SupplyKind.ALKALINE_AA, 0),
             switched,
-            PLAIN.with(new Day(1, 0, 0.01, 0)));
+            PLAIN.with(new Day(1, 0, 0.01, 0).sleeping()));
     TreePlan plan = GadgetPlan.of(gadget).tree().orElseThrow();
     assertThat(plan.asleep().node("supply").amps()).isCloseTo(0.00001, within(1e-9));
     Gadget plain = gadget.with(gadget.brief().with(SupplyTree.NONE));

@@ -122,6 +122,10 @@ class PowerController {
         part.slots(form).stream()
             .filter(s -> !List.of("lights", "controller").contains(s.name()))
             .toList());
+    PartForm<Day> day = new PartForm<>(Day.DESCRIPTION, plan.gadget().power().day());
+    page.addObject(
+        "sleepSlots",
+        day.slots(day.shown()).stream().filter(s -> s.name().equals("ownSleep")).toList());
     boolean cells = plan.gadget().brief().supply().filter(s -> s.kind().runsEmpty()).isPresent();
     page.addObject("cells", cells);
     page.addObject(

@@ -130,12 +130,14 @@ class PowerPageTest {
       assertThat(gadget.brief().volts()).isEqualTo(5);
       assertThat(page.locator(".tree-node")).hasCount(4);
       assertThat(page.locator(".tree-load")).hasCount(2);
-      type(page, "showHours", "20");
+      page.locator("#ownSleep").selectOption("true");
       screen.onRevision(7);
+      type(page, "showHours", "20");
+      screen.onRevision(8);
       type(page, "darkHours", "9");
       assertThat(page.locator("#darkHours-why")).containsText("no more than what the show leaves");
       type(page, "darkHours", "1");
-      screen.onRevision(8);
+      screen.onRevision(9);
       assertThat(page.locator(".keys-of-parts")).containsText("asleep");
       double hours =
           GadgetPlan.of(application.stored(id)).findings().stream()
