@@ -7,9 +7,9 @@ import org.myrialith.parts.Controller;
 /** What the slots of lights that have their turns are counted by. */
 public enum ScanClock {
   /** An interrupt of timer 2 of the 8-bit classes. */
-  TIMER_2(List.of(1, 8, 32, 64, 128, 256), 256),
+  TIMER_2(List.of(1, 8, 32, 64, 128, 256, 1024), 256),
   /** The same of timer 0, where there is no other. */
-  TIMER_0(List.of(1, 8, 64, 256), 256),
+  TIMER_0(List.of(1, 8, 64, 256, 1024), 256),
   /** Whole microseconds of the board's clock, looked at while the player waits. */
   POLLED(List.of(Controller.CLOCK_HZ / 1_000_000), 60_000);
 

@@ -31,12 +31,23 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
           128,
           "(1 << CS22) | (1 << CS20)",
           256,
-          "(1 << CS22) | (1 << CS21)");
+          "(1 << CS22) | (1 << CS21)",
+          1024,
+          "(1 << CS22) | (1 << CS21) | (1 << CS20)");
 
   /** Those of timer 0. */
   private static final Map<Integer, String> FEWER =
       Map.of(
-          1, "(1 << CS00)", 8, "(1 << CS01)", 64, "(1 << CS01) | (1 << CS00)", 256, "(1 << CS02)");
+          1,
+          "(1 << CS00)",
+          8,
+          "(1 << CS01)",
+          64,
+          "(1 << CS01) | (1 << CS00)",
+          256,
+          "(1 << CS02)",
+          1024,
+          "(1 << CS02) | (1 << CS00)");
 
   private ScanTiming timing() {
     return plan.timing();

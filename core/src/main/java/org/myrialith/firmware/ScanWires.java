@@ -114,13 +114,18 @@ sealed interface ScanWires permits ScanPins, ScanChain, ScanOpenPins {
     ScanTiming timing = plan.timing();
     int cycles = timing.dark() * timing.prescale() - plan.circuit().interrupt().leastDark();
     StringBuilder text = new StringBuilder();
-    if (cycles >= 3) {
-      text.append(line(phrase("ldi r24, %d", cycles / 3)));
+    // a round is three cycles; of a register's 255 rounds, four where that is too short
+    int round = cycles / 3 < 256 ? 3 : 4;
+    if (cycles >= round) {
+      text.append(line(phrase("ldi r24, %d", cycles / round)));
       text.append("      \"1:\\n\\t\"\n");
       text.append(line("dec r24"));
+      if (round == 4) {
+        text.append(line("nop"));
+      }
       text.append(line("brne 1b"));
     }
-    for (int more = cycles % 3; more > 0; more--) {
+    for (int more = cycles % round; more > 0; more--) {
       text.append(line("nop"));
     }
     return text.toString();

@@ -2,12 +2,16 @@ package org.myrialith.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import com.github.ajalt.colormath.model.LAB;
 import com.github.ajalt.colormath.model.LABColorSpaces;
 import com.github.ajalt.colormath.model.RGB;
 import com.github.ajalt.colormath.model.RGBColorSpaces;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.instancio.junit.Given;
 import org.instancio.junit.InstancioExtension;
 import org.junit.jupiter.api.RepeatedTest;
@@ -79,6 +83,22 @@ class LevelTableTest {
     LevelTable table = LevelTable.of(new ColourSettings(new Transfer.PowerLaw(1), 100));
     assertThat(table.distinctLevels()).isEqualTo(256);
     assertThat(table.darkenedValues()).isZero();
+  }
+
+  /** A level of 12 bits tells 256 asked values apart; of 4 bits there are but 16. */
+  @Test
+  void eachDepthKeepsWhatItCanTellApart() {
+    ColourSettings straight = new ColourSettings(new Transfer.PowerLaw(1), 100);
+    assertThat(LevelTable.of(straight, 12).distinctLevels()).isEqualTo(256);
+    assertThat(LevelTable.of(straight, 4).distinctLevels()).isEqualTo(16);
+    var depths = new TreeMap<>(Map.of(12, List.of("Fine"), 4, List.of("Rough")));
+    ColourStep step = new ColourStep(straight, depths, false);
+    assertThat(step.findings())
+        .extracting(finding -> finding.key(), finding -> finding.says().split(":")[0])
+        .containsExactly(
+            tuple("levels-left-4", "Rough (4-bit)"), tuple("levels-left-12", "Fine (12-bit)"));
+    assertThat(step.findings().get(1).says()).contains("256");
+    assertThat(step.findings().get(0).says()).contains("16");
   }
 
   @Test

@@ -143,18 +143,29 @@ class GuardTest {
     }
   }
 
-  /** A name of another site that is made to lead to this machine. */
-  @Test
-  void aForeignHostNameGetsNothing() throws IOException {
+  private String answerTo(String host) throws IOException {
     URI address = URI.create(application.address());
     try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
       OutputStream out = socket.getOutputStream();
       out.write(
-          "GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"
+          ("GET / HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n")
               .getBytes(StandardCharsets.US_ASCII));
       out.flush();
-      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-      assertThat(answer).startsWith("HTTP/1.1 403");
+      return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
+  }
+
+  /** A name of another site that is made to lead to this machine. */
+  @ParameterizedTest
+  @ValueSource(strings = {"elsewhere.example", "localhost.example", "notlocalhost", ".", ""})
+  void aForeignHostNameGetsNothing(String host) throws IOException {
+    assertThat(answerTo(host)).startsWith("HTTP/1.1 4");
+  }
+
+  /** Names are the same in any case, and with the dot of the root (RFC 1034, RFC 4343). */
+  @ParameterizedTest
+  @ValueSource(strings = {"localhost", "LOCALHOST", "localhost.", "127.0.0.1"})
+  void thisMachineGoesByAllOfItsNames(String host) throws IOException {
+    assertThat(answerTo(host)).startsWith("HTTP/1.1 200");
   }
 }

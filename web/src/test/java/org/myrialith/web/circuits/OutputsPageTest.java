@@ -111,7 +111,8 @@ class OutputsPageTest {
       Page page = screen.page();
       String there = application.address() + "/gadgets/" + id + "/circuits/bitmap";
       assertThat(page.request().get(there + ".csv").text())
-          .startsWith("circuit,fixture,name,channel,switches,field,chip,output,turn,byte,bit\r\n")
+          .startsWith(
+              "circuit,fixture,name,channel,switches,field,counted by,chip,output,turn,byte,bit\r\n")
           .contains("c1,f1,Board,26,waiting 1 c,,chip,4,2,69,8,2\r\n");
       assertThat(page.request().get(there + ".h").text())
           .contains("#define BOARD_WAITING_1_C 66u\n");
