@@ -66,6 +66,15 @@ public final class Description<T> implements Type<T> {
     return all;
   }
 
+  /** Returns the families of whose kinds it has one. */
+  public List<Family<?>> families() {
+    List<Family<?>> all = new ArrayList<>();
+    for (Member member : members) {
+      all.addAll(member.families());
+    }
+    return all;
+  }
+
   private Object component(Object value, int position) {
     try {
       return components[position].getAccessor().invoke(value);

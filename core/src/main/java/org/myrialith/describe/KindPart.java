@@ -52,6 +52,11 @@ public record KindPart<V>(String component, Supplier<Family<V>> kinds) implement
   }
 
   @Override
+  public List<Family<?>> families() {
+    return List.of(family());
+  }
+
+  @Override
   public List<ObjectNode> schemas(List<ObjectNode> wholes) {
     List<ObjectNode> all = new ArrayList<>();
     for (ObjectNode whole : wholes) {

@@ -19,6 +19,11 @@ public sealed interface Member permits Field, Part, KindPart {
   /** Returns the fields that this stands for, for a value that there is, or in general for null. */
   List<Field<?>> fields(Object value);
 
+  /** Returns the families of whose kinds the record has one. */
+  default List<Family<?>> families() {
+    return List.of();
+  }
+
   /** Adds properties and required names to each schema of a whole; may make several of one. */
   List<ObjectNode> schemas(List<ObjectNode> wholes);
 }

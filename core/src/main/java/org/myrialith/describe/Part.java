@@ -32,6 +32,11 @@ public record Part<V>(String component, Description<V> description) implements M
   }
 
   @Override
+  public List<Family<?>> families() {
+    return description.families();
+  }
+
+  @Override
   public List<ObjectNode> schemas(List<ObjectNode> wholes) {
     return description.schemas(wholes);
   }

@@ -17,6 +17,11 @@ public interface Type<V> {
   /** Returns in words what is allowed. */
   String allowed();
 
+  /** Returns what its entries are of, or what it is of when there; by itself, itself. */
+  default Type<?> within() {
+    return this;
+  }
+
   /**
    * Reads a whole value.
    *

@@ -360,6 +360,11 @@ public final class Types {
     public String allowed() {
       return least + " to " + most + " entries";
     }
+
+    @Override
+    public Type<?> within() {
+      return entry.within();
+    }
   }
 
   /** A text that names something else, such as a picture by its hash. */
@@ -409,6 +414,11 @@ public final class Types {
     @Override
     public String allowed() {
       return type.allowed();
+    }
+
+    @Override
+    public Type<?> within() {
+      return type.within();
     }
   }
 

@@ -1,104 +1,119 @@
 package org.myrialith.gadget;
 
-import java.util.List;
-import org.myrialith.brief.Brief;
-import org.myrialith.colour.ColourSettings;
-import org.myrialith.colour.TransferKinds;
-import org.myrialith.cues.Cue;
-import org.myrialith.cues.Readout;
-import org.myrialith.cues.Trigger;
-import org.myrialith.cues.Variable;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.IdentityHashMap;
+import java.util.Map;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Family;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
+import org.myrialith.describe.Type;
 import org.myrialith.describe.Types;
-import org.myrialith.drive.CircuitKinds;
-import org.myrialith.frames.Clip;
-import org.myrialith.layout.EnclosureKinds;
-import org.myrialith.layout.Group;
-import org.myrialith.layout.Mount;
-import org.myrialith.layout.ShapeKinds;
-import org.myrialith.layout.Site;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClasses;
-import org.myrialith.power.PowerSettings;
-import org.myrialith.scan.ScanSettings;
 
-/** The tables of the format's documentation, made from the descriptions themselves. */
+/**
+ * The tables of the format's documentation, made from the descriptions themselves: from the whole
+ * down, each record once, under the path where it stands first.
+ */
 public final class FormatTables {
   private final StringBuilder text = new StringBuilder();
+
+  /** Where records and families stand first, by the path there. */
+  private final Map<Type<?>, String> paths = new IdentityHashMap<>();
+
+  /** Those that are named and have no table yet. */
+  private final Deque<Type<?>> open = new ArrayDeque<>();
 
   private FormatTables() {}
 
   /** Returns all tables as Markdown. */
   public static String markdown() {
     FormatTables tables = new FormatTables();
-    tables.section("Brief", Brief.DESCRIPTION.fields(null));
-    tables.family("Fixtures", ShapeKinds.ALL);
-    tables.section("How every fixture is put up", Mount.DESCRIPTION.fields(null));
-    tables.section("Site", Site.DESCRIPTION.fields(null));
-    tables.family("Enclosures", EnclosureKinds.ALL);
-    tables.section("Groups", Group.DESCRIPTION.fields(null));
-    tables.section("Classes of emitters", EmitterClass.DESCRIPTION.fields(null));
-    tables.classes();
-    tables.family("Circuits", CircuitKinds.ALL);
-    tables.section("Colour", ColourSettings.DESCRIPTION.fields(null));
-    tables.family("Curves of colour", TransferKinds.ALL);
-    tables.section("Power", PowerSettings.DESCRIPTION.fields(null));
-    tables.section("Scan", ScanSettings.DESCRIPTION.fields(null));
-    tables.section("Clips", Clip.DESCRIPTION.fields(null));
-    tables.section("Values that cues count", Variable.DESCRIPTION.fields(null));
-    tables.section("Values that scenes show", Readout.DESCRIPTION.fields(null));
-    tables.section("Cues", Cue.DESCRIPTION.fields(null));
-    tables.family("What makes a cue fire", Trigger.Kinds.ALL);
+    tables.name("", Gadget.DESCRIPTION);
+    tables.name("pictures.…", GadgetJson.PIXELS);
+    while (!tables.open.isEmpty()) {
+      tables.table(tables.open.removeFirst());
+    }
     return tables.text.toString();
   }
 
-  private void family(String title, Family<?> family) {
-    text.append("### ").append(title).append(": `").append(family.keyField()).append("`\n\n");
-    for (Kind<?> kind : family.kinds()) {
-      text.append("**`").append(kind.key()).append("`**, ").append(kind.title()).append("\n\n");
-      rows(kind.description().fields(null));
+  /** Returns the path of a record or a family; one that is new gets its table later. */
+  private String name(String path, Type<?> type) {
+    String before = paths.putIfAbsent(type, path);
+    if (before == null) {
+      open.addLast(type);
+    }
+    return before == null ? path : before;
+  }
+
+  private void table(Type<?> type) {
+    String path = paths.get(type);
+    if (type instanceof Family<?> family) {
+      kinds(path, family);
+    } else if (type instanceof Description<?> record) {
+      text.append("### ").append(path.isEmpty() ? "The whole" : "`" + path + "`").append("\n\n");
+      rows(path, record);
+      record.families().forEach(family -> kinds(path, family));
+      if (record == EmitterClass.DESCRIPTION) {
+        classes();
+      }
     }
   }
 
-  private void section(String title, List<Field<?>> fields) {
-    text.append("### ").append(title).append("\n\n");
-    rows(fields);
+  private void kinds(String path, Family<?> family) {
+    text.append("### `").append(path).append("`, by its `").append(family.keyField());
+    text.append("`\n\n");
+    for (Kind<?> kind : family.kinds()) {
+      text.append("**`").append(kind.key()).append("`**, ").append(kind.title()).append("\n\n");
+      rows(path, kind.description());
+    }
   }
 
-  private void rows(List<Field<?>> fields) {
-    if (fields.isEmpty()) {
+  private void rows(String path, Description<?> record) {
+    if (record.fields(null).isEmpty()) {
       text.append("No fields of its own.\n\n");
       return;
     }
     text.append("| field | what it is | allowed | when left out |\n|---|---|---|---|\n");
-    fields.forEach(field -> row("", field));
+    record.fields(null).forEach(field -> row(path, field));
     text.append('\n');
   }
 
-  private void row(String within, Field<?> field) {
+  private void row(String path, Field<?> field) {
     String help = field.help().isEmpty() ? "" : "; " + field.help();
-    text.append("| `").append(within).append(field.name()).append("` | ");
-    text.append(field.label()).append(help).append(" | ").append(allowed(field)).append(" | ");
-    text.append(fallback(field)).append(" |\n");
-    if (field.type() instanceof Types.Rows<?> rows
-        && rows.entry() instanceof Description<?> entry) {
-      entry.fields(null).forEach(inner -> row(within + field.name() + "[].", inner));
+    text.append("| `").append(field.name()).append("` | ");
+    text.append(field.label()).append(help).append(" | ");
+    text.append(allowed(path, field)).append(" | ").append(fallback(field)).append(" |\n");
+  }
+
+  private String allowed(String path, Field<?> field) {
+    String allowed = field.type().allowed().replace("\u202f", " ");
+    Type<?> within = field.type().within();
+    if (!(within instanceof Description<?> || within instanceof Family<?>)) {
+      return allowed;
     }
+    boolean list = field.type() instanceof Types.Rows<?>;
+    String here = (path.isEmpty() ? "" : path + ".") + field.name() + (list ? "[]" : "");
+    String there = name(here, within);
+    return (list ? allowed : "an object")
+        + (here.equals(there) ? ", below" : ", as")
+        + " `"
+        + there
+        + "`";
   }
 
-  private static String allowed(Field<?> field) {
-    return field.type().allowed().replace("\u202f", " ");
-  }
-
+  /** An older name stands for it as well. */
   private static <V> String fallback(Field<V> field) {
+    String older = field.former() == null ? "" : "as older `" + field.former().name() + "` says";
     if (!field.optional()) {
-      return field.former() == null ? "must be there" : "`" + field.former().name() + "`";
+      return older.isEmpty() ? "must be there" : older;
     }
     var written = field.type().write(field.fallback());
-    return written.isNull() ? "nothing" : written.isObject() ? "as usual" : "`" + written + "`";
+    String plain =
+        written.isNull() ? "nothing" : written.isObject() ? "as usual" : "`" + written + "`";
+    return older.isEmpty() ? plain : older + "; else " + plain;
   }
 
   private void classes() {

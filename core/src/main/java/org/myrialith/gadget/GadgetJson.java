@@ -59,7 +59,7 @@ public final class GadgetJson {
   /** A picture as it stands in the format. */
   public record Pixels(int columns, int rows, String rgb) {}
 
-  private static final Description<Pixels> PIXELS =
+  static final Description<Pixels> PIXELS =
       Description.of(
           Pixels.class,
           Field.count("columns", "Columns", Picture.SIDE),

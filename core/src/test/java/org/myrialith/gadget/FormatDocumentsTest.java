@@ -5,7 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The documents of the format are those that the descriptions make. {@code ./myrialith documents}
@@ -24,6 +28,23 @@ class FormatDocumentsTest {
       Files.writeString(SCHEMA, GadgetJson.schema());
     }
     assertThat(Files.readString(SCHEMA)).isEqualTo(GadgetJson.schema());
+  }
+
+  /** Whatever the schema knows, the page names: in a table, or in its text. */
+  @Test
+  void nothingOfTheSchemaIsLeftOut() throws IOException {
+    String document = Files.readString(TABLES);
+    Set<String> names = new TreeSet<>();
+    properties(new JsonMapper().readTree(GadgetJson.schema()), names);
+    assertThat(names).hasSizeGreaterThan(200);
+    assertThat(names).allSatisfy(name -> assertThat(document).contains("`" + name + "`"));
+  }
+
+  private static void properties(JsonNode schema, Set<String> names) {
+    if (schema.has("properties")) {
+      names.addAll(schema.get("properties").propertyNames());
+    }
+    schema.values().forEach(inner -> properties(inner, names));
   }
 
   @Test
