@@ -76,6 +76,11 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
     return BYTE_CYCLES * brief.controller().cycleSeconds();
   }
 
+  /** Returns its bits in a second (Hz). */
+  double bitHertz() {
+    return 8 / byteSeconds();
+  }
+
   @Override
   public double dataSeconds() {
     return bytes() * byteSeconds();

@@ -1,5 +1,8 @@
 package org.myrialith.finding;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
 /** Limits on words that a maker enters. Lengths count characters as people do, not code units. */
 public final class TextRules {
   /** Longest name or title (characters). */
@@ -10,6 +13,8 @@ public final class TextRules {
 
   /** What an identifier looks like. */
   public static final String ID_PATTERN = "^[a-z][a-z0-9-]{0,39}$";
+
+  private static final Pattern LETTER = Pattern.compile("\\X", Pattern.DOTALL);
 
   private TextRules() {}
 
@@ -86,5 +91,21 @@ public final class TextRules {
           field, value, "a lower-case letter, then letters, digits, dashes, 40 at most");
     }
     return value;
+  }
+
+  /**
+   * Returns a text of that many characters at most, an ellipsis where it was cut: between letters
+   * as a reader takes them, never within one that takes several characters (UAX 29).
+   */
+  public static String cut(String text, int most) {
+    if (length(text) <= most) {
+      return text;
+    }
+    int end = 0;
+    Matcher letters = LETTER.matcher(text);
+    while (letters.find() && length(text.substring(0, letters.end())) < most) {
+      end = letters.end();
+    }
+    return text.substring(0, end) + "…";
   }
 }

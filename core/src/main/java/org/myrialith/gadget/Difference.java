@@ -18,6 +18,7 @@ import org.myrialith.describe.Type;
 import org.myrialith.describe.TypedNumber;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.TextRules;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -168,7 +169,7 @@ public record Difference(String what, String before, String after) {
             ? value.asString()
             : field.choices().getOrDefault(value.asString(), value.asString());
     String quoted = field != null && field.choices().isEmpty() ? "“" + said + "”" : said;
-    return quoted.length() > LONGEST_VALUE ? quoted.substring(0, LONGEST_VALUE - 1) + "…" : quoted;
+    return TextRules.cut(quoted, LONGEST_VALUE);
   }
 
   /** Returns the first few as one line, and how many more there are. */

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.drive.ClassFigures;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
@@ -22,7 +23,6 @@ import org.myrialith.web.pages.PartForm;
 /**
  * One circuit as its page shows it.
  *
- * @param kind of circuit, as in the format
  * @param pins which pin does what, in a few words
  * @param links its fixtures in their order
  * @param bits its outputs; empty where each pixel keeps its own levels
@@ -30,7 +30,6 @@ import org.myrialith.web.pages.PartForm;
  */
 public record CircuitView(
     CircuitPlan plan,
-    String kind,
     String pins,
     List<Link> links,
     List<PartForm.Slot> pinSlots,
@@ -80,7 +79,6 @@ public record CircuitView(
     List<PartForm.Slot> rest = asked.stream().filter(s -> !s.name().endsWith("Pin")).toList();
     return new CircuitView(
         plan,
-        CircuitKinds.ALL.kindOf(plan.circuit()).key(),
         pins(plan.circuit(), pins),
         links(plan),
         pins,
@@ -92,6 +90,11 @@ public record CircuitView(
         plan instanceof ScannedPlan scanned && plan.channels() > 0
             ? Optional.of(ScanPicture.of(scanned))
             : Optional.empty());
+  }
+
+  /** Returns what is told of its class. */
+  public String about() {
+    return new ClassFigures(plan).text();
   }
 
   /** Returns whether its outputs are on or off. */

@@ -1,6 +1,7 @@
 package org.myrialith.web.store;
 
 import java.util.List;
+import org.myrialith.finding.TextRules;
 import org.myrialith.gadget.Difference;
 import org.myrialith.gadget.Gadget;
 
@@ -24,8 +25,6 @@ final class Summary {
   }
 
   static String shortened(String summary) {
-    return summary.codePointCount(0, summary.length()) > LONGEST
-        ? summary.substring(0, summary.offsetByCodePoints(0, LONGEST - 1)) + "…"
-        : summary;
+    return TextRules.cut(summary, LONGEST);
   }
 }
