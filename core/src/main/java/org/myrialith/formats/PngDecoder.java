@@ -21,11 +21,18 @@ final class PngDecoder {
   private static final int COLUMNS_AT = 16;
 
   private static final int IHDR = 0x49484452;
+  private static final int IDAT = 0x49444154;
+  private static final int TRNS = 0x74524e53;
+
+  /** Bits of a sample 1, sort of colour 1, behind columns and rows. */
+  private static final int DEPTH_AT = 24;
+
+  private static final int LENGTH_NAME_CHECK = 12;
 
   private PngDecoder() {}
 
   static Raster decode(byte[] file, ImageBounds bounds) throws IOException, ImageRefused {
-    if (file.length < COLUMNS_AT + 8 || ByteBuffer.wrap(file).getInt(12) != IHDR) {
+    if (file.length < DEPTH_AT + 2 || ByteBuffer.wrap(file).getInt(12) != IHDR) {
       throw ImageFile.damaged("no header");
     }
     ByteBuffer header = ByteBuffer.wrap(file);
@@ -37,9 +44,46 @@ final class PngDecoder {
     try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(file))) {
       // no text chunks: they may be compressed without bound
       reader.setInput(in, true, true);
-      return raster(reader.read(0));
+      Raster raster = raster(reader.read(0));
+      int clear = clearGrey(header);
+      if (clear >= 0) {
+        clear(raster.argb(), clear);
+      }
+      return raster;
     } finally {
       reader.dispose();
+    }
+  }
+
+  /**
+   * Returns the grey, of 255, that a picture of fewer than 8 bits has for transparent (PNG,
+   * 11.3.2.1), which the platform passes over there; -1 for none.
+   */
+  private static int clearGrey(ByteBuffer file) {
+    int depth = file.get(DEPTH_AT);
+    if (depth >= Byte.SIZE || file.get(DEPTH_AT + 1) != 0) {
+      return -1;
+    }
+    int at = 8;
+    while (at + LENGTH_NAME_CHECK <= file.limit() && file.getInt(at + 4) != IDAT) {
+      int length = file.getInt(at);
+      if (length < 0 || length > file.limit() - at - LENGTH_NAME_CHECK) {
+        return -1;
+      }
+      if (file.getInt(at + 4) == TRNS && length == 2) {
+        int full = (1 << depth) - 1;
+        return (file.getShort(at + 8) & full) * 255 / full;
+      }
+      at += length + LENGTH_NAME_CHECK;
+    }
+    return -1;
+  }
+
+  private static void clear(int[] argb, int grey) {
+    for (int i = 0; i < argb.length; i++) {
+      if ((argb[i] & 0xff) == grey) {
+        argb[i] = 0;
+      }
     }
   }
 
