@@ -8,7 +8,8 @@ import java.util.List;
 /**
  * The block structure of a GIF (GIF89a, 17 to 27), walked without decoding, so that size and number
  * of frames are known and bounded before any picture is made. What other readers let pass, this one
- * lets pass too, with a note: a missing trailer, bytes between blocks, a part past the canvas.
+ * lets pass too, with a note: a missing trailer, a file that is cut off behind a whole picture,
+ * bytes between blocks, a part past the canvas.
  *
  * <pre>
  * 6 signature, 2 columns, 2 rows, 1 packed (bit 7: global table, bits 0-2: its size), 1 background, 1 aspect, table
@@ -84,7 +85,7 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
     private int widest;
     private int highest;
     private int stray;
-    private int outside;
+    private boolean ended;
 
     Walk(byte[] file, ImageBounds bounds) {
       this.file = file;
@@ -102,42 +103,56 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
         tableSize = 2 << (packed & 7);
       }
       skipTable(packed);
-      List<Part> parts = parts(columns, rows);
+      List<Part> parts = new ArrayList<>();
+      walk(parts, columns, rows);
       if (parts.isEmpty()) {
         throw new ImageRefused("frames", "none", "at least one frame");
       }
       if (stray > 0) {
         notes.add(phrase("%d bytes between the pictures belong to nothing; passed over.", stray));
       }
+      long outside =
+          parts.stream()
+              .filter(p -> p.x() + p.columns() > columns || p.y() + p.rows() > rows)
+              .count();
       if (outside > 0) {
         notes.add(phrase("%d pictures reach past the canvas; cut off there.", outside));
       }
       return new GifOutline(columns, rows, List.copyOf(parts), List.copyOf(notes));
     }
 
-    private List<Part> parts(int columns, int rows) throws ImageRefused {
-      List<Part> parts = new ArrayList<>();
-      while (at < file.length) {
-        switch (next()) {
-          case EXTENSION -> extension();
-          case PICTURE -> {
-            parts.add(picture(columns, rows));
-            GifOutline.Part last = parts.get(parts.size() - 1);
-            widest = Math.max(widest, last.columns());
-            highest = Math.max(highest, last.rows());
-            bounds.requireFrames(parts.size(), Math.max(columns, widest), Math.max(rows, highest));
+    /** A file that is cut off has given its whole pictures before. */
+    private void walk(List<Part> parts, int columns, int rows) throws ImageRefused {
+      try {
+        while (at < file.length) {
+          switch (next()) {
+            case EXTENSION -> extension();
+            case PICTURE -> {
+              Part part = picture();
+              parts.add(part);
+              widest = Math.max(widest, part.columns());
+              highest = Math.max(highest, part.rows());
+              bounds.requireFrames(
+                  parts.size(), Math.max(columns, widest), Math.max(rows, highest));
+            }
+            case TRAILER -> {
+              return;
+            }
+            default -> stray++;
           }
-          case TRAILER -> {
-            return parts;
-          }
-          default -> stray++;
+        }
+      } catch (ImageRefused refused) {
+        if (!ended || parts.isEmpty()) {
+          throw refused;
         }
       }
-      notes.add("The mark of the end is missing; taken up to the last whole picture.");
-      return parts;
+      notes.add(
+          ended
+              ? phrase("The file is cut off; taken are its whole pictures, %d.", parts.size())
+              : "The mark of the end is missing; taken up to the last whole picture.");
     }
 
-    private Part picture(int canvasColumns, int canvasRows) throws ImageRefused {
+    private Part picture() throws ImageRefused {
       int x = word();
       int y = word();
       int columns = word();
@@ -146,7 +161,6 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
         throw new ImageRefused("part", columns + " × " + rows, "at least one pixel");
       }
       bounds.requireSize(columns, rows);
-      outside += x + columns > canvasColumns || y + rows > canvasRows ? 1 : 0;
       int packed = next();
       boolean own = (packed & TABLE) != 0;
       int table = own ? at : colours;
@@ -187,6 +201,7 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
     private void skip(int bytes) throws ImageRefused {
       at += bytes;
       if (at > file.length) {
+        ended = true;
         throw ImageFile.damaged("ends at byte " + file.length);
       }
     }
