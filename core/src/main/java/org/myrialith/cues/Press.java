@@ -1,5 +1,7 @@
 package org.myrialith.cues;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.Locale;
 import java.util.Objects;
 import org.myrialith.describe.Field;
@@ -57,7 +59,12 @@ public record Press(String input, int number, How how) implements Trigger {
           new Press("Button", 1, How.SHORT),
           Trigger.inputField(),
           Trigger.numberField(),
-          Field.of("how", "It", Types.Choice.of(How.values(), How::key, How::title)).or(How.SHORT));
+          Field.of("how", "It", Types.Choice.of(How.values(), How::key, How::title))
+              .or(How.SHORT)
+              .explained(
+                  phrase(
+                      "shortly: let go within %d ms; twice: down again within %d ms, for which a short one waits where both are asked; held: from %d ms on, then every %d ms",
+                      LONG_MILLIS, DOUBLE_MILLIS, LONG_MILLIS, AGAIN_MILLIS)));
 
   public Press {
     input = TextRules.name("input", input);
