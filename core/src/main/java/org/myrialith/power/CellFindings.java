@@ -363,7 +363,11 @@ record CellFindings(TreePlan plan) {
     List<Way> ways = new ArrayList<>();
     dimmed(life)
         .forEach(
-            d -> ways.add(new Way(phrase("a brightness limit of %d %%", d.percent()), d.hours())));
+            d ->
+                ways.add(
+                    new Way(
+                        phrase("a brightness limit of %s", Quantity.text(d.percent(), "%")),
+                        d.hours())));
     if (plan.settings().day().sleepHours() > 0 && !tree().switchedOff(tree().lights())) {
       ways.add(new Way("lights off by a switch in sleep", life.showHoursSwitched()));
     }
