@@ -48,9 +48,6 @@ public record FlashCheck(double general, double red) {
   /** A quarter of a field of 10 degrees. */
   private static final double AREA_SHARE = 0.25;
 
-  /** Solid angle of 10 degrees of the field of view (sr): four times 0.006. */
-  private static final double FIELD_STERADIAN = 0.024;
-
   /** Changes that are not farther apart come together: a frame of 60 Hz (ms). */
   private static final int TOGETHER_MILLIS = 17;
 
@@ -84,7 +81,7 @@ public record FlashCheck(double general, double red) {
 
   private static Reckoning reckoning(String key, String name, double share, SeenFrom from) {
     double metres = from.distanceMm() / 1000;
-    double area = share * FIELD_STERADIAN * metres * metres;
+    double area = share * FlashingArea.FIELD_STERADIAN * metres * metres;
     return new Reckoning(
         key,
         name,
@@ -238,10 +235,12 @@ public record FlashCheck(double general, double red) {
 
     double brightest() {
       double most = 0;
+      double[] rgb = new double[3];
       for (int f = 0; f < clip.perFrame().size(); f++) {
         Turn turn = new Turn(f, Limiter.WHOLE, 0);
         for (int emitter = 0; emitter < clip.cells().length; emitter++) {
-          most = Math.max(most, luminance(rgb(emitter, turn)));
+          rgb(emitter, turn, rgb);
+          most = Math.max(most, luminance(rgb));
         }
       }
       return most;
@@ -273,18 +272,22 @@ public record FlashCheck(double general, double red) {
       if ((long) emitters * turns.size() > MOST_STEPS) {
         return new FlashCheck(area.share(emitters), area.share(emitters));
       }
+      Sevens light = new Sevens(emitters);
+      Sevens redness = new Sevens(emitters);
+      for (int emitter = 0; emitter < emitters; emitter++) {
+        light.begin(emitter);
+        redness.begin(emitter);
+        if (clip.cells()[emitter] != ClipLevels.DARK) {
+          look(emitter, light, redness);
+        }
+      }
+      light.begin(emitters);
+      redness.begin(emitters);
       double general = 0;
       double red = 0;
       for (int[] window : area.windows()) {
-        Sevens light = new Sevens();
-        Sevens redness = new Sevens();
-        for (int emitter : window) {
-          if (clip.cells()[emitter] != ClipLevels.DARK) {
-            look(emitter, light, redness);
-          }
-        }
-        general = Math.max(general, area.share(light.most(window.length)));
-        red = Math.max(red, area.share(redness.most(window.length)));
+        general = Math.max(general, area.share(light.most(window)));
+        red = Math.max(red, area.share(redness.most(window)));
       }
       return new FlashCheck(general, red);
     }
@@ -301,12 +304,11 @@ public record FlashCheck(double general, double red) {
     }
 
     private void look(int emitter, Sevens light, Sevens red) {
-      light.begin();
-      red.begin();
       Swing luminance = new Swing();
       RedSwing redness = new RedSwing();
+      double[] rgb = new double[3];
       for (Turn turn : turns) {
-        double[] rgb = rgb(emitter, turn);
+        rgb(emitter, turn, rgb);
         for (int colour = 0; colour < rgb.length; colour++) {
           rgb[colour] /= from.brightest();
         }
@@ -319,10 +321,10 @@ public record FlashCheck(double general, double red) {
       }
     }
 
-    private double[] rgb(int emitter, Turn turn) {
+    private void rgb(int emitter, Turn turn, double[] rgb) {
       Levels levels = clip.perFrame().get(turn.frame());
       double share = turn.factor() / (double) Limiter.WHOLE / full;
-      double[] rgb = new double[3];
+      Arrays.fill(rgb, 0);
       for (int position = 0; position < channels; position++) {
         double light = levels.at(emitter * channels + position) * share;
         // a white die is taken as bright as the three together
@@ -330,7 +332,6 @@ public record FlashCheck(double general, double red) {
         rgb[1] += light * tints[position].green();
         rgb[2] += light * tints[position].blue();
       }
-      return rgb;
     }
   }
 
@@ -342,13 +343,22 @@ public record FlashCheck(double general, double red) {
   private static final class Sevens {
     private final long[] last = new long[CHANGES];
     private long[][] all = new long[2][1024];
+
+    /** Where the sevens of each emitter begin; one more is where the last ones end. */
+    private final int[] begins;
+
     private int count;
     private int changes;
     private boolean whole = true;
 
-    /** Goes on to the next emitter. */
-    void begin() {
+    Sevens(int emitters) {
+      this.begins = new int[emitters + 1];
+    }
+
+    /** Continues with an emitter; with their number at the end. */
+    void begin(int emitter) {
       changes = 0;
+      begins[emitter] = count;
     }
 
     void changed(long millis) {
@@ -378,21 +388,37 @@ public record FlashCheck(double general, double red) {
       return hash;
     }
 
-    /** Returns how many emitters have the same seven at the most. */
-    int most(int emitters) {
+    /** Returns how many of these emitters have the same seven at the most. */
+    int most(int[] emitters) {
       if (!whole) {
-        return emitters;
+        return emitters.length;
       }
       int most = 0;
       for (long[] one : all) {
-        Arrays.sort(one, 0, count);
+        long[] these = of(one, emitters);
+        Arrays.sort(these);
         int run = 0;
-        for (int i = 0; i < count; i++) {
-          run = i > 0 && one[i] == one[i - 1] ? run + 1 : 1;
+        for (int i = 0; i < these.length; i++) {
+          run = i > 0 && these[i] == these[i - 1] ? run + 1 : 1;
           most = Math.max(most, run);
         }
       }
       return most;
+    }
+
+    private long[] of(long[] one, int[] emitters) {
+      int size = 0;
+      for (int emitter : emitters) {
+        size += begins[emitter + 1] - begins[emitter];
+      }
+      long[] these = new long[size];
+      int at = 0;
+      for (int emitter : emitters) {
+        int length = begins[emitter + 1] - begins[emitter];
+        System.arraycopy(one, begins[emitter], these, at, length);
+        at += length;
+      }
+      return these;
     }
   }
 
@@ -427,7 +453,7 @@ public record FlashCheck(double general, double red) {
 
     boolean turned(double[] to) {
       if (from == null) {
-        from = to;
+        from = to.clone();
         return false;
       }
       double step = redness(to) - redness(from);
@@ -440,13 +466,17 @@ public record FlashCheck(double general, double red) {
           && (saturated(from) || saturated(to))
           && large(step, from, to)) {
         direction = way;
-        from = to;
+        keep(to);
         return true;
       }
       if (direction == 0 && !saturated(from) || Math.signum(step) == direction) {
-        from = to;
+        keep(to);
       }
       return false;
+    }
+
+    private void keep(double[] rgb) {
+      System.arraycopy(rgb, 0, from, 0, from.length);
     }
 
     private static boolean large(double step, double[] from, double[] to) {

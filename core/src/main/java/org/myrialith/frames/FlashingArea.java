@@ -19,8 +19,8 @@ record FlashingArea(double each, double fieldMm2, List<int[]> windows) {
   /** Of a single light, or lights in one place (mm²). */
   private static final double ALONE = 100;
 
-  /** 10 degrees of the field of view (sr). */
-  private static final double FIELD_STERADIAN = 0.024;
+  /** Solid angle of 10 degrees of the field of view (sr): four times 0.006. */
+  static final double FIELD_STERADIAN = 0.024;
 
   /** So wide is a field of 10 degrees, of the distance: twice the tangent of 5 degrees. */
   private static final double FIELD_WIDTH = 2 * Math.tan(Math.toRadians(5));
