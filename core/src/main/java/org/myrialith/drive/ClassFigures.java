@@ -9,17 +9,15 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
-/**
- * What is told of the class of a circuit beside its form, in figures that its plan reckons with.
- */
+/** Notes on the class of a circuit beside its form, with the figures that its plan uses. */
 public record ClassFigures(CircuitPlan plan) {
   private static final String SCAN_CAUTION =
-      "The export brings a watchdog, as a scan that stops burns a row. Flashing at a few hertz can bring on seizures: keep the refresh high.";
+      "The exported firmware has a watchdog, because a scan that stops overheats a row. Flashing at a few hertz can bring on seizures: keep the refresh high.";
 
   /** Returns it in sentences. */
   public String text() {
     return about(plan.circuit())
-        + " All are usual values of the class: the data sheet of the part in hand goes before them.";
+        + " All are typical values of the class: the data sheet of your part takes precedence.";
   }
 
   private String about(Circuit circuit) {
@@ -66,7 +64,7 @@ public record ClassFigures(CircuitPlan plan) {
 
   private String clocked(ClockedPlan clocked) {
     return phrase(
-        "Clocked pixels get %s in the mean as bits on the wire. One class has a start of 32 zeros, three ones with the brightness field and 24 bits a pixel, and an end long enough for the chain; the field is a slow second dimming (some 600 Hz) that cameras can see. The other takes 24 bits a pixel and shows them after a pause of 500 µs.",
+        "Clocked pixels: mean bit rate %s. One class has a start of 32 zeros, three ones with the brightness field and 24 bits a pixel, and an end long enough for the chain; the field is a slow second dimming (some 600 Hz) that cameras can see. The other takes 24 bits a pixel and shows them after a pause of 500 µs.",
         Quantity.text(clocked.bitHertz(), "Hz"));
   }
 
@@ -78,7 +76,7 @@ public record ClassFigures(CircuitPlan plan) {
             .distinct()
             .collect(Collectors.joining(", "));
     return phrase(
-        "A level for each channel, which the chip counts out by itself; one setting resistor a chip keeps the current of all its outputs: volts by class (%s) ÷ R. One class brings its own oscillator. One counts a clock of the controller over and over. One counts it once after each blank: clock and blank then come from timers, and a frame shows with the next blank.",
+        "A grey level for each channel, for which the chip generates PWM itself; one setting resistor a chip sets the constant current of all its outputs: %s (by class) ÷ R. Its PWM clock is an oscillator of its own in one class; in one it is a free-running clock of the controller; in one the counter stops until the next blank, clock and blank come from timers, and a new frame shows after the next blank.",
         settings);
   }
 
@@ -86,7 +84,7 @@ public record ClassFigures(CircuitPlan plan) {
     OutputStage plain = RegisterClass.HC.stage();
     OutputStage power = RegisterClass.POWER.stage();
     return phrase(
-        "A bit and a resistor for each channel, on or off. The last byte sent stays in the chip next to the controller, its highest bit on the last output. HC and HCT: %s an output at the very most and %s through the supply pins of a chip; power outputs sink %s each, %s together. A sink keeps the current by one resistor a chip: %s ÷ R. Before the first frame registers show anything: hold their output enable until then where that matters.",
+        "A bit and a resistor for each channel, on or off. The last byte sent stays in the chip next to the controller, its highest bit on the last output. HC and HCT: absolute maximum %s an output and %s through the supply pins of a chip; power outputs sink %s each, %s in total. A constant-current driver has one setting resistor a chip: current %s ÷ R. Until the first frame the outputs are random: disable them by output enable where that matters.",
         milliamps(plain.mostMilliamps()),
         milliamps(plain.chipMilliamps()),
         milliamps(power.planMilliamps()),
@@ -97,7 +95,7 @@ public record ClassFigures(CircuitPlan plan) {
   private String pins() {
     OutputStage stage = controller().stage();
     return phrase(
-        "A pin for each channel, on or off, or dimmed in %d steps where a timer of the controller turns it. %s a pin to plan with, %s at the very most, %s the whole controller.",
+        "A pin for each channel, on or off, or hardware PWM of %d steps on timer pins. Design limit %s a pin, absolute maximum %s a pin, %s for the whole controller.",
         1 << PinDimming.BITS,
         milliamps(stage.planMilliamps()),
         milliamps(stage.mostMilliamps()),
@@ -107,7 +105,7 @@ public record ClassFigures(CircuitPlan plan) {
   private static String expanders() {
     List<ExpanderClass> wide = List.of(ExpanderClass.REGISTER_A, ExpanderClass.REGISTER_B);
     return phrase(
-        "Three address pins tell eight chips apart. 8-bit ones sink only, %s in all; 16-bit ones stand %s in all. Pull-ups by the I2C specification; the bus is too slow for dimming. PWM chips dim by a clock of their own: 4096 steps, %s times a second; six address pins, from 64 (40 hex) on.",
+        "Three address pins tell eight chips apart. 8-bit ones only sink, absolute maximum %s in total; 16-bit ones %s in total. Pull-ups by the I2C specification; the bus is too slow for dimming. PWM chips dim with a clock of their own: 4096 steps at %s Hz; six address pins, from 64 (40 hex) on.",
         milliamps(ExpanderClass.QUASI_8.stage().chipMilliamps()),
         wide.stream()
             .map(sort -> milliamps(sort.stage().chipMilliamps()))
@@ -118,23 +116,23 @@ public record ClassFigures(CircuitPlan plan) {
   private String byTurns(Circuit circuit) {
     String timer =
         switch (ScanClock.of(controller())) {
-          case TIMER_2 -> "Slots are counted by timer 2. ";
-          case TIMER_0 -> "Slots are counted by timer 0. ";
-          case POLLED -> "Slots begin by the clock of the board, while the player waits. ";
+          case TIMER_2 -> "Timer 2 times the slots. ";
+          case TIMER_0 -> "Timer 0 times the slots. ";
+          case POLLED -> "The board clock times the slots while the player waits. ";
         };
     if (circuit instanceof ScannedPins) {
       return phrase(
-              "A row at a time is on; each of its lights gets the bits of its level one after the other, for 1, 2, 4 and so on units of time. The current is that of a light in its turn: in the mean it gets its share of the time. Small transistors let go slowly, so blank for 5 µs; a row of pins carries %s to plan with. Rows through nothing: each light has its column, and is only dimmed. LEDs in their turn stand pulses beyond what they stand for good. ",
+              "Multiplexed: one row is on at a time; bit-angle modulation lights each bit of a level for 1, 2, 4 ... units of time. The LED current is the peak current; the mean is that times the duty cycle. Small transistors turn off slowly, so set 5 µs of blanking; a row driven straight by a pin has a design limit of %s. Without rows, each LED has its own column pin and is only dimmed. Peak pulsed current may exceed the continuous rating of an LED. ",
               milliamps(controller().stage().planMilliamps()))
           + timer
           + SCAN_CAUTION;
     }
     if (circuit instanceof Charlieplex) {
-      return "Between each two pins stand two lights, one each way: one pin is high, one or some are low, all others are open. One light at a time is even, and dark; all of one anode pin are brighter, and share what its resistor lets through. Resistors belong at the pins: at the lights, two in a row glow wherever the supply is more than twice their forward volts. Lights of one colour only. "
+      return "Charlieplexed: two LEDs in opposite directions between each two pins; one pin is high, one or several are low, all others are high-impedance. One LED at a time gives even but low brightness; all LEDs of one anode pin at a time are brighter and share the current of its resistor. Place the resistors at the pins: with resistors at the LEDs, two in series glow where the supply exceeds twice their forward voltage. LEDs of one colour only. "
           + timer
           + SCAN_CAUTION;
     }
-    return "Columns are on the chips next to the controller, rows on 8-bit registers at the end of the chain, through a switch each. Everything is dark while a slot is latched; the next one is shifted in while it is shown. Output enable of all chips is the blank pin, with a resistor to plus, so that nothing lights before the scan begins. One row without a switch dims what stands on registers. "
+    return "Columns are on the chips next to the controller, rows on 8-bit registers at the end of the chain, through a switch each. Outputs are blanked while a slot is latched; the next slot is shifted in while the present one is on. The blank pin drives output enable of all chips, with a pull-up, so that nothing lights before the scan starts. One row without a switch dims plain LEDs on registers. "
         + timer
         + SCAN_CAUTION;
   }

@@ -35,7 +35,7 @@ public enum LevelShift {
   /** Of a rise from a tenth to nine tenths through a resistor: ln 9. */
   private static final double RISE = Math.log(9);
 
-  /** What a MOSFET and a short wire hang on the line beside the inputs (pF), common practice. */
+  /** Capacitance of a MOSFET and a short wire beside that of the inputs (pF), common practice. */
   private static final double STRAY_PF = 50;
 
   private final String title;
@@ -97,7 +97,7 @@ public enum LevelShift {
               key,
               fed ? Verdict.HOLDS : Verdict.BREAKS,
               phrase(
-                  "The HCT buffer is supplied with %s and gives it as high level; its class is rated for %s to %s.",
+                  "HCT buffer supply (and high level) %s; rated supply %s to %s.",
                   Quantity.text(volts, "V"),
                   Quantity.text(HCT_LEAST, "V"),
                   Quantity.text(HCT_MOST, "V")));
@@ -125,7 +125,7 @@ public enum LevelShift {
                   key,
                   quick ? Verdict.HOLDS : Verdict.BREAKS,
                   phrase(
-                      "Behind the level shifter the line rises in %s; %s is allowed.",
+                      "Rise time behind the level shifter %s; maximum %s.",
                       Quantity.text(rise, "s"), Quantity.text(mostSeconds, "s")))
               .restingOn(working);
       all.add(quick ? finding : finding.advising("Use an HCT buffer."));

@@ -85,7 +85,7 @@ record SupplyText(
     return all;
   }
 
-  /** Returns the converters, from the supply on, to be set before anything hangs on them. */
+  /** Returns the converters, from the supply on, to be set before any load is connected. */
   List<String> converters() {
     return brief.tree().converters().stream().map(this::converter).toList();
   }
@@ -262,14 +262,16 @@ record SupplyText(
     return all;
   }
 
-  /** Returns what is unplugged before a computer's port feeds what hangs with the controller. */
+  /**
+   * Returns what is unplugged before a computer's port supplies the loads on the controller's node.
+   */
   String programming() {
     return brief.tree().lights().equals(brief.tree().controller())
         ? phrase(
             "Before you connect a computer to program it: unplug %s, then take the plus of the lights off; leave grounds and data connected. The port must not feed the lights.",
             brief.supply().map(Supply::name).orElse("the supply"))
         : phrase(
-            "Before you connect a computer to program it: unplug %s%s; the port feeds what hangs on the node of the controller.",
+            "Before you connect a computer to program it: unplug %s%s; the port supplies all loads on the controller's node.",
             brief.supply().map(Supply::name).orElse("the supply"),
             brief.tree().controller().equals(SupplyTree.SUPPLY)
                 ? ""

@@ -28,11 +28,11 @@ class ClassFiguresTest {
   void pinsAreThoseOfTheController(int bits, boolean small) {
     Controller controller = bits == 8 ? Controller.AVR8_32K : Controller.ARM32_SMALL;
     String pins = text(DirectPins.usual("c1", List.of()), controller);
-    assertThat(pins.contains("20 mA a pin")).isEqualTo(small);
-    assertThat(pins.contains("200 mA the whole controller")).isEqualTo(small);
+    assertThat(pins.contains("Design limit 20 mA a pin")).isEqualTo(small);
+    assertThat(pins.contains("200 mA for the whole controller")).isEqualTo(small);
     String turns = text(ScannedPins.usual("c1", List.of()), controller);
-    assertThat(turns.contains("timer 2")).isEqualTo(small);
-    assertThat(turns.contains("clock of the board")).isEqualTo(!small);
+    assertThat(turns.contains("Timer 2")).isEqualTo(small);
+    assertThat(turns.contains("board clock")).isEqualTo(!small);
     String line = text(OneWirePixels.usual("c1", List.of()), controller);
     assertThat(line).contains("1.25 µs a bit");
     assertThat(line.contains("serial port")).isEqualTo(small);
@@ -51,7 +51,8 @@ class ClassFiguresTest {
   @Test
   void registersAreThoseOfTheirClass() {
     ShiftRegisters plain = ShiftRegisters.usual("c1", List.of());
-    assertThat(text(plain, Controller.AVR8_32K)).contains("35 mA an output", "70 mA through");
+    assertThat(text(plain, Controller.AVR8_32K))
+        .contains("absolute maximum 35 mA an output", "70 mA through");
     assertThat(text(plain.of(RegisterClass.GREY_12), Controller.AVR8_32K)).contains("39.1 V");
   }
 
@@ -61,7 +62,7 @@ class ClassFiguresTest {
     Circuits none = new Circuits(List.of());
     for (Controller controller : Controller.CLASSES) {
       String text = text(start.beside(none, controller, "c1"), controller);
-      assertThat(text).endsWith("the data sheet of the part in hand goes before them.");
+      assertThat(text).endsWith("the data sheet of your part takes precedence.");
       assertThat(text).doesNotContain("%s").doesNotContain("NaN").doesNotContain("Infinity");
     }
   }
