@@ -104,9 +104,27 @@ public record BriefStep(Brief brief) implements StepPlan {
                 "What the controller gets",
                 fed,
                 "V",
-                "volts of what it hangs on",
-                List.of(Reckoning.given("it stands", Controller.MOST_VOLTS, "V")),
+                "supply node of the controller",
+                List.of(
+                    Reckoning.given("supply node of the controller", fed, "V"),
+                    Reckoning.given("absolute maximum", Controller.MOST_VOLTS, "V")),
                 Source.partClass("data of the class")));
+  }
+
+  /** Lowest supply of the class at its clock; of a board with a regulator, what that needs. */
+  private String leastFormula(double fed, double least) {
+    Controller controller = brief.controller();
+    if (controller.portable()) {
+      return controller.straight(fed)
+          ? Quantity.text(least, "V")
+          : "3.3 V + 0.3 V; dropout voltage of the regulator on the board";
+    }
+    if (controller.clockHz() > 10e6) {
+      return "2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V";
+    }
+    return controller.clockHz() > 4e6
+        ? "1.8 V + (clock − 4 MHz) ÷ 6 MHz × 0.9 V"
+        : "1.8 V; up to 4 MHz";
   }
 
   private Finding tooLow(double fed, double least) {
@@ -127,11 +145,7 @@ public record BriefStep(Brief brief) implements StepPlan {
                 "Least volts of the controller",
                 least,
                 "V",
-                brief.controller().portable()
-                    ? brief.controller().straight(fed)
-                        ? "least of a bare chip of the class"
-                        : "3.3 V + what its regulator loses, 0.3 V"
-                    : "above 10 MHz 2.7 V + (clock − 10 MHz) ÷ 10 MHz × 1.8 V, below 1.8 V + (clock − 4 MHz) ÷ 6 MHz × 0.9 V",
+                leastFormula(fed, least),
                 List.of(
                     Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
                     Reckoning.given("it gets", fed, "V")),

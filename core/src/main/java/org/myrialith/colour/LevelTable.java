@@ -176,15 +176,17 @@ public final class LevelTable {
             : Source.standard(
                 settings.transfer() instanceof Transfer.Srgb ? "IEC 61966-2-1" : "CIE 15");
     Reckoning.Given limit = given("brightness limit", settings.brightnessPercent(), "%");
-    String formula =
-        phrase("level = round(%d × limit × Y); ", full()) + settings.transfer().formula();
+    String curve =
+        phrase("level = nearest whole(%d × brightness limit × Y); ", full())
+            + settings.transfer().formula();
+    String of = Reckoning.FOUND_BY + "counting ";
     return List.of(
         new Reckoning(
             "white-level" + suffix(),
             "Level of full white",
             level(FULL),
             "of " + full(),
-            formula,
+            phrase("nearest whole(%d × brightness limit); Y is 1 at full white", full()),
             List.of(limit),
             source),
         new Reckoning(
@@ -192,7 +194,7 @@ public final class LevelTable {
             "Different levels left",
             distinctLevels(),
             "of " + Math.min(SIZE, full() + 1),
-            "count of different levels over all 256 asked values; " + formula,
+            of + "different levels over all 256 requested values: " + curve,
             List.of(limit),
             source),
         new Reckoning(
@@ -200,7 +202,7 @@ public final class LevelTable {
             "Darkest asked values that go dark",
             darkenedValues(),
             "values",
-            "count of asked values 1, 2, … whose level is 0; " + formula,
+            of + "requested values 1, 2, … whose level is 0: " + curve,
             List.of(limit),
             source));
   }

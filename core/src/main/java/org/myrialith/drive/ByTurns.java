@@ -64,7 +64,7 @@ public record ByTurns(SeriesResistor resistor, double duty, double rowOhms) impl
   public Reckoning reckoning(String key, String name) {
     Reckoning own = resistor.reckoning(key, name);
     List<Reckoning.Given> all = new ArrayList<>(own.given());
-    all.add(given("share of the time", duty * 100, "%"));
+    all.add(given("duty", duty * 100, "%"));
     all.add(given("mean", amps(), "A"));
     return new Reckoning(
         key, name, own.value(), own.unit(), own.formula(), all, Source.COMMON_PRACTICE);

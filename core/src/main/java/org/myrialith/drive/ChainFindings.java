@@ -69,7 +69,8 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
             "A chip with all its columns of a row lit",
             most,
             "A",
-            "sum of the currents of its columns in their turn, in the row that has the most",
+            Reckoning.FOUND_BY
+                + "adding the peak currents of its columns, in the row that has the most",
             List.of(given("at the very most", circuit.sort().stage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
     Finding finding =
@@ -99,7 +100,8 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
     return new ChipHeat(
             plan.key("chip-heat"),
             Arrays.stream(watts).max().orElse(0),
-            "sum over its lights of current × (volts at the row − forward volts) × share of the time")
+            Reckoning.FOUND_BY
+                + "adding, for all its lights, current × (row voltage − forward voltage) × duty")
         .finding();
   }
 }

@@ -205,7 +205,13 @@ public interface CircuitPlan {
    *
    * @param of what tells it from other circuits, such as " of Strip line"; may be empty
    */
-  List<Reckoning.Given> currentsGiven(String of);
+  CurrentTerm litTerm(long[] sums, String of);
+
+  /** Returns what it draws with everything at a share of its full level, as a term. */
+  CurrentTerm fullTerm(double share, String of);
+
+  /** Returns what it draws dark, as a term. */
+  CurrentTerm idleTerm(String of);
 
   /** Returns the time the data of a frame takes on the wire (s). */
   double dataSeconds();

@@ -61,8 +61,11 @@ public record CircuitsStep(
   }
 
   private double refreshHz() {
-    double slowest = wiring.plans().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
-    return 1 / Math.max(Math.max(wireSeconds(), slowest), playerSeconds.orElse(0));
+    return 1 / Math.max(Math.max(wireSeconds(), slowestSeconds()), playerSeconds.orElse(0));
+  }
+
+  private double slowestSeconds() {
+    return wiring.plans().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
   }
 
   @Override
@@ -87,10 +90,11 @@ public record CircuitsStep(
         "Highest refresh of this show",
         refreshHz(),
         "Hz",
-        "1 ÷ the longest time from one frame to the next: sending, then composing or the gap",
+        "1 ÷ largest of(all lines with their gap, slowest circuit, longest frame of the player)",
         List.of(
-            Reckoning.given("all lines with a gap", wireSeconds(), "s"),
-            Reckoning.given("the player's longest frame", seconds, "s")),
+            Reckoning.given("all lines with their gap", wireSeconds(), "s"),
+            Reckoning.given("slowest circuit", slowestSeconds(), "s"),
+            Reckoning.given("longest frame of the player", seconds, "s")),
         Source.partClass("cycles of the player, measured on a simulated controller"));
   }
 
@@ -168,8 +172,10 @@ public record CircuitsStep(
                     "Frame buffer in RAM",
                     takes,
                     "bytes",
-                    "sum over the circuits of channels × bytes of a level",
-                    List.of(Reckoning.given("RAM of the controller", ram, "bytes")),
+                    "sum of all values; of each circuit channels × bytes of a level, or a bit an output",
+                    wiring.plans().stream()
+                        .map(p -> Reckoning.given(p.circuit().name(), p.bufferBytes(), "bytes"))
+                        .toList(),
                     Source.ARITHMETIC));
     return verdict == Verdict.HOLDS
         ? finding

@@ -99,7 +99,7 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
         dataSeconds(),
         "s",
         circuit.sort().headed()
-            ? "(4 + 4 × pixels + 4 + pixels ÷ 16, rounded up) × time of a byte"
+            ? "(4 + 4 × pixels + 4 + round up(pixels ÷ 16)) × time of a byte"
             : "3 × pixels × time of a byte",
         List.of(
             given("pixels", emitters(), ""),
@@ -121,7 +121,7 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
         "Pixels that this clock reaches",
         Math.floor(highSeconds() * PIXELS_A_SECOND),
         "pixels",
-        "shorter half of a clock × 300 pixels ÷ 20 ns",
+        "round down(shorter half of a clock × 300 ÷ 20 ns)",
         List.of(given("shorter half of a clock", highSeconds(), "s")),
         Source.COMMON_PRACTICE);
   }

@@ -71,15 +71,17 @@ public record ConstantCurrent(
         name,
         amps(),
         "A",
-        "setting constant ÷ setting resistor, as long as supply − forward volts leave 0.8 V",
+        lights()
+            ? "setting constant ÷ setting resistor; as long as supply − forward voltage leave 0.8 V"
+            : "0; supply − forward voltage − its tolerance leave less than 0.8 V",
         List.of(
             given("wanted", wantedAmps, "A"),
             given("setting constant", settingVolts, "V"),
             given("setting resistor", settingOhms(), "ohm"),
             given("supply", volts, "V"),
-            given("forward volts", forwardVolts, "V"),
-            given("spread, either way", spreadVolts, "V"),
-            given("heat of an output", watts(), "W")),
+            given("forward voltage", forwardVolts, "V"),
+            given("tolerance, either way", spreadVolts, "V"),
+            given("dissipation of an output", watts(), "W")),
         Source.partClass(
             "sinks repeat the current of their setting resistor: 15 times at 1.25 V, 31.5 times at 1.24 V, 41 times at 1.21 V by class"));
   }

@@ -126,16 +126,24 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   @Override
   public Reckoning dataTime() {
     if (circuit.sort() == DisplayClass.I2C) {
+      TwoWireSpeed fast = TwoWireSpeed.FAST;
       return new Reckoning(
           key("data-time"),
           "Data of one frame",
           dataSeconds(),
           "s",
-          "drivers × (bytes × 9 bits, start and stop)",
+          "drivers × (9 × bytes of a write × time of a bit + start, stop and loop) − rest after the last",
           List.of(
               given("drivers", map.chips(), ""),
               given("bytes of a write", I2C_BYTES, ""),
-              given("time of a bit", TwoWireSpeed.FAST.bitSeconds(brief.controller()), "s")),
+              given("time of a bit", fast.bitSeconds(brief.controller()), "s"),
+              given(
+                  "start, stop and loop",
+                  fast.writeSeconds(I2C_BYTES, brief.controller())
+                      - 9 * I2C_BYTES * fast.bitSeconds(brief.controller())
+                      + I2C_LOOP_CYCLES * brief.controller().cycleSeconds(),
+                  "s"),
+              given("rest after the last", fast.restSeconds(brief.controller()), "s")),
           Source.standard("UM10204, clocked by the exported player"));
     }
     return circuit.sort().chained()
@@ -148,18 +156,32 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             List.of(
                 given("digits", circuit.sort().digits(), ""),
                 given("chips", map.chips(), ""),
-                given("time of 16 bits", CHIP_CYCLES * brief.controller().cycleSeconds(), "s")),
+                given("time of 16 bits", CHIP_CYCLES * brief.controller().cycleSeconds(), "s"),
+                given("load", TURN_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player"))
         : new Reckoning(
             key("data-time"),
             "Data of one frame",
             dataSeconds(),
             "s",
-            "a command, the address with all digits, the brightness: each from start to stop",
+            "9 × (digits + 3) × time of a bit + three starts and stops − rest after the last; a command, the address with all digits, the brightness",
             List.of(
                 given("digits", circuit.sort().digits(), ""),
-                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()), "s")),
+                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()), "s"),
+                given(
+                    "three starts and stops",
+                    sendSeconds()
+                        + rest()
+                        - 9
+                            * (circuit.sort().digits() + 3)
+                            * TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()),
+                    "s"),
+                given("rest after the last", rest(), "s")),
             Source.partClass("clocked by the exported player, 250 kHz at most"));
+  }
+
+  private double rest() {
+    return TwoWireSpeed.DISPLAY.restSeconds(brief.controller());
   }
 
   /** Returns the setting resistor of a chip of the chained class, between the table's (ohm). */
@@ -194,10 +216,11 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         "Setting resistor of a chip",
         settingOhms(forwardVolts()),
         "ohm",
-        "between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V; then the next of the series",
+        Reckoning.FOUND_BY
+            + "reading between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V, then taking the next value of the series",
         List.of(
-            given("current in its turn", circuit.hookup().milliamps(), "mA"),
-            given("forward volts", forwardVolts(), "V")),
+            given("peak current", circuit.hookup().milliamps(), "mA"),
+            given("forward voltage", forwardVolts(), "V")),
         Source.partClass("three-wire display driver"));
   }
 

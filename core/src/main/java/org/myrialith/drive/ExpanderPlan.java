@@ -72,12 +72,26 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         "Data of one frame",
         dataSeconds(),
         "s",
-        "expanders × (bytes × 9 bits, start and stop)",
+        "expanders × (9 × bytes of a write × time of a bit + start, stop and levels) − rest after the last",
         List.of(
             given("expanders", map.chips(), ""),
             given("bytes of a write", circuit.sort().writeBytes(), ""),
-            given("time of a bit", circuit.sort().speed().bitSeconds(brief.controller()), "s")),
+            given("time of a bit", bitSeconds(), "s"),
+            given(
+                "start, stop and levels",
+                (sendSeconds() + restSeconds()) / map.chips()
+                    - 9 * circuit.sort().writeBytes() * bitSeconds(),
+                "s"),
+            given("rest after the last", restSeconds(), "s")),
         Source.standard("UM10204, clocked by the exported player"));
+  }
+
+  private double bitSeconds() {
+    return circuit.sort().speed().bitSeconds(brief.controller());
+  }
+
+  private double restSeconds() {
+    return circuit.sort().speed().restSeconds(brief.controller());
   }
 
   /** Quasi-bidirectional ones are made with a second row of addresses as well. */
@@ -152,10 +166,10 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   private Reckoning dimming() {
     return new Reckoning(
         key("bus-dimming"),
-        phrase("Turns of %d bits, were they written by the bus", FADE_BITS),
+        phrase("Refresh of %d-bit dimming over the bus", FADE_BITS),
         dimmedHertz(),
         "Hz",
-        "1 ÷ ((2^bits − 1) × time of writing all outputs)",
+        "1 ÷ ((2^bits − 1) × writing all outputs)",
         List.of(
             given("bits", FADE_BITS, ""),
             given("writing all outputs", dataSeconds(), "s"),

@@ -58,14 +58,12 @@ record EyeFindings(ScannedPlan plan) {
         "Turns of all " + plan.circuit().turnWord(),
         timing().refreshHz(),
         "Hz",
-        timing().passes() == 1
-            ? "clock ÷ (turns × cycles of the slots of one)"
-            : "clock × passes ÷ (turns × cycles of the slots of one)",
+        "clock × passes ÷ (turns × cycles of the slots of one)",
         List.of(
             given("clock", plan.timing().hertz(), "Hz"),
             given("turns", timing().turns(), ""),
             given("passes", timing().passes(), ""),
-            given("cycles of the slots of one", timing().cycles() / timing().turns(), ""),
+            given("cycles of the slots of one", (double) timing().cycles() / timing().turns(), ""),
             given("wanted", plan.circuit().scan().refreshHz(), "Hz")),
         Source.ARITHMETIC);
   }
@@ -173,7 +171,7 @@ record EyeFindings(ScannedPlan plan) {
                 "Low risk for lights that go dark, from",
                 LOW_RISK_HERTZ,
                 "Hz",
-                "100 % ÷ 0.08 % a Hz; no effect from 100 % ÷ 0.0333 % a Hz",
+                "100 % ÷ 0.08 %; modulation ÷ (0.08 % per Hz), no observable effect from 100 % ÷ 0.0333 %",
                 List.of(given("turns", hertz, "Hz")),
                 IEEE));
   }
@@ -184,8 +182,12 @@ record EyeFindings(ScannedPlan plan) {
         "A light of full level is lit",
         timing().duty() * 100,
         "%",
-        "time of all its bits ÷ time in which all have them",
+        "lowest bit × (2^bits − 1) × refresh ÷ passes",
         List.of(
+            given("lowest bit", timing().unitSeconds(), "s"),
+            given("bits", timing().bits(), ""),
+            given("refresh", timing().refreshHz(), "Hz"),
+            given("passes", timing().passes(), ""),
             given("turns", timing().turns(), ""),
             given("rows off between slots", timing().darkSeconds(), "s")),
         Source.ARITHMETIC);

@@ -84,11 +84,11 @@ public record Filament(
         name,
         amps(),
         "A",
-        "rated current × (volts across it ÷ rated volts) ^ 0.55; cold, ten times that",
+        "rated current × ((rail − switch drop) ÷ rated voltage)^0.55; cold, ten times that",
         List.of(
             given("rail", volts, "V"),
-            given("lost in the switch", volts - across(), "V"),
-            given("rated volts", ratedVolts, "V"),
+            given("switch drop", volts - across(), "V"),
+            given("rated voltage", ratedVolts, "V"),
             given("rated current", ratedAmps, "A"),
             given("cold", inrushAmps(), "A")),
         Source.COMMON_PRACTICE);

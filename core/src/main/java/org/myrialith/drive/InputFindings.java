@@ -89,11 +89,11 @@ record InputFindings(Input input, int number, Controller controller, double busy
         phrase("Share of time for %s", input.name()),
         input.share() * 100,
         "%",
-        "time of a look ÷ time from look to look",
+        "time of a sample ÷ sample interval",
         List.of(
-            given("time of a look", input.sort().seconds(input.count()), "s"),
-            given("from look to look", input.everyMillis() * 1e-3, "s"),
-            given("looks of a reading", input.samples(), ""),
+            given("time of a sample", input.sort().seconds(input.count()), "s"),
+            given("sample interval", input.everyMillis() * 1e-3, "s"),
+            given("samples of a reading", input.samples(), ""),
             given("agreeing", input.agreeing(), "")),
         Source.COMMON_PRACTICE);
   }

@@ -48,7 +48,7 @@ public record KeptByTurns(ConstantCurrent kept, double duty) implements Path {
   public Reckoning reckoning(String key, String name) {
     Reckoning own = kept.reckoning(key, name);
     List<Reckoning.Given> all = new ArrayList<>(own.given());
-    all.add(given("share of the time", duty * 100, "%"));
+    all.add(given("duty", duty * 100, "%"));
     all.add(given("mean", amps(), "A"));
     return new Reckoning(key, name, own.value(), own.unit(), own.formula(), all, own.source());
   }

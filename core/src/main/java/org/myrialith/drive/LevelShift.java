@@ -111,7 +111,7 @@ public enum LevelShift {
               "Rise behind the level shifter",
               rise,
               "s",
-              "ln 9 × pull-up × (stray + inputs × input)",
+              "ln(9) × pull-up × (stray + inputs × input)",
               List.of(
                   given("pull-up", PULL_UP, "ohm"),
                   given("stray", STRAY_PF * 1e-12, "F"),

@@ -175,28 +175,28 @@ record LogicLevel(
   Reckoning high() {
     return new Reckoning(
         "data-high" + key,
-        "High is taken from",
+        "Input high threshold (V_IH)",
         needed(),
         "V",
-        fixedVolts > 0 ? Quantity.text(fixedVolts, "V") : "0.7 × what feeds the inputs",
+        fixedVolts > 0 ? Quantity.text(fixedVolts, "V") : "0.7 × supply of the inputs",
         List.of(
-            given("what feeds the inputs", takersVolts, "V"),
-            given("the controller gives", pinVolts(), "V")),
+            given("supply of the inputs", takersVolts, "V"),
+            given("output high voltage", pinVolts(), "V")),
         source);
   }
 
   Reckoning margin() {
     return new Reckoning(
         "data-margin" + key,
-        "Room of a high level",
+        "High-level margin",
         spare(),
         "V",
-        "the controller gives − inside the pin × inputs × 1 µA − what is taken for high",
+        "output high voltage − pin output resistance × inputs × 1 µA − input high threshold",
         List.of(
-            given("the controller gives", pinVolts(), "V"),
-            given("inside the pin", controller.stage().sourceOhms(), "ohm"),
+            given("output high voltage", pinVolts(), "V"),
+            given("pin output resistance", controller.stage().sourceOhms(), "ohm"),
             given("inputs", inputs, ""),
-            given("taken for high", needed(), "V")),
+            given("input high threshold", needed(), "V")),
         Source.standard("JESD7A: an input takes 1 µA at most"));
   }
 

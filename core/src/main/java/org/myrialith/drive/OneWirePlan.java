@@ -69,10 +69,10 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
         "Data of one frame",
         dataSeconds(),
         "s",
-        "pixels × bits × bit time",
+        "pixels × bits per pixel × bit time",
         List.of(
             given("pixels", emitters(), ""),
-            given("bits of a pixel", bitsPerPixel(), ""),
+            given("bits per pixel", bitsPerPixel(), ""),
             given("bit time", bitSeconds(), "s")),
         Source.partClass(
             phrase(

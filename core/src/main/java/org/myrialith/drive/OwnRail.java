@@ -29,7 +29,8 @@ final class OwnRail {
             "Everything lit, from its own rail",
             amps,
             "A",
-            "sum of the currents of all that hangs on it; watts are rail × current",
+            Reckoning.FOUND_BY
+                + "adding the currents of all that it feeds; power is rail × current",
             List.of(given("rail", volts, "V"), given("power", volts * amps, "W")),
             Source.ARITHMETIC);
     String draws =

@@ -59,7 +59,7 @@ record PathFindings(SwitchedPlan plan) {
             phrase("Current of each of %d segments behind one resistor", each),
             part,
             "A",
-            "current of one alone ÷ segments that are lit",
+            "one alone ÷ segments",
             List.of(
                 Reckoning.given("one alone", resistor.amps(), "A"),
                 Reckoning.given("segments", each, "")),

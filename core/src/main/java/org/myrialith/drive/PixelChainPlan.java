@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -60,11 +61,6 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   /** Returns whether white gives what the colours share, and they the rest. */
   default boolean takesOver() {
     return false;
-  }
-
-  /** Where white takes over what is shared, one of the colours is dark or all the rest are. */
-  private int fullChannels() {
-    return takesOver() ? 2 : 3;
   }
 
   private Stretch.Shows shows(int position) {
@@ -174,26 +170,53 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   }
 
   @Override
-  default List<Reckoning.Given> currentsGiven(String of) {
-    List<Reckoning.Given> all = new ArrayList<>();
-    all.add(given("channels full at once" + of, fullChannels(), ""));
-    boolean alike =
-        IntStream.range(0, channelsPerPixel()).mapToDouble(this::milliamps).distinct().count() == 1;
-    if (alike) {
-      all.add(given("channel current" + of, channelMilliamps() / 1000, "A"));
-    } else {
-      IntStream.range(0, channelsPerPixel())
-          .forEach(
-              p ->
-                  all.add(
-                      given(
-                          ColourOrder.NAMES.get(order().channelAt(p)) + " current" + of,
-                          milliamps(p) / 1000,
-                          "A")));
+  default CurrentTerm litTerm(long[] sums, String of) {
+    if (ownRail()) {
+      return CurrentTerm.NONE;
     }
-    all.add(given("pixels" + of, emitters(), ""));
-    all.add(given("dark" + of, darkAmps(), "A"));
-    return all;
+    List<Reckoning.Given> all = new ArrayList<>();
+    if (IntStream.range(0, channelsPerPixel()).mapToDouble(this::milliamps).distinct().count()
+        == 1) {
+      all.add(given("sum of levels" + of, LongStream.of(sums).sum(), ""));
+      all.add(given("current per channel" + of, milliamps(0) * MILLI, "A"));
+      return new CurrentTerm(
+          phrase("sum of levels%s ÷ %d × current per channel%s", of, fullLevel(), of), all);
+    }
+    List<String> terms = new ArrayList<>();
+    for (int position = 0; position < sums.length; position++) {
+      String name = ColourOrder.NAMES.get(order().channelAt(position)) + of;
+      all.add(given("levels of " + name, sums[position], ""));
+      all.add(given("current of " + name, milliamps(position) * MILLI, "A"));
+      terms.add(phrase("levels of %s ÷ %d × current of %s", name, fullLevel(), name));
+    }
+    return new CurrentTerm(String.join(" + ", terms), all);
+  }
+
+  @Override
+  default CurrentTerm fullTerm(double share, String of) {
+    if (ownRail()) {
+      return CurrentTerm.NONE;
+    }
+    return new CurrentTerm(
+        phrase(
+            "pixels that may light%s × current of a full pixel%s × white level%s ÷ %d",
+            of, of, of, fullLevel()),
+        List.of(
+            given("pixels that may light" + of, litEmitters(), ""),
+            given("current of a full pixel" + of, mostOfAPixel(1), "A"),
+            given("white level" + of, Math.round(share * fullLevel()), "")));
+  }
+
+  @Override
+  default CurrentTerm idleTerm(String of) {
+    if (ownRail()) {
+      return CurrentTerm.NONE;
+    }
+    return new CurrentTerm(
+        phrase("pixels%s × idle current per pixel%s", of, of),
+        List.of(
+            given("pixels" + of, emitters(), ""),
+            given("idle current per pixel" + of, pixel().idleMilliamps() * MILLI, "A")));
   }
 
   @Override
@@ -239,10 +262,10 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         "Frame buffer in RAM",
         bufferBytes(),
         "bytes",
-        "pixels × channels × 1 byte",
+        "pixels × channels per pixel; a byte each",
         List.of(
             given("pixels", emitters(), ""),
-            given("channels of a pixel", channelsPerPixel(), ""),
+            given("channels per pixel", channelsPerPixel(), ""),
             given("RAM of the controller", brief().controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
   }

@@ -115,7 +115,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
           List.of(
               given("outputs", map.chips() * map.width(), ""),
               given("bits", map.depth(), ""),
-              given("setting a pin, about", brief.controller().pinSeconds(), "s")),
+              given("setting a pin", brief.controller().pinSeconds(), "s")),
           Source.partClass("from memory: boards differ"));
     }
     return dims()
@@ -124,12 +124,12 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             "Data of one frame",
             dataSeconds(),
             "s",
-            "outputs × (bits × time of a bit + looking its level up)",
+            "outputs × (bits × time of a bit + level look-up)",
             List.of(
                 given("outputs", map.chips() * map.width(), ""),
                 given("bits", map.depth(), ""),
                 given("time of a bit", GREY_BIT_CYCLES * brief.controller().cycleSeconds(), "s"),
-                given("looking up", GREY_CYCLES * brief.controller().cycleSeconds(), "s")),
+                given("level look-up", GREY_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player, 14 cycles a bit"))
         : new Reckoning(
             key("data-time"),
@@ -154,7 +154,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         "Turns of the grey scale",
         greyHertz(),
         "Hz",
-        "grey-scale clock ÷ 2^bits × parts that an on-time is spread over",
+        "grey-scale clock ÷ 2^bits × parts; an on-time is spread over them",
         List.of(
             given("grey-scale clock", circuit.sort().greyClock().hertz(), "Hz"),
             given("bits", map.depth(), ""),
@@ -168,7 +168,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         "At the start of each turn",
         railAmps(),
         "A",
-        "all outputs that light at all × their current",
+        Reckoning.FOUND_BY + "adding the currents of all outputs",
         List.of(given("outputs", map.channels().size(), "")),
         Source.ARITHMETIC);
   }
@@ -183,12 +183,12 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         "Rise of the clock at the chips",
         riseSeconds(),
         "s",
-        "ln 9 × (inside the pin + in series) × (chips × input + wire × 1 pF a cm)",
+        "ln(9) × (pin output resistance + series resistor) × (chips × input capacitance + wire × 1 pF/cm)",
         List.of(
-            given("inside the pin", brief.controller().stage().sourceOhms(), "ohm"),
-            given("in series", SERIES_OHMS, "ohm"),
+            given("pin output resistance", brief.controller().stage().sourceOhms(), "ohm"),
+            given("series resistor", SERIES_OHMS, "ohm"),
             given("chips", map.chips(), ""),
-            given("input, at most", RegisterClass.INPUT_PF, "pF"),
+            given("input capacitance", RegisterClass.INPUT_PF, "pF"),
             given("wire", circuit.wireMm(), "mm")),
         Source.partClass("HC: 10 pF an input at most, edges within 500 ns at 4.5 V"));
   }

@@ -60,13 +60,13 @@ record RowFindings(ScannedPlan plan) {
     OutputStage stage = plan.rowStage();
     return new Reckoning(
         plan.key("row-current"),
-        "A row with all its lights in their turn",
+        "Row with all its LEDs lit",
         plan.rowAmps(),
         "A",
-        "sum of the currents of its lights in their turn",
+        Reckoning.FOUND_BY + "adding the peak currents of its LEDs",
         List.of(
-            given("to plan with", stage.planMilliamps(), "mA"),
-            given("at the very most", stage.mostMilliamps(), "mA")),
+            given("recommended maximum", stage.planMilliamps(), "mA"),
+            given("absolute maximum", stage.mostMilliamps(), "mA")),
         Source.partClass("data of the class"));
   }
 
@@ -108,13 +108,19 @@ record RowFindings(ScannedPlan plan) {
     Reckoning working =
         new Reckoning(
             plan.key("row-shared"),
-            phrase("Each of %d lights of a row, lit together", together),
+            phrase("Each of %d LEDs of a row, lit together", together),
             each,
             "A",
-            "(volts − lost − forward volts) ÷ (resistor + inside + (lights − 1) × inside the row's switch)",
+            "(supply − forward voltage − switch drop) ÷ (resistors in series × resistor + output resistance + (lit together − 1) × on-resistance of the row switch)",
             List.of(
                 given("one alone", alone, "A"),
-                given("inside the row's switch", turns.rowOhms(), "ohm"),
+                given("supply", turns.resistor().volts(), "V"),
+                given("forward voltage", turns.resistor().forwardVolts(), "V"),
+                given("switch drop", turns.resistor().lostVolts(), "V"),
+                given("resistors in series", turns.resistor().alike(), ""),
+                given("output resistance", turns.resistor().insideOhms(), "ohm"),
+                given("lit together", together, ""),
+                given("on-resistance of the row switch", turns.rowOhms(), "ohm"),
                 given("resistor", turns.resistor().ohms(), "ohm")),
             Source.ARITHMETIC);
     Finding finding =

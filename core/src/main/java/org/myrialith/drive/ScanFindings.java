@@ -131,9 +131,9 @@ record ScanFindings(ScannedPlan plan) {
         plan.polled() ? "Share of time of beginning slots" : "Share of time of the interrupts",
         timing().share() * 100,
         "%",
-        "how often × time of one",
+        "rate × time of one",
         List.of(
-            given("how often", timing().interruptsHz(), "Hz"),
+            given("rate", timing().interruptsHz(), "Hz"),
             given("time of one", timing().beginSeconds(), "s"),
             plan.polled()
                 ? given("setting a pin", controller().pinSeconds(), "s")
@@ -197,8 +197,8 @@ record ScanFindings(ScannedPlan plan) {
         plan.slotRamBytes(),
         "bytes",
         plan.polled()
-            ? "2 × lights: levels that are shown, and those that come next"
-            : "2 × slots × bytes of one: those that are shown, and those that are made",
+            ? "2 × lights × bytes of one; levels that are shown, and those that come next"
+            : "2 × slots × bytes of one; those that are shown, and those that are made",
         List.of(
             plan.polled()
                 ? given("lights", timing().turns() * plan.lightsOfATurn(), "")

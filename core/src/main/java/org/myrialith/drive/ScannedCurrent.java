@@ -52,12 +52,12 @@ public record ScannedCurrent(double volts, double forwardVolts, double peakAmps,
         name,
         amps(),
         "A",
-        "current in its turn × share of the time",
+        "peak current × duty",
         List.of(
-            given("current in its turn", peakAmps, "A"),
-            given("share of the time", duty * 100, "%"),
+            given("peak current", peakAmps, "A"),
+            given("duty", duty * 100, "%"),
             given("supply", volts, "V"),
-            given("forward volts", forwardVolts, "V")),
+            given("forward voltage", forwardVolts, "V")),
         Source.partClass("display driver: digits by turns, dimmed by pulse width"));
   }
 }

@@ -129,6 +129,13 @@ public record ScannedPlan(
     if (polled()) {
       return COPIED_CYCLES * timing.turns() * lightsOfATurn() * brief.controller().cycleSeconds();
     }
+    double cycles =
+        timing.turns() * lightsOfATurn() * lightCycles() + clearingCycles() * timing.slotCount();
+    return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
+  }
+
+  /** Cycles of working a light into its slots. */
+  private double lightCycles() {
     boolean compared = circuit.scan().method() == ScanMethod.PLAIN && !dims();
     double first =
         compared
@@ -137,13 +144,13 @@ public record ScannedPlan(
                 ? PASSED_LIGHT_CYCLES
                 : circuit instanceof ScannedPins ? LIGHT_CYCLES : NEAR_LIGHT_CYCLES;
     double slot = circuit.scan().method() == ScanMethod.PLAIN ? COMPARED_CYCLES : BIT_CYCLES;
-    double light =
-        first * timing.passes() + slot * timing.slotsOfARow() + (dims() ? 0 : LOOK_UP_CYCLES);
+    return first * timing.passes() + slot * timing.slotsOfARow() + (dims() ? 0 : LOOK_UP_CYCLES);
+  }
+
+  /** Cycles of making a slot dark. */
+  private double clearingCycles() {
     int further = circuit instanceof Charlieplex pins ? ScannedPins.ports(pins.pins()) - 1 : 0;
-    double cycles =
-        timing.turns() * lightsOfATurn() * light
-            + (SLOT_CYCLES + Math.max(0, further) * PORT_CYCLES) * timing.slotCount();
-    return cycles * brief.controller().cycleSeconds() / Math.max(0.05, 1 - timing.share());
+    return SLOT_CYCLES + Math.max(0, further) * PORT_CYCLES;
   }
 
   /** Its slots are ticks of a timer, whatever the clock. */
@@ -304,10 +311,13 @@ public record ScannedPlan(
         "Making the slots of one frame",
         dataSeconds(),
         "s",
-        "(lights × (cycles of a light + slots of a row × cycles of one) + slots × cycles of making them dark) ÷ what the scan leaves of the time",
+        "(lights × cycles of a light + slots × cycles of clearing one) ÷ clock ÷ largest of(5 %, 100 % − share of the scan)",
         List.of(
             given("lights", timing.turns() * lightsOfATurn(), ""),
-            given("slots of a row", timing.slotsOfARow(), ""),
+            given("cycles of a light", lightCycles(), ""),
+            given("slots", timing.slotCount(), ""),
+            given("cycles of clearing one", clearingCycles(), ""),
+            given("clock", brief.controller().clockHz(), "Hz"),
             given("share of the scan", timing.share() * 100, "%")),
         Source.partClass("made by the exported player"));
   }

@@ -1,5 +1,6 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
@@ -143,6 +144,15 @@ public record SeriesResistor(
             : Quantity.number(ohms()) + " ohm";
   }
 
+  private String formula() {
+    String value = phrase("next %s value(", values.name());
+    String exact =
+        "((supply − forward voltage − switch drop) ÷ wanted current − output resistance) ÷ resistors in series";
+    return leastOhms > 0
+        ? phrase("largest of(least, %s%s))", value, exact)
+        : phrase("%s%s)", value, exact);
+  }
+
   @Override
   public Reckoning reckoning(String key, String name) {
     return new Reckoning(
@@ -150,22 +160,21 @@ public record SeriesResistor(
         name,
         ohms(),
         "ohm",
-        alike > 1
-            ? "((supply − forward volts) ÷ current − inside the pins) ÷ resistors in the way, then the next value of the series"
-            : "(supply − forward volts − lost in the switch) ÷ current − inside the output, then the next value of the series",
+        formula(),
         List.of(
             given("supply", volts, "V"),
-            given("forward volts", forwardVolts, "V"),
-            given("lost in the switch", lostVolts, "V"),
-            given("current", wantedAmps, "A"),
-            given("inside the output", insideOhms, "ohm"),
-            given("resistors in the way", alike, ""),
+            given("forward voltage", forwardVolts, "V"),
+            given("switch drop", lostVolts, "V"),
+            given("wanted current", wantedAmps, "A"),
+            given("output resistance", insideOhms, "ohm"),
+            given("resistors in series", alike, ""),
+            given("least", leastOhms, "ohm"),
             given("exact", exactOhms(), "ohm"),
             given("nearest value", nearestOhms(), "ohm"),
-            given("flows, typical", amps(), "A"),
-            given("at the upper end of the spread", leastAmps(), "A"),
-            given("at the lower end", mostAmps(), "A"),
-            given("heat at most", watts(), "W")),
+            given("typical current", amps(), "A"),
+            given("at the highest forward voltage", leastAmps(), "A"),
+            given("at the lowest forward voltage", mostAmps(), "A"),
+            given("highest dissipation", watts(), "W")),
         Source.COMMON_PRACTICE);
   }
 }

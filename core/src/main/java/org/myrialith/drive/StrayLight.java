@@ -167,7 +167,8 @@ public record StrayLight(ScannedPlan plan) {
             "Most that strays through two unlit lights in a row",
             share * 100,
             "%",
-            "current at which two lights and what stands at them share the volts across a lit one ÷ its current",
+            Reckoning.FOUND_BY
+                + "solving for the current at which two unlit LEDs in series share the voltage across a lit one, as a share of its current",
             List.of(
                 given("volts of one e-fold of current", SLOPE_VOLTS, "V"),
                 given("lights that one turn can light", together(), ""),

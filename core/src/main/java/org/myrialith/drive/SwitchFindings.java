@@ -160,12 +160,12 @@ record SwitchFindings(SwitchedPlan plan) {
             in.switches() > 1 ? "Heat of a package, all its switches on" : "Heat of a switch",
             watts,
             "W",
-            "switches × current × (volts lost + current × ohms)",
+            "switches × current × (saturation voltage + current × on-resistance)",
             List.of(
                 given("switches", in.switches(), ""),
                 given("current", mostAmps(), "A"),
-                given("volts lost", plan.stage().lostVolts(), "V"),
-                given("ohms", plan.stage().sinkOhms(), "ohm"),
+                given("saturation voltage", plan.stage().lostVolts(), "V"),
+                given("on-resistance", plan.stage().sinkOhms(), "ohm"),
                 given("without a sink", in.watts(), "W")),
             Source.partClass("data of the class"));
     Finding finding =

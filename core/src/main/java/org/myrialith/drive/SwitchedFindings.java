@@ -87,10 +87,12 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             "Most that an output carries",
             most * 1e-3,
             "A",
-            "paths × current at the lower end of the spread",
+            "paths × current of a path; at the lower end of the forward-voltage tolerance",
             List.of(
-                given("to plan with", stage.planMilliamps(), "mA"),
-                given("at the very most", stage.mostMilliamps(), "mA")),
+                given("paths", 1, ""),
+                given("current of a path", most * 1e-3, "A"),
+                given("recommended maximum", stage.planMilliamps(), "mA"),
+                given("absolute maximum", stage.mostMilliamps(), "mA")),
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
@@ -129,7 +131,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     return new ChipHeat(
             plan.key("chip-heat"),
             Arrays.stream(watts).max().orElse(0),
-            "sum over its outputs of current × (supply − forward volts)")
+            Reckoning.FOUND_BY
+                + "adding, for all its outputs, current × (supply − forward voltage)")
         .finding();
   }
 
@@ -147,8 +150,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             phrase("%s %d with all its outputs lit", plan.chipWord(), at + 1),
             amps[at],
             "A",
-            "sum of the currents of its outputs",
-            List.of(given("at the very most", plan.chipStage().chipMilliamps(), "mA")),
+            Reckoning.FOUND_BY + "adding the currents of its outputs",
+            List.of(given("absolute maximum", plan.chipStage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
     double shown = inFrames.map(all -> Arrays.stream(all).max().orElse(0)).orElse(amps[at]);
     Verdict verdict =
@@ -186,7 +189,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
         phrase("Most that a %s carries in these frames", plan.chipWord()),
         most,
         "A",
-        "largest sum, in any moment of the show, of the currents of its outputs that light",
+        Reckoning.FOUND_BY
+            + "adding, at each moment of the show, the currents of its outputs that are lit, and keeping the largest sum",
         List.of(),
         Source.ARITHMETIC);
   }

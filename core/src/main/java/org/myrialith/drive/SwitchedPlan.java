@@ -243,9 +243,18 @@ public sealed interface SwitchedPlan extends CircuitPlan
   }
 
   @Override
-  default List<Reckoning.Given> currentsGiven(String of) {
-    return List.of(
-        given("all outputs" + of, mostLitAmps(1), "A"), given("dark" + of, darkAmps(), "A"));
+  default CurrentTerm litTerm(long[] sums, String of) {
+    return CurrentTerm.of("lit outputs" + of, litAmps(sums));
+  }
+
+  @Override
+  default CurrentTerm fullTerm(double share, String of) {
+    return CurrentTerm.of("all outputs" + of, mostLitAmps(share));
+  }
+
+  @Override
+  default CurrentTerm idleTerm(String of) {
+    return darkAmps() > 0 ? CurrentTerm.of("idle current" + of, darkAmps()) : CurrentTerm.NONE;
   }
 
   @Override
@@ -319,7 +328,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
         "Outputs left over",
         map().spare(),
         "outputs",
-        chipWord() + "s × outputs − channels",
+        chipWord() + "s × outputs of each − channels",
         List.of(
             given(chipWord() + "s", map().chips(), ""),
             given("outputs of each", map().width(), ""),
@@ -341,7 +350,7 @@ public sealed interface SwitchedPlan extends CircuitPlan
         "Resistors",
         resistorCount(),
         "resistors",
-        "one for each path of LEDs",
+        Reckoning.FOUND_BY + "counting one for each path of LEDs",
         List.of(given("channels", map().channels().size(), "")),
         Source.ARITHMETIC);
   }
@@ -352,11 +361,12 @@ public sealed interface SwitchedPlan extends CircuitPlan
         "Frame buffer in RAM",
         bufferBytes(),
         "bytes",
-        dims() ? "channels × bytes of a level" : "outputs ÷ 8",
-        List.of(
-            dims()
-                ? given("channels", map().channels().size(), "")
-                : given("outputs", map().chips() * map().width(), "")),
+        dims() ? "channels × bytes of a level" : "round up(outputs ÷ 8)",
+        dims()
+            ? List.of(
+                given("channels", map().channels().size(), ""),
+                given("bytes of a level", levelBits() > Byte.SIZE ? 2 : 1, "bytes"))
+            : List.of(given("outputs", map().chips() * map().width(), "")),
         Source.ARITHMETIC);
   }
 

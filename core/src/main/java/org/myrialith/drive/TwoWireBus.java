@@ -53,9 +53,9 @@ record TwoWireBus(
         "Pull-up at most",
         mostOhms(),
         "ohm",
-        "rise that is allowed ÷ (0.8473 × bus capacitance); at least (supply − 0.4 V) ÷ 3 mA",
+        "allowed rise ÷ (0.8473 × bus capacitance); at least (supply − 0.4 V) ÷ 3 mA",
         List.of(
-            given("rise that is allowed", speed.riseSeconds(), "s"),
+            given("allowed rise", speed.riseSeconds(), "s"),
             given("bus capacitance", busPf(), "pF"),
             given("at least", leastOhms(), "ohm"),
             given("chosen", pullUpOhms, "ohm")),

@@ -6,6 +6,12 @@ import java.util.Objects;
 /**
  * One number with its working.
  *
+ * <p>A formula is an expression that a pocket calculator follows: names of what is put in, numbers
+ * with their units, {@code + − × ÷ ^ √ ²}, and the words {@code round up, round down, nearest
+ * whole, largest of, smallest of, next E24 value, sum of all values, largest of all values}. Behind
+ * "; " comes a remark. What no such expression gives begins with {@link #FOUND_BY} and says how it
+ * was found.
+ *
  * @param key stable name within the plan, lower case with dashes
  * @param name what it is, in words
  * @param value the number, in {@code unit}
@@ -38,6 +44,9 @@ public record Reckoning(
     }
   }
 
+  /** How a formula begins that is no expression but a procedure. */
+  public static final String FOUND_BY = "found by ";
+
   public Reckoning {
     Objects.requireNonNull(key, "key");
     given = List.copyOf(given);
@@ -58,6 +67,11 @@ public record Reckoning(
   /** Returns it as a number about one fixture or circuit. */
   public Reckoning about(String one) {
     return new Reckoning(key, name, value, unit, formula, given, source, one);
+  }
+
+  /** Returns whether its formula is an expression of what is put in. */
+  public boolean calculated() {
+    return !formula.startsWith(FOUND_BY);
   }
 
   /** Returns a value put in. */

@@ -273,11 +273,18 @@ public record FirmwarePlan(
         "RAM, estimated",
         ramWithStackBytes(),
         "bytes",
-        "frame buffer + counters + clips × 4, 5 with the limiter, + stack",
+        "frame buffer + counters + clips × bytes of a clip + stack",
         List.of(
             given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
             given("counters", counters(), "bytes"),
             given("clips", clips(), ""),
+            given(
+                "bytes of a clip",
+                clips() == 0
+                    ? 0
+                    : (double) (ramBytes() - work.sent().wiring().bufferBytes() - counters())
+                        / clips(),
+                "bytes"),
             given("stack", stackBytes(), "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);
@@ -299,8 +306,12 @@ public record FirmwarePlan(
                     bytes,
                     "bytes",
                     work.dims()
-                        ? formula(packing) + (work.switches() ? "; on or off: a bit a channel" : "")
-                        : "a bit for each channel that is on or off, each different frame once",
+                        ? Reckoning.FOUND_BY
+                            + "packing: "
+                            + formula(packing)
+                            + (work.switches() ? "; on or off: a bit a channel" : "")
+                        : Reckoning.FOUND_BY
+                            + "packing: a bit for each channel that is on or off, each different frame once",
                     List.of(given("different frames", packed.different(), "")),
                     Source.ARITHMETIC)));
     if (packed.several()) {
@@ -316,7 +327,7 @@ public record FirmwarePlan(
         "Frames packed, each clip the way that suits it",
         packed.bytes(),
         "bytes",
-        "the clips of one way + those of the other",
+        "sum of all values",
         packed.parts().stream()
             .map(part -> given("by " + part.packing().title(), part.bytes(), "bytes"))
             .toList(),

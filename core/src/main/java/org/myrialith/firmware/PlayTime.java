@@ -17,6 +17,9 @@ import org.myrialith.frames.Show;
  * dims this frame or dimmed the last one.
  */
 final class PlayTime {
+  /** Times that differ by less are one. */
+  private static final double ALIKE = 1e-9;
+
   private final FirmwareWork work;
   private final FirmwareTarget target;
   private final double sendSeconds;
@@ -85,22 +88,41 @@ final class PlayTime {
     return walk.all;
   }
 
+  /** What the longest frame waits for: a circuit's own time, the gap, or what is composed. */
+  private String formula(double worst) {
+    if (!composes(worst)) {
+      return "largest of(sending all lines + gap, slowest circuit)";
+    }
+    return askingSeconds > 0
+        ? "sending all lines + (asking all cues + composing) ÷ time left by interrupts"
+        : "sending all lines + composing ÷ time left by interrupts";
+  }
+
+  /** Whether composing takes longer than gap and circuits want. */
+  private boolean composes(double worst) {
+    return worst > Math.max(sendSeconds + gapSeconds, frameSeconds) * (1 + ALIKE);
+  }
+
   private List<Reckoning> working(double worst) {
     List<Reckoning.Given> given = new ArrayList<>();
     given.add(Reckoning.given("sending all lines", sendSeconds, "s"));
-    given.add(Reckoning.given("gap, in ticks of the timer", gapSeconds, "s"));
+    given.add(Reckoning.given("gap", gapSeconds, "s"));
     if (askingSeconds > 0) {
       given.add(Reckoning.given("asking all cues", askingSeconds, "s"));
     }
-    given.add(Reckoning.given("composing at most", worst - sendSeconds - askingSeconds, "s"));
+    if (composes(worst)) {
+      double left = work.leftShare();
+      given.add(Reckoning.given("composing", (worst - sendSeconds) * left - askingSeconds, "s"));
+      given.add(Reckoning.given("time left by interrupts", 100 * left, "%"));
+    }
+    given.add(Reckoning.given("slowest circuit", frameSeconds, "s"));
     return List.of(
         new Reckoning(
             "player-time",
             "The player's longest frame",
             worst,
             "s",
-            "sending + the longer of the gap and composing the next frame"
-                + (askingSeconds > 0 ? ", after all cues were asked" : ""),
+            formula(worst),
             given,
             Source.partClass(
                 work.controller().portable()

@@ -87,7 +87,7 @@ public record FlashCheck(double general, double red) {
         name,
         share * 100,
         "% of 10°",
-        "area that flashes together more than three times in a second ÷ distance² ÷ 0.024 sr × 100",
+        "area ÷ distance² ÷ 0.024 sr; area that flashes together more than three times in a second",
         List.of(given("area", area, "m²"), given("distance", metres, "m")),
         Source.standard("WCAG 2.2, success criterion 2.3.1"));
   }

@@ -184,7 +184,7 @@ public record FramesStep(
             "Length of the show",
             show.lengthMillis() / 1000.0,
             "s",
-            "length of the longest clip; shorter ones repeat until it ends",
+            "largest of all values; shorter clips repeat until the longest ends",
             lengths,
             Source.ARITHMETIC),
         new Reckoning(
@@ -192,7 +192,7 @@ public record FramesStep(
             show.whole() ? "Moments" : "Moments, counted as far as",
             show.count(),
             "moments",
-            "instants at which any clip changes",
+            Reckoning.FOUND_BY + "counting the instants at which any clip changes",
             lengths,
             Source.ARITHMETIC));
   }

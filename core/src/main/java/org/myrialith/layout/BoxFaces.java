@@ -365,7 +365,7 @@ public record BoxFaces(
               phrase("inside-%s-%d", fixture.id(), i),
               names[i] + " inside " + fixture.name(),
               insideMm()[i],
-              "outside − 2 × thickness of the boards",
+              "outside − 2 × thickness; of the boards",
               Reckoning.given("outside", outside[i], "mm"),
               Reckoning.given("thickness", thicknessMm, "mm")));
     }

@@ -92,8 +92,9 @@ record LayoutJudgement(Layout layout, LayoutPlan plan) {
                 "Room that their packages need",
                 first.neededMm(),
                 "mm",
-                "half the shorter side of one package + half that of the other; turned corners are not judged",
-                List.of(given("apart", first.apartMm(), "mm")),
+                "needed; half the shorter side of one package + half that of the other, turned corners are not judged",
+                List.of(
+                    given("needed", first.neededMm(), "mm"), given("apart", first.apartMm(), "mm")),
                 Source.partClass("package size of the class")));
   }
 

@@ -50,7 +50,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
         "Emitters in all",
         plan.emitters().size(),
         "emitters",
-        "sum over the fixtures",
+        "sum of all values",
         counts,
         Source.ARITHMETIC);
   }
@@ -68,7 +68,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
         "Channels in all",
         sum,
         "channels",
-        "things switched by themselves × dies of the class; the emitters of a segment with its own pins are one",
+        "sum of all values; of each fixture what is switched by itself × dies of its class",
         counts,
         Source.ARITHMETIC);
   }
@@ -98,7 +98,13 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
             given("lowest y", box.topMm() + box.heightMm(), "mm")));
     if (plan.depthMm() > 0) {
       numbers.add(
-          length("depth", "Depth over the centres", plan.depthMm(), "nearest z − farthest z"));
+          length(
+              "depth",
+              "Depth over the centres",
+              plan.depthMm(),
+              "nearest z − farthest z",
+              given("nearest z", plan.nearestMm(), "mm"),
+              given("farthest z", plan.nearestMm() - plan.depthMm(), "mm")));
     }
   }
 
@@ -113,7 +119,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
               "wire",
               "Data wire between pieces",
               layout.site().leadMm(sum),
-              "sum of the straight ways between the middles × (1 + slack)",
+              "straight in all × (1 + slack)",
               given("leads", leads.size(), ""),
               given("straight in all", sum, "mm"),
               given("slack", layout.site().slackPercent(), "%")));
@@ -158,7 +164,8 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
             "Rolls of strip, " + which,
             rolls,
             "",
-            "pieces laid into rolls, the longest first, each where it still fits; a piece longer than a roll is joined",
+            Reckoning.FOUND_BY
+                + "laying the pieces into rolls, the longest first, each where it still fits; a piece longer than a roll is joined",
             List.of(
                 given("pieces", pieces.size(), ""),
                 given("length in all", used, "mm"),
@@ -169,7 +176,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
             "offcut-" + Quantity.number(density).replaceAll("[^0-9]", "-"),
             "Offcuts of strip, " + which,
             rolls * layout.site().rollMm() - used,
-            "rolls × length of a roll − pieces",
+            "rolls × roll − pieces",
             given("rolls", rolls, ""),
             given("roll", layout.site().rollMm(), "mm"),
             given("pieces", used, "mm")));
@@ -203,7 +210,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
         "Density of " + fixture.name(),
         1000 / pitchMm,
         "per metre",
-        "1000 mm ÷ pitch",
+        "1 ÷ pitch",
         List.of(given("pitch", pitchMm, "mm")),
         Source.ARITHMETIC);
   }

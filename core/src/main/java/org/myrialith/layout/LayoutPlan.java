@@ -91,6 +91,11 @@ public record LayoutPlan(List<Fixture> fixtures, List<Emitter> emitters, List<In
     }
   }
 
+  /** Returns the depth of the nearest centre (mm); 0 when there is nothing. */
+  double nearestMm() {
+    return emitters.stream().mapToDouble(e -> e.pose().zMm()).max().orElse(0);
+  }
+
   /** Returns the depth over all centres, from the farthest back to the nearest (mm). */
   public double depthMm() {
     var depths = emitters.stream().mapToDouble(e -> e.pose().zMm()).summaryStatistics();

@@ -232,7 +232,7 @@ public record Ring(
                     "Spacing on %s, radius %s",
                     fixture.name(), Quantity.text(circle.radiusMm(), "mm")),
                 Math.toRadians(step) * circle.radiusMm(),
-                "radius × angle between neighbours, in radians",
+                "radius × angle between neighbours; in radians",
                 Reckoning.given("radius", circle.radiusMm(), "mm"),
                 Reckoning.given("angle between neighbours", step, "°")));
       }

@@ -166,7 +166,8 @@ public record Spiral(
             "outer-" + fixture.id(),
             "Outer radius of " + fixture.name(),
             outerMm(),
-            "the radius where ∫ √(r² + b²) dφ from the inner radius is the length, b = winding ÷ 2π",
+            Reckoning.FOUND_BY
+                + "solving ∫ √(r² + b²) dφ from the inner radius = length along the curve for the radius r; b = between windings ÷ 2π",
             length,
             Reckoning.given("inner radius", innerMm, "mm"),
             Reckoning.given("between windings", windingMm, "mm")));

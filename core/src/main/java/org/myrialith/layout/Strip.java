@@ -239,8 +239,9 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                   "Piece %d of %s%s",
                   i + 1, fixture.name(), piece.turned() ? ", turned round" : ""),
               cutMm(piece),
-              "pixels × 1000 mm ÷ pixels per metre",
+              "pixels ÷ pixels per metre",
               Reckoning.given("pixels", piece.pixels(), ""),
+              Reckoning.given("pixels per metre", pixelsPerMetre, "per metre"),
               Reckoning.given("gap before it", piece.gapMm(), "mm")));
     }
     return numbers;
@@ -251,9 +252,9 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
         "cut-" + fixture.id(),
         "Cut length of " + fixture.name(),
         lengthMm(),
-        "pixels × 1000 mm ÷ pixels per metre",
+        "pixels ÷ pixels per metre",
         Reckoning.given("pixels", count(), ""),
-        Reckoning.given("pixels per metre", pixelsPerMetre, ""));
+        Reckoning.given("pixels per metre", pixelsPerMetre, "per metre"));
   }
 
   @Override
@@ -276,7 +277,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                     "path-" + fixture.id(),
                     "Length of the path of " + fixture.name(),
                     pathMm(),
-                    "sum of the legs")));
+                    Reckoning.FOUND_BY + "adding the legs of the path")));
   }
 
   @Override

@@ -77,14 +77,14 @@ record Viewing(LayoutPlan plan, Site site) {
                     "reads-from",
                     "Reads as a picture from",
                     reads,
-                    "1 m × pitch in mm",
+                    "1000 × pitch; a metre for each millimetre",
                     fixture,
                     Source.COMMON_PRACTICE),
                 distance(
                     "merges-from",
                     "Pixels merge from",
                     merges,
-                    "pitch ÷ tan(1 arc minute) = 3438 × pitch",
+                    "pitch ÷ tan(1 ÷ 60 × π ÷ 180); one arc minute",
                     fixture,
                     Source.standard("20/20 visual acuity: 1 arc minute")));
     return known && !far
@@ -100,7 +100,7 @@ record Viewing(LayoutPlan plan, Site site) {
         mm / MM_PER_METRE,
         "m",
         formula,
-        List.of(given("pitch of " + fixture.name(), fixture.pitchMm(), "mm")),
+        List.of(given("pitch", fixture.pitchMm(), "mm")),
         source);
   }
 
@@ -166,7 +166,8 @@ record Viewing(LayoutPlan plan, Site site) {
                     "Contrast of the spots on the diffuser",
                     ripple,
                     "%",
-                    "(brightest − darkest) ÷ (brightest + darkest) of a square grid of even emitters, each giving E ∝ (gap² ÷ (gap² + r²))²",
+                    Reckoning.FOUND_BY
+                        + "adding the light of a square grid of even emitters, each giving E ∝ (gap² ÷ (gap² + r²))²: (brightest − darkest) ÷ (brightest + darkest)",
                     List.of(given("pitch", pitch, "mm"), given("gap", site.diffuserMm(), "mm")),
                     Source.standard("inverse-square and cosine laws of illuminance")),
                 new Reckoning(
@@ -174,7 +175,7 @@ record Viewing(LayoutPlan plan, Site site) {
                     "Gap at which the spots melt",
                     pitch,
                     "mm",
-                    "about one pitch",
+                    "pitch; about that",
                     List.of(given("pitch", pitch, "mm")),
                     Source.COMMON_PRACTICE));
     return melts

@@ -300,6 +300,11 @@ public record Controller(
     return !portable() && logic.clockHz < CLOCK_HZ;
   }
 
+  /** Returns what the bare chip draws awake for each megahertz and volt (mA), at the most. */
+  public double milliampsEach() {
+    return logic.draw.milliamps;
+  }
+
   /** Returns what the bare chip draws awake at so many volts (mA), at the most. */
   public double awakeMilliamps(double volts) {
     return logic.draw.milliamps * logic.clockHz * 1e-6 * logicVolts(volts);

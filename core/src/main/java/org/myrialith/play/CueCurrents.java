@@ -88,7 +88,8 @@ record CueCurrents(
         pair.names() + " at once draw at most",
         pair.amps(),
         "A",
-        "the dark gadget + of each fixture the one that draws more where both have frames, else both; within what the limiter lets through",
+        Reckoning.FOUND_BY
+            + "adding to the dark gadget, fixture by fixture, the scene that draws more where both have frames, else both; no more than the limiter lets through",
         List.of(),
         Source.ARITHMETIC);
   }
@@ -111,7 +112,7 @@ record CueCurrents(
         draw.name() + " draws at most",
         draw.amps(),
         "A",
-        "its frames as they are sent + all lights of its values",
+        "frames + values; frames as they are sent, all lights of its values",
         List.of(given("frames", draw.framesAmps(), "A"), given("values", draw.valuesAmps(), "A")),
         Source.ARITHMETIC);
   }
@@ -122,7 +123,8 @@ record CueCurrents(
         "All scenes at once draw at most",
         crossings.allAmps(),
         "A",
-        "the dark gadget + of each fixture the frames that draw most, and all values; within what the limiter lets through",
+        Reckoning.FOUND_BY
+            + "adding to the dark gadget, fixture by fixture, the frames that draw most, and all values; no more than the limiter lets through",
         List.of(),
         Source.ARITHMETIC);
   }
@@ -133,7 +135,9 @@ record CueCurrents(
         "Most that was drawn while hands worked the inputs",
         part.peakAmps(),
         "A",
-        "what was sent at each moment of a trial of all inputs; most of it: " + part.name(),
+        Reckoning.FOUND_BY
+            + "trying all inputs and adding what is sent at each moment; highest with: "
+            + part.name(),
         List.of(),
         Source.ARITHMETIC);
   }

@@ -40,10 +40,8 @@ record Drift(Timekeeping keeper) {
                     "The clock may be off after a day",
                     day,
                     "s",
-                    "seconds of a day × parts in a million",
-                    List.of(
-                        given("seconds of a day", Timekeeping.offAfterADay(1_000_000), "s"),
-                        given("off by", keeper.ppm(), "ppm")),
+                    "1 d × off by",
+                    List.of(given("off by", keeper.ppm(), "ppm")),
                     Source.COMMON_PRACTICE));
     return finding.verdict() == Verdict.HOLDS
         ? finding

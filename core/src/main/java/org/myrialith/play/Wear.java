@@ -77,8 +77,8 @@ record Wear(CueTable table, KeptRecord record) {
         record.writes(),
         "",
         record.memory().spread()
-            ? "writings of a byte × records, written in turn"
-            : "writings of the whole",
+            ? "writings × records; records are written in turn"
+            : "writings; of the whole",
         List.of(
             given("writings", record.memory().writes(), ""),
             given("bytes of the memory", record.memory().bytes(), "bytes"),
@@ -93,10 +93,10 @@ record Wear(CueTable table, KeptRecord record) {
         "Days until the memory is worn out",
         days,
         "d",
-        "changes that it stands / (kept a minute × 1440)",
+        "changes that it stands ÷ kept a minute, untouched",
         List.of(
             given("changes that it stands", record.writes(), ""),
-            given("kept a minute, untouched", aMinute, "")),
+            given("kept a minute, untouched", aMinute, "1/min")),
         Source.ARITHMETIC);
   }
 }

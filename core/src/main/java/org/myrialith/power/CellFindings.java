@@ -216,17 +216,18 @@ record CellFindings(TreePlan plan) {
             "Hours of the show",
             hours,
             "h",
-            "share that can be used ÷ (sum over a day of hours × current ÷ what the cells hold at it + what they lose by themselves) × hours of the show a day",
+            Reckoning.FOUND_BY
+                + "stepping the cells from full to their end: each day takes hours × current ÷ what the cells hold at that current, and what they lose by themselves; currents follow the voltage",
             List.of(
-                given("share that can be used", life.usable() * 100, "%"),
-                given("drawn in the show", amps, "A"),
-                given("held at that", life.holds(amps), "mAh"),
-                given("empty at", life.leastVolts(), "V"),
+                given("usable share of the capacity", life.usable() * 100, "%"),
+                given("current in the show", amps, "A"),
+                given("capacity at that current", life.holds(amps), "mAh"),
+                given("cut-off voltage", life.leastVolts(), "V"),
                 given("show", day.showHours(), "h a day"),
                 given("awake and dark", day.awakeHours(), "h a day"),
-                given("drawn then", amps(plan.dark()), "A"),
+                given("current then", amps(plan.dark()), "A"),
                 given("asleep", day.sleepHours(), "h a day"),
-                given("drawn asleep", amps(plan.asleep()), "A")),
+                given("current asleep", amps(plan.asleep()), "A")),
             Source.partClass(
                 "cells of the class; between loads by decades, as Peukert's rule has it"));
     String says =
@@ -300,7 +301,8 @@ record CellFindings(TreePlan plan) {
                     "Light at the end",
                     100 * last.light(),
                     "%",
-                    "(volts at the lights − forward volts − lost) ÷ the same at the volts that are planned for",
+                    Reckoning.FOUND_BY
+                        + "weighing circuits by their current: (supply at the end − forward voltage − switch drop) ÷ the same at the planned supply",
                     List.of(
                         given("full cells under load", points.get(0).volts(), "V"),
                         given("at the end under load", last.volts(), "V"),

@@ -36,8 +36,9 @@ record ControllerDraw(TreePlan plan) {
         "The bare controller draws",
         bare * 1e-3,
         "A",
-        "current of the class for each megahertz and volt × clock × volts",
+        "round up(current per MHz and V × clock × volts × 100000) ÷ 100000; in hundredths of a mA",
         List.of(
+            given("current per MHz and V", brief.controller().milliampsEach(), "mA/MHz/V"),
             given("clock", brief.controller().clockHz(), "Hz"),
             given("volts", brief.logicVolts(), "V"),
             given("planned", plan.settings().controllerMilliamps() * 1e-3, "A")),

@@ -37,7 +37,8 @@ record CourseNumbers(PowerPlan plan) {
         "Mean over the show",
         plan.meanAmps(),
         "A",
-        "sum of current × hold ÷ sum of holds",
+        Reckoning.FOUND_BY
+            + "adding current × hold over all moments, divided by the length of the show",
         List.of(
             given("moments", show().count(), ""),
             given("length of the show", show().lengthMillis() / 1000.0, "s")),
@@ -68,7 +69,8 @@ record CourseNumbers(PowerPlan plan) {
         "Not exceeded for 95 % of the time",
         ampsMostOfTheTime(),
         "A",
-        "currents of the moments in their order of size, by how long they are held",
+        Reckoning.FOUND_BY
+            + "putting the currents of the moments in order of size, by how long they are held",
         List.of(given("moments", show().count(), ""), given("peak", plan.peakAmps(), "A")),
         Source.ARITHMETIC);
   }
@@ -80,7 +82,7 @@ record CourseNumbers(PowerPlan plan) {
         "Energy of the show, once through",
         volts * plan.meanAmps() * seconds / JOULES_A_WATT_HOUR * 1000,
         "mWh",
-        "volts × mean current × length ÷ 3600 s",
+        "volts × mean current × length ÷ 3600 s/h",
         List.of(
             given("volts", volts, "V"),
             given("mean current", plan.meanAmps(), "A"),

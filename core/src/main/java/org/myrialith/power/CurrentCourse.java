@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.drive.CircuitPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Limiter;
@@ -33,18 +32,23 @@ public record CurrentCourse(
    * A moment that draws much.
    *
    * @param index of the moment, -1 for none
-   * @param levelSum sum of the levels of what can be dimmed
-   * @param switchedAmps what is only on or off takes of it (A)
+   * @param sums of the levels, by circuit and group; empty when all are dark
+   * @param sharedAmps how much less it is as lights share what lets their row through (A)
    * @param frames of the clips; empty when it is a bound and no moment of its own
    */
   public record Peak(
       long index,
       long startMillis,
       double amps,
-      long levelSum,
-      double switchedAmps,
+      List<long[]> sums,
+      double sharedAmps,
       List<Integer> frames) {
-    static final Peak NONE = new Peak(-1, 0, -1, 0, 0, List.of());
+    static final Peak NONE = new Peak(-1, 0, -1, List.of(), 0, List.of());
+
+    /** Returns the sums of a circuit's levels by group. */
+    long[] sums(int circuit, int groups) {
+      return sums.isEmpty() ? new long[groups] : sums.get(circuit).clone();
+    }
   }
 
   static CurrentCourse of(
@@ -85,15 +89,14 @@ public record CurrentCourse(
 
   private static Peak peak(
       Load load, long index, long start, int[] frames, long[][] sums, double shared) {
-    long all = 0;
-    double switched = 0;
-    for (int c = 0; c < sums.length; c++) {
-      CircuitPlan plan = load.wiring().plans().get(c);
-      all += plan.limited() ? Arrays.stream(sums[c]).sum() : 0;
-      switched += plan.limited() ? 0 : plan.litAmps(sums[c]);
-    }
     List<Integer> shown = Arrays.stream(frames).boxed().toList();
-    return new Peak(index, start, load.amps(sums) - shared, all, switched - shared, shown);
+    return new Peak(
+        index,
+        start,
+        load.amps(sums) - shared,
+        Arrays.stream(sums).map(long[]::clone).toList(),
+        shared,
+        shown);
   }
 
   /** Mutable, lives within one walk. */
@@ -148,7 +151,7 @@ public record CurrentCourse(
 
     CurrentCourse result() {
       if (show.count() == 0) {
-        Peak dark = new Peak(-1, 0, load.darkAmps(), 0, 0, List.of());
+        Peak dark = new Peak(-1, 0, load.darkAmps(), List.of(), 0, List.of());
         return new CurrentCourse(asked, sent, dark, dark, 0, load.darkAmps(), ofFrames);
       }
       double mean = charge / show.lengthMillis();
@@ -185,7 +188,7 @@ public record CurrentCourse(
     }
 
     private static Peak bare(Peak peak) {
-      return new Peak(0, 0, peak.amps(), peak.levelSum(), peak.switchedAmps(), List.of());
+      return new Peak(0, 0, peak.amps(), peak.sums(), peak.sharedAmps(), List.of());
     }
   }
 }

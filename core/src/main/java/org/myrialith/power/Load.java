@@ -92,7 +92,7 @@ public record Load(Wiring wiring, double controllerMilliamps) {
    * The current that a weight of 1 stands for (A): that of a level where all are alike, and never
    * so little that 32 bits don't hold the sum of everything.
    */
-  private double unitAmps() {
+  double unitAmps() {
     double least = steps().min().orElse(1);
     double most = steps().max().orElse(1);
     double all =

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
-import org.myrialith.drive.CircuitPlan;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -184,50 +183,21 @@ public record PowerPlan(
   }
 
   Reckoning worst() {
-    int level = LevelTable.of(colour).level(WHITE);
-    List<Reckoning.Given> given = new ArrayList<>();
-    if (load.dims()) {
-      given.add(given("pixels that may light", load.litEmitters(), ""));
-      given.add(given("white level", level, ""));
-    }
-    given.addAll(circuitsGiven());
-    return new Reckoning(
-        "worst-case",
-        load.most() + (load.dims() ? ", under the brightness limit" : ""),
-        worstAmps(),
-        "A",
-        formula(
-            "lit pixels × channels full at once × channel current × white level ÷ 255",
-            "all outputs"),
-        given,
-        Source.COMMON_PRACTICE);
-  }
-
-  /** How a current is made up of what there is. */
-  private String formula(String dimmed, String switched) {
-    return (load.dims() ? dimmed + " + pixels × idle" : "")
-        + (load.dims() && load.switches() ? " + " : "")
-        + (load.switches() ? switched + " + idle of their chips" : "")
-        + (load.emitters() > 0 ? " + controller" : "controller");
-  }
-
-  private List<Reckoning.Given> circuitsGiven() {
-    List<Reckoning.Given> given = new ArrayList<>();
-    boolean several = load.wiring().plans().size() > 1;
-    for (CircuitPlan plan : load.wiring().plans()) {
-      String of = several ? " of " + plan.circuit().name() : "";
-      given.addAll(plan.currentsGiven(of));
-    }
-    given.add(given("controller", load.controllerMilliamps() / 1000, "A"));
-    return given;
+    return new CurrentSum(load)
+        .all(
+            "worst-case",
+            load.most() + (load.dims() ? ", under the brightness limit" : ""),
+            worstAmps(),
+            LevelTable.of(colour).level(WHITE) / (double) WHITE);
   }
 
   Reckoning peak() {
     long at = peakMoment();
-    return current(
-        "peak",
-        at < 0 ? "Dark, as nothing plays" : "Peak, at moment " + (at + 1),
-        course.peakSent());
+    return new CurrentSum(load)
+        .at(
+            "peak",
+            at < 0 ? "Dark, as nothing plays" : "Peak, at moment " + (at + 1),
+            course.peakSent());
   }
 
   /**
@@ -248,29 +218,12 @@ public record PowerPlan(
     return most[0].index() < 0
         ? Optional.empty()
         : Optional.of(
-            current(
-                "frame-current",
-                phrase("Most while frame %d shows, at moment %d", frame + 1, most[0].index() + 1),
-                most[0]));
-  }
-
-  private Reckoning current(String key, String name, CurrentCourse.Peak peak) {
-    List<Reckoning.Given> given = new ArrayList<>();
-    if (load.dims()) {
-      given.add(given("sum of levels", peak.levelSum(), ""));
-    }
-    if (load.switches()) {
-      given.add(given("outputs that are lit", peak.switchedAmps(), "A"));
-    }
-    given.addAll(circuitsGiven());
-    return new Reckoning(
-        key,
-        name,
-        peak.amps(),
-        "A",
-        formula("sum of levels ÷ 255 × channel current", "outputs that are lit"),
-        given,
-        Source.COMMON_PRACTICE);
+            new CurrentSum(load)
+                .at(
+                    "frame-current",
+                    phrase(
+                        "Most while frame %d shows, at moment %d", frame + 1, most[0].index() + 1),
+                    most[0]));
   }
 
   Reckoning budget(Supply given) {
@@ -299,17 +252,17 @@ public record PowerPlan(
   }
 
   private Reckoning limit(Limiter limiter) {
-    List<Reckoning.Given> given = new ArrayList<>();
-    given.add(given("budget", budgetAmps().orElseThrow(), "A"));
-    given.add(given("dark gadget", load.darkAmps(), "A"));
-    given.addAll(circuitsGiven());
     return new Reckoning(
         "limiter",
-        "Limiter: largest sum of levels",
+        "Limiter: largest weighted sum of levels",
         limiter.limit(),
         "",
-        "(budget − pixels × idle − controller) ÷ channel current × 255, without rest; colours and circuits that draw more weigh more",
-        given,
+        "largest of(0, round down((budget − dark gadget − outputs on or off) ÷ current per unit of weight))",
+        List.of(
+            given("budget", budgetAmps().orElseThrow(), "A"),
+            given("dark gadget", load.darkAmps(), "A"),
+            given("outputs on or off", Load.switchedAmps(played), "A"),
+            given("current per unit of weight", load.unitAmps(), "A")),
         Source.ARITHMETIC);
   }
 

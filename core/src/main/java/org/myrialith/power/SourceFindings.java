@@ -60,8 +60,9 @@ record SourceFindings(TreeFindings of) {
             "Through the cable of the supply",
             amps,
             "A",
-            "all that is drawn from the supply",
-            List.of(given("its wire carries", carries, "A")),
+            "drawn from the supply",
+            List.of(
+                given("drawn from the supply", amps, "A"), given("its wire carries", carries, "A")),
             Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
     Finding finding =
         TreeFindings.of(
@@ -104,8 +105,11 @@ record SourceFindings(TreeFindings of) {
             "Supply of the controller in the moment that draws most",
             volts,
             "V",
-            "volts of its node under load",
-            List.of(given("without load", nominal, "V"), given("needs", least, "V")),
+            "at its node under load",
+            List.of(
+                given("at its node under load", volts, "V"),
+                given("without load", nominal, "V"),
+                given("needs", least, "V")),
             Source.partClass("lowest supply of the class at its clock"));
     return Optional.of(
         TreeFindings.of(
@@ -179,13 +183,14 @@ record SourceFindings(TreeFindings of) {
             phrase("Drawn from %s", supply.name()),
             node.amps(),
             "A",
-            "sum of the currents behind it; through what converts, watts ÷ volts where the cable ends",
+            Reckoning.FOUND_BY
+                + "solving the supply tree: the currents of all loads behind it; converters pass on power, output power ÷ efficiency ÷ their input voltage",
             List.of(
                 given("rating", supply.amps(), "A"),
-                given("volts inside", node.inVolts(), "V"),
-                given("volts at the end of the cable", node.volts(), "V"),
+                given("source voltage", node.inVolts(), "V"),
+                given("voltage at the end of the cable", node.volts(), "V"),
                 given(
-                    "inside and cable",
+                    "source and cable resistance",
                     (node.inVolts() - node.volts()) / Math.max(1e-12, node.amps()),
                     "ohm")),
             Source.ARITHMETIC);

@@ -126,18 +126,18 @@ record TreeFindings(TreePlan plan) {
         node.inAmps(),
         "A",
         converter.sort().converts()
-            ? "volts × amperes that it gives ÷ what comes out ÷ volts that it gets + own draw: watts pass through it"
-            : "amperes that it gives + own draw: they pass through it",
+            ? "output current × output voltage ÷ efficiency ÷ input voltage + quiescent current"
+            : "output current + quiescent current",
         converter.sort().converts()
             ? List.of(
-                given("gives", node.amps(), "A"),
-                given("at", node.volts(), "V"),
-                given("gets", node.inVolts(), "V"),
-                given("comes out", converter.percentAt(node.amps()), "%"),
-                given("own draw", converter.idleMilliamps() * 1e-3, "A"))
+                given("output current", node.amps(), "A"),
+                given("output voltage", tree().volts(converter.name(), plan.supply().volts()), "V"),
+                given("input voltage", node.inVolts(), "V"),
+                given("efficiency", converter.percentAt(node.amps()), "%"),
+                given("quiescent current", converter.idleMilliamps() * 1e-3, "A"))
             : List.of(
-                given("gives", node.amps(), "A"),
-                given("own draw", converter.idleMilliamps() * 1e-3, "A")),
+                given("output current", node.amps(), "A"),
+                given("quiescent current", converter.idleMilliamps() * 1e-3, "A")),
         Source.ARITHMETIC);
   }
 
@@ -155,11 +155,11 @@ record TreeFindings(TreePlan plan) {
             phrase("Inside %s", converter.name()),
             celsius,
             "°C",
-            "air + watts lost × kelvin a watt",
+            "ambient + dissipation × thermal resistance",
             List.of(
-                given("air", AIR_CELSIUS, "°C"),
-                given("lost", node.lostWatts(), "W"),
-                given(entered ? "warmer by" : "warmer by, usual package", each, "K/W")),
+                given("ambient", AIR_CELSIUS, "°C"),
+                given("dissipation", node.lostWatts(), "W"),
+                given(entered ? "thermal resistance" : "thermal resistance", each, "K/W")),
             Source.COMMON_PRACTICE);
     Finding finding =
         of(

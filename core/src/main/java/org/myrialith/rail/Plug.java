@@ -31,8 +31,10 @@ public final class Plug {
             phrase("Through the plug of %s", where),
             amps,
             "A",
-            "current of the wire that it joins",
-            List.of(given("it carries", plug.carriesAmps(), "A")),
+            "current of its wire",
+            List.of(
+                given("current of its wire", amps, "A"),
+                given("it carries", plug.carriesAmps(), "A")),
             Source.COMMON_PRACTICE);
     boolean carries = amps <= plug.carriesAmps();
     Finding finding =

@@ -49,7 +49,7 @@ record RailVolts(RailFindings of) {
         phrase("Volts at pixel %d, which gets least", at),
         course.leastVolts(),
         "V",
-        "volts where feeds begin − what is lost in plus − what is lost in minus: both rails as networks of resistances, each pixel drawing its current",
+        "where feeds begin − lost in plus − lost in minus; both rails solved as networks of resistances, each pixel drawing its current",
         List.of(
             given("where feeds begin", course.startVolts(), "V"),
             given("lost in plus", course.drops()[at], "V"),

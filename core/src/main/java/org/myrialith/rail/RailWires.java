@@ -63,9 +63,10 @@ record RailWires(RailFindings of) {
             phrase("Through the feed at pixel %d", feed.at()),
             amps[most],
             "A",
-            "volts lost in its plus ÷ its resistance one way",
+            "lost in its plus ÷ resistance one way",
             List.of(
                 given("resistance one way", feed.ohms(plan().settings().celsius()), "ohm"),
+                given("lost in its plus", amps[most] * feed.ohms(plan().settings().celsius()), "V"),
                 given("its wire carries", carries, "A")),
             Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
     Finding finding =
@@ -109,7 +110,8 @@ record RailWires(RailFindings of) {
             "The most between two pixels",
             amps,
             "A",
-            "difference of their volts in plus ÷ resistance between them",
+            Reckoning.FOUND_BY
+                + "solving plus and minus as networks of resistances, each pixel drawing its current",
             List.of(given("carried for good", carries, "A")),
             Source.standard(
                 "tracks: IPC-2221, outer layers, 10 K warmer; wires: IEC 60335-1, table 11"));
@@ -191,8 +193,11 @@ record RailWires(RailFindings of) {
             "Ground of the first pixel above that of the controller",
             rises,
             "V",
-            "what is lost in minus up to the first pixel",
-            List.of(given("high level", logic, "V"), given("first pixel", course.volts(0), "V")),
+            "lost in minus up to the first pixel",
+            List.of(
+                given("lost in minus up to the first pixel", rises, "V"),
+                given("high level", logic, "V"),
+                given("first pixel", course.volts(0), "V")),
             Source.ARITHMETIC);
     Verdict verdict = sees >= needs ? Verdict.HOLDS : Verdict.TIGHT;
     Finding finding =
@@ -216,7 +221,7 @@ record RailWires(RailFindings of) {
             "Capacitor that carries a step from dark to all",
             stepFarads(plan()) * 1e6,
             "µF",
-            "step × time until the supply follows ÷ dip that is allowed",
+            "step × time ÷ dip; time until the supply follows, dip that is allowed",
             List.of(
                 given("step", stepAmps(plan()), "A"),
                 given("time", STEP_SECONDS, "s"),

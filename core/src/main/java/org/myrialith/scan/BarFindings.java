@@ -97,9 +97,11 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
             "Width of a column at the last LED",
             outer,
             "mm",
-            bar.turns() ? "2π × radius ÷ columns" : "width of a sweep ÷ columns",
+            bar.turns() ? "2 × π × radius of the last LED ÷ columns" : "width of a sweep ÷ columns",
             List.of(
-                given("radius of the last LED", bar.radiusMm(last), "mm"),
+                bar.turns()
+                    ? given("radius of the last LED", bar.radiusMm(last), "mm")
+                    : given("width of a sweep", bar.wayMm(last), "mm"),
                 given("at the first", bar.columnMm(0), "mm"),
                 given("LEDs apart", bar.pitchMm(), "mm"),
                 given("columns", bar.columns(), "")),
@@ -137,8 +139,9 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
             "A frame of the circuit",
             plan.frameSeconds(),
             "s",
-            "as the circuit has it",
+            "frame time of the circuit",
             List.of(
+                given("frame time of the circuit", plan.frameSeconds(), "s"),
                 given("a column", bar.dwellSeconds(), "s"),
                 given("columns at most", most, ""),
                 given("sharp to", bar.speedMm(bar.leds() - 1) * plan.dataSeconds(), "mm")),

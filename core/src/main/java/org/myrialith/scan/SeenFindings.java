@@ -71,7 +71,8 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
         "Contrast of bands",
         contrast * 100,
         "%",
-        "(brightest − dimmest) ÷ (brightest + dimmest) of all lights in 30 frames, each exposed from its line's own moment",
+        Reckoning.FOUND_BY
+            + "exposing 30 frames, each line from its own moment: (brightest − dimmest) ÷ (brightest + dimmest) of all lights",
         List.of(
             given("turn of all", turnSeconds(), "s"),
             given("shutter", settings.camera().shutterSeconds(), "s"),
@@ -122,7 +123,7 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
             "An eye that sweeps gets on in a turn of all by",
             moved,
             "mm",
-            "distance × speed in radians × time of a turn",
+            "distance × speed × turn of all; speed in radians",
             List.of(
                 given("distance", settings.eye().eyeMm(), "mm"),
                 given("speed", settings.eye().degreesPerSecond(), "°/s"),

@@ -106,7 +106,7 @@ record StrobeFindings(Strobe strobe) {
             "Smear of a flash",
             strobe.smearDegrees(),
             "°",
-            "360° × turns × time of a flash",
+            "360° × turns × a flash",
             List.of(
                 given("turns", strobe.turnsHz(), "Hz"),
                 given("a flash", strobe.flashMicros() * 1e-6, "s"),
@@ -154,8 +154,11 @@ record StrobeFindings(Strobe strobe) {
             "The body seems to turn by",
             drift,
             "°/s",
-            "(360° × turns ÷ flashes − so many arms) × flashes",
+            "360° × turns − every so many-th arm × 360° ÷ arms × flashes",
             List.of(
+                given("turns", strobe.turnsHz(), "Hz"),
+                given("every so many-th arm", strobe.everyArm(), ""),
+                given("arms", strobe.arms(), ""),
                 given("still at", strobe.stillHertz(), "Hz"),
                 given("flashes", strobe.hertz(), "Hz"),
                 given("nearest of a 16-bit timer", nearest(), "Hz")),
@@ -185,7 +188,7 @@ record StrobeFindings(Strobe strobe) {
             "Lit",
             duty * WHITE,
             "%",
-            "flashes × time of a flash",
+            "flashes × a flash",
             List.of(
                 given("flashes", strobe.hertz(), "Hz"),
                 given("a flash", strobe.flashMicros() * 1e-6, "s"),
@@ -212,7 +215,7 @@ record StrobeFindings(Strobe strobe) {
             "Warmer than the air",
             strobe.warmerKelvin(),
             "K",
-            "current × volts × share of the time × heat's way to the air, as if none of it were light",
+            "each LED in the mean × to the air; current × volts × share of the time, as if none of it were light",
             List.of(
                 given("each LED in the mean", strobe.wattsEach(), "W"),
                 given("to the air", strobe.kelvinPerWatt(), "K/W"),
