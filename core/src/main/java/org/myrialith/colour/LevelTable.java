@@ -98,7 +98,7 @@ public final class LevelTable {
     return new LevelTable(settings, bits);
   }
 
-  /** Returns what white gives of the full level (0 to 1), of levels of 8 bits. */
+  /** Returns what white gives of the full level (0 to 1), of levels of its bits. */
   public double whiteShare() {
     return level(FULL) / (double) full();
   }

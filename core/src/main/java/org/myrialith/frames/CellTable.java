@@ -3,27 +3,35 @@ package org.myrialith.frames;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ImageFile;
 import org.myrialith.formats.ImageRefused;
+import org.myrialith.formats.NamedColumns;
 import org.myrialith.formats.Raster;
 
 /**
  * Frames as a table with a line for each cell: frame, hold, column, row, red, green, blue, as
- * {@link ClipFiles#csv} writes it. A cell without a line is dark.
+ * {@link ClipFiles#csv} writes it; columns in any order, between commas, semicolons or tabs. A cell
+ * without a line is dark.
  */
 public final class CellTable {
   private static final String HEAD = "frame,hold_ms,column,row,red,green,blue";
-  private static final String[] FIELDS = HEAD.split(",");
+  private static final List<String> FIELDS = List.of(HEAD.split(","));
   private static final int MOST_LINES = 4_000_000;
   private static final int MOST_SIDE = 4096;
+  private static final int LONGEST_HEAD = 400;
 
   private CellTable() {}
 
   /** Returns whether a file is such a table. */
   public static boolean is(byte[] file) {
-    int head = Math.min(file.length, 80);
-    return text(file, head).strip().startsWith(HEAD.substring(0, 13));
+    String head = text(file, Math.min(file.length, LONGEST_HEAD));
+    return columns(head.split("\r?\n", 2)[0]).isPresent();
+  }
+
+  private static Optional<NamedColumns> columns(String head) {
+    return NamedColumns.of(head, FIELDS);
   }
 
   private static String text(byte[] file, int length) {
@@ -38,9 +46,9 @@ public final class CellTable {
 
   private static ImageFile.Found read(String[] lines, ImageFile.FrameSink sink)
       throws ImageRefused {
-    if (!lines[0].strip().equals(HEAD)) {
-      throw new ImageRefused("line 1", lines[0].strip(), HEAD);
-    }
+    NamedColumns named =
+        columns(lines[0])
+            .orElseThrow(() -> new ImageRefused("line 1", lines[0].strip(), "columns " + HEAD));
     if (lines.length > MOST_LINES) {
       throw new ImageRefused("table", lines.length + " lines", "at most " + MOST_LINES + " lines");
     }
@@ -50,7 +58,7 @@ public final class CellTable {
     int frames = 0;
     for (int i = 1; i < lines.length; i++) {
       if (!lines[i].isBlank()) {
-        int[] cell = cell(lines[i], i + 1);
+        int[] cell = cell(named, lines[i], i + 1);
         cells.add(cell);
         frames = Math.max(frames, cell[0]);
         columns = Math.max(columns, cell[2] + 1);
@@ -77,14 +85,14 @@ public final class CellTable {
     return new ImageFile.Found(frames, List.of());
   }
 
-  private static int[] cell(String line, int number) throws ImageRefused {
-    String[] said = line.split(",", -1);
-    if (said.length != FIELDS.length) {
-      throw new ImageRefused("line " + number, said.length + " fields", "7 fields: " + HEAD);
-    }
-    int[] cell = new int[FIELDS.length];
+  private static int[] cell(NamedColumns named, String line, int number) throws ImageRefused {
+    List<String> said =
+        named
+            .cells(line)
+            .orElseThrow(() -> new ImageRefused("line " + number, line, "7 fields: " + HEAD));
+    int[] cell = new int[FIELDS.size()];
     for (int field = 0; field < cell.length; field++) {
-      String one = said[field].strip();
+      String one = said.get(field);
       int least = field == 0 || field == 1 ? 1 : 0;
       int most =
           switch (field) {
@@ -96,7 +104,7 @@ public final class CellTable {
       cell[field] = one.matches("[0-9]{1,6}") ? Integer.parseInt(one) : -1;
       if (cell[field] < least || cell[field] > most) {
         throw new ImageRefused(
-            "line " + number + ", " + FIELDS[field],
+            "line " + number + ", " + FIELDS.get(field),
             one,
             "a whole number " + least + " to " + most);
       }

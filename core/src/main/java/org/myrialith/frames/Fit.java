@@ -90,16 +90,17 @@ public enum Fit {
     };
   }
 
-  /** Lays a pixel over dark, in linear light. */
+  /** Lays a pixel over black as image viewers do: its sRGB values by their alpha. */
   private static int opaque(int argb) {
     int alpha = argb >>> 24;
     if (alpha == 255) {
       return argb & 0xffffff;
     }
-    double share = alpha / 255.0;
-    return encode(light(argb, 16) * share) << 16
-        | encode(light(argb, 8) * share) << 8
-        | encode(light(argb, 0) * share);
+    return over(argb, 16, alpha) << 16 | over(argb, 8, alpha) << 8 | over(argb, 0, alpha);
+  }
+
+  private static int over(int argb, int shift, int alpha) {
+    return ((argb >> shift & 0xff) * alpha * 2 + 255) / 510;
   }
 
   /**
@@ -114,11 +115,11 @@ public enum Fit {
     for (int y = (int) top; y < Math.min(image.rows(), Math.ceil(bottom)); y++) {
       double high = Math.min(bottom, y + 1) - Math.max(top, y);
       for (int x = (int) left; x < Math.min(image.columns(), Math.ceil(right)); x++) {
-        int argb = image.at(x, y);
-        double weight = high * (Math.min(right, x + 1) - Math.max(left, x)) * (argb >>> 24) / 255.0;
-        red += light(argb, 16) * weight;
-        green += light(argb, 8) * weight;
-        blue += light(argb, 0) * weight;
+        int rgb = opaque(image.at(x, y));
+        double weight = high * (Math.min(right, x + 1) - Math.max(left, x));
+        red += light(rgb, 16) * weight;
+        green += light(rgb, 8) * weight;
+        blue += light(rgb, 0) * weight;
       }
     }
     double area = width * height;

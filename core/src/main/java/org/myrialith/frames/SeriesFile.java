@@ -14,6 +14,7 @@ import java.util.zip.ZipInputStream;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ImageFile;
 import org.myrialith.formats.ImageRefused;
+import org.myrialith.formats.NamedColumns;
 
 /**
  * A series of stills in an archive, by the numbers in their names, and how long each is held where
@@ -23,6 +24,7 @@ public final class SeriesFile {
   private static final int MOST_ENTRIES = 4000;
   private static final long MOST_BYTES = 64L << 20;
   private static final String HOLDS = "holds.csv";
+  private static final List<String> COLUMNS = List.of("file", "hold_ms");
 
   /** Names in which numbers count as numbers: frame-2 before frame-10. */
   static final Comparator<String> BY_NUMBER =
@@ -130,18 +132,24 @@ public final class SeriesFile {
 
   private static Map<String, Integer> holds(byte[] table) throws ImageRefused {
     Map<String, Integer> holds = new HashMap<>();
-    String[] lines = new String(table, StandardCharsets.UTF_8).split("\r?\n");
+    String[] lines =
+        new String(table, StandardCharsets.UTF_8).replaceFirst("^\ufeff", "").split("\r?\n");
+    NamedColumns named =
+        NamedColumns.of(lines[0], COLUMNS)
+            .orElseThrow(
+                () ->
+                    new ImageRefused(HOLDS + ", line 1", lines[0].strip(), "columns file,hold_ms"));
     for (int i = 1; i < lines.length; i++) {
-      int comma = lines[i].lastIndexOf(',');
       if (lines[i].isBlank()) {
         continue;
       }
-      String said = comma < 0 ? lines[i] : lines[i].substring(comma + 1).strip();
-      if (comma < 0 || !said.matches("[0-9]{1,5}") || !Frame.HOLD.allow(Integer.parseInt(said))) {
+      List<String> said = named.cells(lines[i]).orElse(List.of("", lines[i].strip()));
+      String hold = said.get(1);
+      if (!hold.matches("[0-9]{1,5}") || !Frame.HOLD.allow(Integer.parseInt(hold))) {
         throw new ImageRefused(
-            HOLDS + ", line " + (i + 1), said, "a file, a comma and " + Frame.HOLD.allowed());
+            HOLDS + ", line " + (i + 1), hold, "a file, a comma and " + Frame.HOLD.allowed());
       }
-      holds.put(lines[i].substring(0, comma).strip(), Integer.parseInt(said));
+      holds.put(said.get(0), Integer.parseInt(hold));
     }
     return holds;
   }

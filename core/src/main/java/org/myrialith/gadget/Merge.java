@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Picture;
 import tools.jackson.databind.JsonNode;
@@ -56,6 +57,58 @@ public final class Merge {
     } catch (ClashException | InputException e) {
       return Optional.empty();
     }
+  }
+
+  /**
+   * Puts a change behind another, as {@link #of(Gadget, Gadget, Gadget)} does. Where both only add
+   * and gave what they add one identifier, the change is made once more on what is there by now, so
+   * that what it adds gets an identifier and a place of its own.
+   *
+   * @param base what the change started from
+   * @param theirs what is there by now
+   * @param mine what the change made of the base
+   * @param change from one gadget to another, on whatever it is given
+   * @return empty when both touched the same, or what comes of both is no gadget
+   */
+  public static Optional<Gadget> of(
+      Gadget base, Gadget theirs, Gadget mine, UnaryOperator<Gadget> change) {
+    Optional<Gadget> both = of(base, theirs, mine);
+    boolean more = both.isPresent() && !both.get().equals(theirs);
+    if (more || mine.equals(base) || !added(GadgetJson.tree(base), GadgetJson.tree(mine))) {
+      return both;
+    }
+    try {
+      Gadget again = change.apply(theirs);
+      return added(GadgetJson.tree(theirs), GadgetJson.tree(again)) ? Optional.of(again) : both;
+    } catch (InputException e) {
+      return Optional.empty(); // there is no room for both
+    }
+  }
+
+  /** Whether all that was there is there as it was, with more beside it. */
+  private static boolean added(JsonNode before, JsonNode after) {
+    if (before.isObject() && after.isObject()) {
+      return before.propertyNames().stream()
+          .allMatch(name -> after.has(name) && added(before.get(name), after.get(name)));
+    }
+    if (before.isArray() && after.isArray()) {
+      int at = 0;
+      for (JsonNode entry : before) {
+        while (at < after.size() && !same(entry, after.get(at))) {
+          at++;
+        }
+        if (at == after.size()) {
+          return false;
+        }
+        at++;
+      }
+      return true;
+    }
+    return before.equals(after);
+  }
+
+  private static boolean same(JsonNode before, JsonNode after) {
+    return identity(before).equals(identity(after)) && added(before, after);
   }
 
   /** Returns what names an entry of a list: its identifier, or the word that it is; else empty. */

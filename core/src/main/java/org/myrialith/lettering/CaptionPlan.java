@@ -16,6 +16,7 @@ import org.myrialith.formats.BdfFont;
  * @param shots pictures one after the other
  * @param missing characters that the font lacks
  * @param lettersPerSecond that are to be read
+ * @param cut whether lit dots lie above or below the cells, though the font's rows do not
  */
 public record CaptionPlan(
     Caption caption,
@@ -24,7 +25,8 @@ public record CaptionPlan(
     BdfFont font,
     List<Shot> shots,
     List<String> missing,
-    double lettersPerSecond) {
+    double lettersPerSecond,
+    boolean cut) {
   /** Most pictures. */
   public static final int MOST_SHOTS = 2000;
 
@@ -72,6 +74,16 @@ public record CaptionPlan(
     if (!missing.isEmpty()) {
       notes.add(phrase("The font has no %s.", String.join(" ", missing)));
     }
+    Joined.script(caption.text())
+        .ifPresent(
+            script ->
+                notes.add(
+                    phrase(
+                        "%s joins its letters in writing; dots show each letter by itself.",
+                        script)));
+    if (cut) {
+      notes.add("Accents or other dots lie above or below the fixture and are cut off.");
+    }
     if (font.height() > rows) {
       notes.add(
           phrase(
@@ -106,11 +118,12 @@ public record CaptionPlan(
       }
       List<Shot> shots = new ArrayList<>();
       for (int step = 0; step < count; step++) {
-        shots.add(new Shot(picture(line, columns - step), hold(step)));
+        int left = line.leftward() ? step - line.columns() : columns - step;
+        shots.add(new Shot(picture(line, left), hold(step)));
       }
       double letters = caption.text().codePointCount(0, caption.text().length());
       double seconds = line.columns() / (double) caption.dotsPerSecond();
-      return done(shots, line.missing(), seconds > 0 ? letters / seconds : 0);
+      return done(shots, line.missing(), seconds > 0 ? letters / seconds : 0, beyond(line));
     }
 
     /** Whole milliseconds whose sum keeps the speed. */
@@ -127,17 +140,32 @@ public record CaptionPlan(
       List<Shot> shots = new ArrayList<>();
       Set<String> missing = new LinkedHashSet<>();
       double most = 0;
+      boolean cut = false;
       for (String text : texts) {
         Line line = line(text);
         missing.addAll(line.missing());
         shots.add(new Shot(picture(line, (columns - line.columns()) / 2), caption.pageMillis()));
         most = Math.max(most, text.codePointCount(0, text.length()));
+        cut |= beyond(line);
       }
-      return done(shots, List.copyOf(missing), most * 1000 / caption.pageMillis());
+      return done(shots, List.copyOf(missing), most * 1000 / caption.pageMillis(), cut);
     }
 
-    private CaptionPlan done(List<Shot> shots, List<String> missing, double letters) {
-      return new CaptionPlan(caption, columns, rows, font, List.copyOf(shots), missing, letters);
+    private CaptionPlan done(List<Shot> shots, List<String> missing, double letters, boolean cut) {
+      return new CaptionPlan(
+          caption, columns, rows, font, List.copyOf(shots), missing, letters, cut);
+    }
+
+    /** Whether dots that a font has beyond its own rows lie beyond the cells too. */
+    private boolean beyond(Line line) {
+      int top = top();
+      boolean fits = font.height() <= rows;
+      return fits && (top < line.over() || top + line.rows() - line.over() > rows);
+    }
+
+    /** The row of the font's highest dots. */
+    private int top() {
+      return Math.floorDiv(rows - font.height(), 2) + caption.down();
     }
 
     /** Words as many to a page as fit; a word that is wider is parted. */
@@ -186,7 +214,7 @@ public record CaptionPlan(
     }
 
     private static boolean empty(Line line, int column) {
-      for (int row = 0; row < line.rows(); row++) {
+      for (int row = -line.over(); row < line.rows() - line.over(); row++) {
         if (line.at(column, row)) {
           return false;
         }
@@ -196,7 +224,7 @@ public record CaptionPlan(
 
     private byte[] picture(Line line, int left) {
       byte[] rgb = new byte[3 * columns * rows];
-      int top = Math.floorDiv(rows - line.rows(), 2) + caption.down();
+      int top = top();
       for (int cell = 0; cell < columns * rows; cell++) {
         boolean lit = line.at(cell % columns - left, cell / columns - top);
         int tone = lit ? caption.colour() : caption.background();

@@ -52,9 +52,9 @@ sealed interface Face {
         return Optional.empty();
       }
       boolean[] lit = new boolean[width * font.height()];
-      for (int y = 0; y < line.rows(); y++) {
+      for (int y = 0; y < font.height(); y++) {
         for (int x = 0; x < Math.min(width, line.columns()); x++) {
-          lit[y * width + x] = line.lit()[y * line.columns() + x];
+          lit[y * width + x] = line.at(x, y);
         }
       }
       return Optional.of(lit);

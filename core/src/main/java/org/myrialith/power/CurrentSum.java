@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CurrentTerm;
 import org.myrialith.finding.Reckoning;
@@ -36,9 +37,14 @@ record CurrentSum(Load load) {
         shared > 0 ? Optional.of(less) : Optional.empty());
   }
 
-  /** Returns the working of the current with everything at a share of its full level. */
-  Reckoning all(String key, String name, double amps, double share) {
-    return working(key, name, amps, (plan, c, of) -> plan.fullTerm(share, of), Optional.empty());
+  /** Returns the working of the current with everything white under the brightness limit. */
+  Reckoning all(String key, String name, double amps, ColourSettings colour) {
+    return working(
+        key,
+        name,
+        amps,
+        (plan, c, of) -> plan.fullTerm(Load.whiteShare(colour, plan), of),
+        Optional.empty());
   }
 
   private Reckoning working(

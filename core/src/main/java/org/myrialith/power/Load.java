@@ -5,6 +5,8 @@ import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.LevelTable;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Wiring;
 import org.myrialith.frames.ClipLevels;
@@ -64,12 +66,16 @@ public record Load(Wiring wiring, double controllerMilliamps) {
 
   /**
    * Returns the current (A) with every emitter that may light at its most, as many channels as can
-   * be full at once at one share of their full level.
-   *
-   * @param level of 255
+   * be full at once at the level that white has in their circuit.
    */
-  public double ampsAllAt(int level) {
-    return darkAmps() + plans().stream().mapToDouble(p -> p.mostLitAmps(level / 255.0)).sum();
+  public double whiteAmps(ColourSettings colour) {
+    return darkAmps()
+        + plans().stream().mapToDouble(p -> p.mostLitAmps(whiteShare(colour, p))).sum();
+  }
+
+  /** Returns the share of its full level that white has in a circuit, by the bits of its levels. */
+  static double whiteShare(ColourSettings colour, CircuitPlan plan) {
+    return LevelTable.of(colour, plan.levelBits()).whiteShare();
   }
 
   /** Current of one step of a level of a group (A). */

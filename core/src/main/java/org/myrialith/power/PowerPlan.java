@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
@@ -47,8 +46,6 @@ public record PowerPlan(
     Optional<Limiter> limiter,
     List<ClipLevels> played)
     implements StepPlan {
-
-  private static final int WHITE = 255;
 
   /**
    * Works the plan out.
@@ -116,7 +113,7 @@ public record PowerPlan(
   }
 
   double worstAmps(int brightnessPercent) {
-    return load.ampsAllAt(LevelTable.of(colour.withBrightness(brightnessPercent)).level(WHITE));
+    return load.whiteAmps(colour.withBrightness(brightnessPercent));
   }
 
   /** Returns what the dark gadget draws (A). */
@@ -188,7 +185,7 @@ public record PowerPlan(
             "worst-case",
             load.most() + (load.dims() ? ", under the brightness limit" : ""),
             worstAmps(),
-            LevelTable.of(colour).level(WHITE) / (double) WHITE);
+            colour);
   }
 
   Reckoning peak() {

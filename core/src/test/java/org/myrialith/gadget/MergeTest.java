@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.myrialith.colour.ColourSettings;
@@ -139,6 +140,35 @@ class MergeTest {
               assertThat(Merge.of(LANTERN, LANTERN, changed)).as(name).contains(changed);
               assertThat(Merge.of(LANTERN, changed, LANTERN)).as(name).contains(changed);
             });
+  }
+
+  private static Optional<Gadget> behind(Gadget theirs, UnaryOperator<Gadget> change) {
+    return Merge.of(LANTERN, theirs, change.apply(LANTERN), change);
+  }
+
+  private static UnaryOperator<Gadget> ring(String name) {
+    return g -> g.with(Fixture.of(g.freeId("f"), name, Ring.KIND.usual(), 200, 200));
+  }
+
+  /** Two who add something each, on what both saw, have both; each with an id of its own. */
+  @Test
+  void whatTwoAddIsThereTwice() {
+    Gadget theirs = ring("Theirs").apply(LANTERN);
+    Gadget both = behind(theirs, ring("Mine")).orElseThrow();
+    assertThat(both.fixtures()).hasSize(LANTERN.fixtures().size() + 2);
+    assertThat(both.fixtures()).extracting(Fixture::name).contains("Theirs", "Mine");
+    assertThat(both.fixtures()).extracting(Fixture::id).doesNotHaveDuplicates();
+    // the same once more is one more
+    assertThat(behind(theirs, ring("Theirs")).orElseThrow().fixtures())
+        .hasSize(LANTERN.fixtures().size() + 2);
+    // what one changes and the other adds go together, whichever comes first
+    UnaryOperator<Gadget> wider = panel(p -> pitched(p, 12, p.pitchYMm()));
+    assertThat(behind(wider.apply(LANTERN), ring("Mine")))
+        .contains(ring("Mine").apply(wider.apply(LANTERN)));
+    assertThat(behind(ring("Mine").apply(LANTERN), wider))
+        .contains(wider.apply(ring("Mine").apply(LANTERN)));
+    // what both change otherwise is still no gadget
+    assertThat(behind(wider.apply(LANTERN), panel(p -> pitched(p, 13, p.pitchYMm())))).isEmpty();
   }
 
   @Test

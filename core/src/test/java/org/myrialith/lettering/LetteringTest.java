@@ -3,6 +3,7 @@ package org.myrialith.lettering;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.myrialith.finding.Phrase.phrase;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,6 +17,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.finding.InputException;
 import org.myrialith.formats.BdfFont;
@@ -215,5 +217,107 @@ class LetteringTest {
         assertThat(expected).hasMessageContaining("font");
       }
     }
+  }
+
+  /** A font in which each character is eight dots that spell its place among them. */
+  private static BdfFont spelling(String characters) {
+    StringBuilder bdf = new StringBuilder("STARTFONT 2.1\nFONTBOUNDINGBOX 8 1 0 0\n");
+    for (int i = 0; i < characters.length(); i++) {
+      bdf.append(
+          phrase(
+              "STARTCHAR c\nENCODING %d\nDWIDTH 8 0\nBBX 8 1 0 0\nBITMAP\n%02X\nENDCHAR\n",
+              (int) characters.charAt(i), i + 1));
+    }
+    return BdfFont.read(bdf + "ENDFONT\n");
+  }
+
+  private static String spelled(String text) {
+    String characters = " abcdefghijklmnopqrstuvwxyz.!?()0123456789אבגדהוזחטיכלמנסעפצקרשת";
+    Line line = Line.of(text, spelling(characters));
+    StringBuilder seen = new StringBuilder();
+    for (int at = 0; at < line.columns(); at += 8) {
+      int code = 0;
+      for (int bit = 0; bit < 8; bit++) {
+        code = 2 * code + (line.lit()[at + bit] ? 1 : 0);
+      }
+      seen.append(characters.charAt(code - 1));
+    }
+    return seen.toString();
+  }
+
+  /** Capitals stand for letters that are written from right to left, as in UAX 9. */
+  private static String rightToLeft(String text) {
+    StringBuilder mapped = new StringBuilder();
+    String hebrew = "אבגדהוזחטיכלמנסעפצקרשת";
+    text.chars()
+        .forEach(c -> mapped.append((char) (c >= 'A' && c <= 'V' ? hebrew.charAt(c - 'A') : c)));
+    return mapped.toString();
+  }
+
+  /**
+   * Examples of the Unicode bidirectional algorithm (UAX 9, section 3.4, and its rules for numbers
+   * and brackets): what is stored, and the order in which it is seen.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "car is a CAR in english|car is a RAC in english",
+        "car means CAR.|car means RAC.",
+        "CAR is THE CAR|RAC EHT is RAC",
+        "THE CAR IS 12 OLD|DLO 12 SI RAC EHT",
+        "A (B) C|C (B) A",
+        "plain text|plain text",
+      })
+  void textFromRightToLeftStandsAsItIsSeen(String stored, String seen) {
+    assertThat(spelled(rightToLeft(stored))).isEqualTo(rightToLeft(seen));
+  }
+
+  @Test
+  void accentsThatComeApartArePutTogether() {
+    BdfFont font = Fonts.of("pebble-8", List.of()).orElseThrow();
+    assertThat(Line.of("A\u0308rger o\u0302", font).lit())
+        .isEqualTo(Line.of("\u00c4rger \u00f4", font).lit());
+  }
+
+  /**
+   * A letter that reaches back before its beginning, and an accent above the rows of the font: BBX
+   * gives offsets from the origin (Adobe 5005, section 3.2), here one to the left and two above.
+   */
+  @Test
+  void bearingsAndAccentsAreWhole() {
+    BdfFont font =
+        BdfFont.read(
+            """
+            STARTFONT 2.1
+            FONTBOUNDINGBOX 3 3 0 0
+            STARTPROPERTIES 2
+            FONT_ASCENT 3
+            FONT_DESCENT 0
+            ENDPROPERTIES
+            STARTCHAR j
+            ENCODING 106
+            DWIDTH 3 0
+            BBX 4 5 -1 0
+            BITMAP
+            10
+            00
+            10
+            10
+            E0
+            ENDCHAR
+            STARTCHAR acute
+            ENCODING 769
+            DWIDTH 0 0
+            BBX 2 1 -2 5
+            BITMAP
+            C0
+            ENDCHAR
+            ENDFONT
+            """);
+    Line line = Line.of("j\u0301", font);
+    assertThat(line.over()).isEqualTo(3);
+    assertThat(cropped(line.columns(), line.rows(), line.lit()))
+        .containsExactly("..##", "...#", "....", "...#", "...#", "###.");
   }
 }

@@ -25,6 +25,7 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(RunningApplication.Extension.class)
 class ApiTest {
@@ -234,6 +235,37 @@ class ApiTest {
     assertThat(
             application.json("GET", "/api/v1/projects/" + empty + "/firmware", null).statusCode())
         .isEqualTo(404);
+  }
+
+  /** Whoever writes a gadget by hand names effects and texts, not each of their frames. */
+  @Test
+  void anEffectPostedAloneGivesFirmware() throws Exception {
+    ObjectNode tree = (ObjectNode) GadgetJson.tree(DemoGadgets.tideLantern());
+    tree.putArray("clips");
+    tree.putArray("captions");
+    JsonNode recipe = GadgetJson.tree(DemoGadgets.duneBadge()).get("recipes").get(0).deepCopy();
+    ((ObjectNode) recipe).put("fixture", "f1").put("over", "all");
+    tree.putArray("recipes").add(recipe);
+    HttpResponse<String> plan = application.json("POST", "/api/v1/plan", tree.toString());
+    assertThat(plan.statusCode()).as(plan.body()).isEqualTo(200);
+    String id =
+        RunningApplication.tree(application.json("POST", "/api/v1/projects", tree.toString()))
+            .get("id")
+            .stringValue();
+    Gadget stored = application.stored(id);
+    assertThat(stored.clips()).hasSameSizeAs(stored.fixtures());
+    assertThat(stored.clipOn("f1").orElseThrow().frames())
+        .isEqualTo(stored.baked(stored.programme().recipeOn("f1").orElseThrow()));
+    assertThat(application.bytes("/api/v1/projects/" + id + "/firmware")).isNotEmpty();
+    // a clip that was taken away stays away, however often its gadget is sent
+    ObjectNode less = (ObjectNode) GadgetJson.tree(stored);
+    less.putArray("clips");
+    String without = "/api/v1/projects/" + id + "?base=";
+    for (int base = 1; base <= 2; base++) {
+      HttpResponse<String> put = application.json("PUT", without + base, less.toString());
+      assertThat(put.statusCode()).as(put.body()).isEqualTo(200);
+      assertThat(application.stored(id).clips()).isEmpty();
+    }
   }
 
   @Test

@@ -8,7 +8,10 @@ import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -152,6 +155,62 @@ class GuardTest {
               .getBytes(StandardCharsets.US_ASCII));
       out.flush();
       return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    }
+  }
+
+  /**
+   * Thirty connections whose bodies trickle, a byte every second: others are answered at once all
+   * the time, and each of the thirty is ended within a quarter of a minute.
+   */
+  @Test
+  void bodiesThatTrickleKeepNobodyWaiting() throws Exception {
+    List<Socket> slow = new ArrayList<>();
+    int port = URI.create(application.address()).getPort();
+    for (int i = 0; i < 30; i++) {
+      Socket socket = new Socket("127.0.0.1", port);
+      String path = i % 2 == 0 ? "/api/v1/plan" : "/gadgets";
+      String type = i % 2 == 0 ? "application/json" : "application/x-www-form-urlencoded";
+      socket
+          .getOutputStream()
+          .write(
+              ("POST "
+                      + path
+                      + " HTTP/1.1\r\nHost: localhost\r\nContent-Type: "
+                      + type
+                      + "\r\nContent-Length: 100000\r\n\r\n")
+                  .getBytes(StandardCharsets.US_ASCII));
+      slow.add(socket);
+    }
+    Map<Socket, Boolean> open = new HashMap<>();
+    slow.forEach(s -> open.put(s, true));
+    for (int second = 0; second < 16 && open.containsValue(true); second++) {
+      long start = System.nanoTime();
+      assertThat(application.json("GET", "/api/v1/projects", null).statusCode()).isEqualTo(200);
+      assertThat(System.nanoTime() - start).as("second %d", second).isLessThan(3_000_000_000L);
+      for (Socket socket : slow) {
+        if (open.get(socket)) {
+          open.put(socket, takes(socket));
+        }
+      }
+      Thread.sleep(1000);
+    }
+    assertThat(open).doesNotContainValue(true);
+    for (Socket socket : slow) {
+      socket.close();
+    }
+  }
+
+  /** Sends one byte more; false where the other side has closed. */
+  private static boolean takes(Socket socket) {
+    try {
+      socket.setSoTimeout(1);
+      if (socket.getInputStream().available() > 0) {
+        return false; // it has answered
+      }
+      socket.getOutputStream().write(' ');
+      return true;
+    } catch (IOException e) {
+      return false;
     }
   }
 

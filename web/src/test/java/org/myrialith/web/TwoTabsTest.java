@@ -79,6 +79,24 @@ class TwoTabsTest {
   }
 
   @Test
+  void whatTwoTabsAddIsThereTwice() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    int before = application.stored(id).fixtures().size();
+    try (Screen one = Screen.open(address(id, "layout"));
+        Screen two = one.tab(address(id, "layout"))) {
+      one.button("Add a ring").click();
+      one.onRevision(2);
+      two.page().bringToFront();
+      two.button("Add a panel").click();
+      two.onRevision(3);
+      Gadget stored = application.stored(id);
+      assertThat(stored.fixtures()).hasSize(before + 2);
+      assertThat(stored.fixtures()).extracting(f -> f.id()).doesNotHaveDuplicates();
+      assertThat(two.page().locator("h1")).not().hasText("Another change came first");
+    }
+  }
+
+  @Test
   void aStrokeOnAFrameThatAnotherTabPaintedIsToldToo() {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen one = Screen.open(address(id, "frames"));

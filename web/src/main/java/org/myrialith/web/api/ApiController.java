@@ -20,6 +20,7 @@ import org.myrialith.frames.Shots;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.MissingClips;
 import org.myrialith.web.frames.ImageBench;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
@@ -97,6 +98,11 @@ class ApiController {
     }
   }
 
+  /** Effects and texts that come without their clips get them. */
+  private static Gadget complete(Gadget gadget) {
+    return new MissingClips(gadget).beside(Gadget.blank(gadget.title()));
+  }
+
   @Operation(summary = "Works a gadget out; nothing is stored")
   @RequestBody(
       description = GADGET,
@@ -106,7 +112,7 @@ class ApiController {
   Views.PlanView plan(
       HttpServletRequest request, @RequestParam(defaultValue = "false") boolean levels)
       throws IOException {
-    return Views.PlanView.of(GadgetPlan.of(gadget(request)), levels);
+    return Views.PlanView.of(GadgetPlan.of(complete(gadget(request))), levels);
   }
 
   @Operation(summary = "Lists the projects, the latest first")
@@ -123,7 +129,7 @@ class ApiController {
   @PostMapping(path = "/projects", consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Views.SavedView bring(HttpServletRequest request) throws IOException {
-    UUID id = projects.create(gadget(request), "Brought by the API");
+    UUID id = projects.create(complete(gadget(request)), "Brought by the API");
     return new Views.SavedView(id, 1);
   }
 
@@ -147,7 +153,10 @@ class ApiController {
   Views.SavedView replace(@PathVariable UUID id, @RequestParam int base, HttpServletRequest request)
       throws IOException {
     Gadget gadget = gadget(request);
-    return saved(id, projects.edit(id, base, "Replaced by the API", old -> gadget));
+    return saved(
+        id,
+        projects.edit(
+            id, base, "Replaced by the API", old -> new MissingClips(gadget).beside(old)));
   }
 
   private static Views.SavedView saved(UUID id, Projects.Outcome outcome) {

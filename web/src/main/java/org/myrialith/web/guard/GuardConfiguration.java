@@ -22,9 +22,19 @@ class GuardConfiguration {
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
           + " connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+  /** How long one byte of a body is waited for (ms). */
+  private static final String UPLOAD_MILLIS = "5000";
+
   @Bean
-  WebServerFactoryCustomizer<TomcatServletWebServerFactory> headersOfAll() {
-    return factory -> factory.addEngineValves(new HeadersOfAll());
+  WebServerFactoryCustomizer<TomcatServletWebServerFactory> connections() {
+    return factory -> {
+      factory.addEngineValves(new HeadersOfAll(), new BodyDeadline());
+      factory.addConnectorCustomizers(
+          connector -> {
+            connector.setProperty("disableUploadTimeout", "false");
+            connector.setProperty("connectionUploadTimeout", UPLOAD_MILLIS);
+          });
+    };
   }
 
   @Bean

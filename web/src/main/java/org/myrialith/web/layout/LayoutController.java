@@ -58,7 +58,7 @@ class LayoutController {
         id,
         base,
         "Added: " + ShapeKinds.ALL.kind(kind).orElseThrow().title(),
-        g -> g.with(fixture.renamed(g.freeId("f"), fixture.name())),
+        g -> g.with(fresh(g, kind)),
         "layout?fixture=" + fixture.id());
   }
 

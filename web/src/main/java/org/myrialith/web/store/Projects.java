@@ -275,7 +275,7 @@ public class Projects {
               Project project = projects.lock(id).orElseThrow(NotThereException::new);
               if (joining && project.getHead() != base) {
                 Gadget head = plan(id, project.getHead()).gadget();
-                Optional<Gadget> both = Merge.of(from, head, to);
+                Optional<Gadget> both = Merge.of(from, head, to, edit);
                 if (both.isPresent()) {
                   return save(project, project.getHead(), said, head, checked(both.get()));
                 }
