@@ -7,6 +7,11 @@ import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panes;
+import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.Shape;
+import org.myrialith.lettering.FontFile;
 import org.myrialith.lettering.Fonts;
 
 /**
@@ -74,6 +79,28 @@ public record Readout(
   public static Readout of(String id, String fixture, String text) {
     return new Readout(id, fixture, ReadoutForm.TEXT, text, Fonts.USUAL, 0, 0, 0xffffff, false, "");
   }
+
+  /** Rows of the smallest characters that can be told apart. */
+  private static final int LEAST_ROWS = 5;
+
+  /** Returns the time on a fixture, in a way and a font that can be read there. */
+  public static Readout first(String id, Fixture fixture, List<FontFile> fonts) {
+    Shape shape = fixture.shape();
+    if (shape instanceof Panes) {
+      return of(id, fixture.id(), "{hour:02}{minute:02}");
+    }
+    if (shape instanceof SegmentDigits) {
+      return of(id, fixture.id(), TIME);
+    }
+    if (fixture.seenRows() < LEAST_ROWS) {
+      return new Readout(
+          id, fixture.id(), ReadoutForm.BAR, "{minute}", Fonts.USUAL, 0, 0, 0xffffff, false, "");
+    }
+    String font = Fonts.fitting("00:00", fixture.seenColumns(), fixture.seenRows(), fonts);
+    return new Readout(id, fixture.id(), ReadoutForm.TEXT, TIME, font, 0, 0, 0xffffff, false, "");
+  }
+
+  private static final String TIME = "{hour:2}:{minute:02}";
 
   /** Returns its text read. */
   public ShownText shown() {

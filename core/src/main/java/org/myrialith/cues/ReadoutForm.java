@@ -6,7 +6,10 @@ import org.myrialith.describe.Types;
 /** How a value is shown. */
 public enum ReadoutForm {
   TEXT("characters"),
-  BITS("each digit as four bits, the highest on top"),
+  BITS("BCD in columns: each digit as four bits, the highest on top"),
+  BITS_ACROSS("BCD in rows: each digit as four bits, the highest on the left"),
+  BINARY("binary in a row, the highest bit on the left"),
+  BINARY_DOWN("binary in a column, the highest bit on top"),
   BAR("a bar from the first light on"),
   POINTER("one light");
 
@@ -21,7 +24,7 @@ public enum ReadoutForm {
 
   /** Returns the name used in the gadget format. */
   public String key() {
-    return name().toLowerCase(Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** Returns it in words. */

@@ -18,11 +18,15 @@ public record ShownText(List<Piece> pieces) {
   private static final int MOST_DIGITS = 4;
 
   private static final Pattern ONE =
-      Pattern.compile("\\{([a-z][a-z0-9]{0,19})(?::(?:(0?)(12|[1-4])|(ap)))?\\}");
+      Pattern.compile(
+          "\\{([a-z][a-z0-9]{0,19})(?::(?:(0?)(12|[1-4])|(ap)|last([1-3])|(ones|tens|hundreds|thousands)))?\\}");
+
+  private static final List<String> PLACES = List.of("ones", "tens", "hundreds", "thousands");
 
   private static final String ALLOWED =
       "text with values such as {score}, {score:3} for three places, {minute:02} with leading"
-          + " zeros, {hour:12} for hours to twelve and {hour:ap} for A or P; 1 to 4 places";
+          + " zeros, {hour:12} for hours to twelve and {hour:ap} for A or P, {year:last2} for its last"
+          + " two digits, {score:tens} for one digit; 1 to 4 places";
 
   /** A piece of it. */
   public sealed interface Piece {}
@@ -46,7 +50,11 @@ public record ShownText(List<Piece> pieces) {
     /** As an hour of half a day: twelve, then one to eleven, twice. */
     TWELVE,
     /** A before noon, P from then on. */
-    HALF
+    HALF,
+    /** Its last digits, whatever stands before them. */
+    LAST,
+    /** One of its digits, by the place that {@link Value#places} is. */
+    ONE
   }
 
   public ShownText {
@@ -71,7 +79,7 @@ public record ShownText(List<Piece> pieces) {
         }
         Value value = value(values);
         pieces.add(value);
-        cells += value.places == 0 ? MOST_DIGITS + 1 : value.places;
+        cells += value.how == How.ONE ? 1 : value.places == 0 ? MOST_DIGITS + 1 : value.places;
         at = values.end();
       } else if (text.charAt(at) == '}' || Character.isSurrogate(text.charAt(at))) {
         throw new InputException(field, text, ALLOWED);
@@ -91,6 +99,12 @@ public record ShownText(List<Piece> pieces) {
     String name = one.group(1);
     if (one.group(4) != null) {
       return new Value(name, 1, false, How.HALF);
+    }
+    if (one.group(5) != null) {
+      return new Value(name, Integer.parseInt(one.group(5)), true, How.LAST);
+    }
+    if (one.group(6) != null) {
+      return new Value(name, PLACES.indexOf(one.group(6)) + 1, true, How.ONE);
     }
     boolean zeros = "0".equals(one.group(2));
     if ("12".equals(one.group(3))) {

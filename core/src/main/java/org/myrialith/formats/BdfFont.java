@@ -19,7 +19,7 @@ import org.myrialith.finding.InputException;
  */
 public record BdfFont(int ascent, int descent, Map<Integer, Glyph> glyphs, int fallback) {
   /** Longest file that is read (characters). */
-  public static final int MOST_LENGTH = 1 << 20;
+  public static final int MOST_LENGTH = 12 << 20;
 
   /** Allowed heights of a font, and sides of a glyph. */
   public static final Bounds HEIGHT = Bounds.count(1, 128);

@@ -6,7 +6,10 @@ import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Transfer;
 import org.myrialith.formats.Raster;
 
-/** How an image becomes the cells of a picture. What is transparent is laid over dark. */
+/**
+ * How an image becomes the cells of a picture. What is transparent is laid over black first, by
+ * sRGB values, as image viewers show it.
+ */
 public enum Fit {
   /** The pixel at the middle of each cell; the whole image is stretched over the picture. */
   NEAREST("nearest", "Nearest: the pixel in the middle of each cell"),

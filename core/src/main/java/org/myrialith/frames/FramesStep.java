@@ -18,6 +18,8 @@ import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.lettering.Caption;
+import org.myrialith.lettering.CaptionPlan;
 
 /**
  * What the frames have to say.
@@ -97,6 +99,7 @@ public record FramesStep(
         }
       }
     }
+    programme.captions().forEach(caption -> text(caption).ifPresent(all::add));
     if (!show.whole()) {
       all.add(
           Finding.of(
@@ -166,6 +169,22 @@ public record FramesStep(
                 clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
         .advising("Hold its frames longer, or soften the changes of brightness and of red.")
         .restingOn(check.reckonings("flashing-" + clip.id(), from).toArray(Reckoning[]::new));
+  }
+
+  /** A text that its fixture is too small for. */
+  private Optional<Finding> text(Caption caption) {
+    Fixture fixture = layout.fixture(caption.fixture()).orElseThrow();
+    return programme.clipOn(caption.fixture()).isEmpty()
+        ? Optional.empty()
+        : CaptionPlan.cutOff(caption, programme.fonts(), fixture.seenColumns(), fixture.seenRows())
+            .map(
+                says ->
+                    Finding.of(
+                            Step.FRAMES,
+                            "text-" + caption.fixture(),
+                            Verdict.TIGHT,
+                            phrase("Text on %s: %s", fixture.name(), says))
+                        .advising("Use a smaller font, a shorter text, or let it scroll."));
   }
 
   @Override

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.ColourSettings;
@@ -499,6 +500,15 @@ public record Gadget(
   /** Returns the frames that effects make on their fixture. */
   public List<Frame> baked(Recipe recipe) {
     return spread().frames(recipe);
+  }
+
+  /** Returns the characters of all its texts, as code points. */
+  public Set<Integer> letters() {
+    return Stream.concat(
+            programme.captions().stream(),
+            cues.scenes().stream().flatMap(scene -> scene.captions().stream()))
+        .flatMap(caption -> caption.text().codePoints().boxed())
+        .collect(Collectors.toSet());
   }
 
   /** Returns the gadget without a clip. */

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
@@ -16,6 +17,7 @@ import org.myrialith.formats.BdfFont;
  * @param shots pictures one after the other
  * @param missing characters that the font lacks
  * @param lettersPerSecond that are to be read
+ * @param wide columns of the widest page, or of a text that stands; 0 for one that scrolls
  * @param cut whether lit dots lie above or below the cells, though the font's rows do not
  */
 public record CaptionPlan(
@@ -26,7 +28,8 @@ public record CaptionPlan(
     List<Shot> shots,
     List<String> missing,
     double lettersPerSecond,
-    boolean cut) {
+    boolean cut,
+    int wide) {
   /** Most pictures. */
   public static final int MOST_SHOTS = 2000;
 
@@ -68,9 +71,11 @@ public record CaptionPlan(
             shots.size() == 1 ? "1 frame" : Quantity.number(shots.size()) + " frames",
             Quantity.text(seconds, "s"),
             Quantity.number(Math.round(10 * lettersPerSecond) / 10.0),
-            lettersPerSecond > READABLE
-                ? "too fast to be read"
-                : lettersPerSecond > COMFORTABLE ? "fast" : "can be read in time"));
+            cutOff().isPresent()
+                ? "but not all of it is seen"
+                : lettersPerSecond > READABLE
+                    ? "too fast to be read"
+                    : lettersPerSecond > COMFORTABLE ? "fast" : "can be read in time"));
     if (!missing.isEmpty()) {
       notes.add(phrase("The font has no %s.", String.join(" ", missing)));
     }
@@ -81,16 +86,49 @@ public record CaptionPlan(
                     phrase(
                         "%s joins its letters in writing; dots show each letter by itself.",
                         script)));
+    cutOff().ifPresent(notes::add);
+    return List.copyOf(notes);
+  }
+
+  /**
+   * Returns in words what of a text is beyond so many columns and rows, without setting its
+   * pictures; empty when all is seen, or the font is not there.
+   */
+  public static Optional<String> cutOff(
+      Caption caption, List<FontFile> own, int columns, int rows) {
+    return Fonts.of(caption.font(), own)
+        .flatMap(
+            font -> {
+              Setting setting = new Setting(caption, font, columns, rows);
+              Line line = setting.line(caption.text().replaceAll("\\s+", " ").strip());
+              int wide = caption.way() == Caption.Way.STANDS ? Setting.inked(line) : 0;
+              return cutOff(font, wide, setting.beyond(line), columns, rows);
+            });
+  }
+
+  private Optional<String> cutOff() {
+    return cutOff(font, wide, cut, columns, rows);
+  }
+
+  private static Optional<String> cutOff(
+      BdfFont font, int wide, boolean cut, int columns, int rows) {
+    List<String> cuts = new ArrayList<>();
+    if (wide > columns) {
+      cuts.add(
+          phrase(
+              "The text is %s wide, the fixture has %s: it is cut off on both sides.",
+              Quantity.text(wide, "columns"), Quantity.text(columns, "columns")));
+    }
     if (cut) {
-      notes.add("Accents or other dots lie above or below the fixture and are cut off.");
+      cuts.add("Accents or other dots lie above or below the fixture and are cut off.");
     }
     if (font.height() > rows) {
-      notes.add(
+      cuts.add(
           phrase(
               "The font is %s high, the fixture has %s: what is beyond is cut off.",
               Quantity.text(font.height(), "rows"), Quantity.text(rows, "rows")));
     }
-    return List.copyOf(notes);
+    return cuts.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", cuts));
   }
 
   /** Mutable while one text is set. */
@@ -123,7 +161,7 @@ public record CaptionPlan(
       }
       double letters = caption.text().codePointCount(0, caption.text().length());
       double seconds = line.columns() / (double) caption.dotsPerSecond();
-      return done(shots, line.missing(), seconds > 0 ? letters / seconds : 0, beyond(line));
+      return done(shots, line.missing(), seconds > 0 ? letters / seconds : 0, beyond(line), 0);
     }
 
     /** Whole milliseconds whose sum keeps the speed. */
@@ -141,19 +179,22 @@ public record CaptionPlan(
       Set<String> missing = new LinkedHashSet<>();
       double most = 0;
       boolean cut = false;
+      int wide = 0;
       for (String text : texts) {
         Line line = line(text);
         missing.addAll(line.missing());
         shots.add(new Shot(picture(line, (columns - line.columns()) / 2), caption.pageMillis()));
         most = Math.max(most, text.codePointCount(0, text.length()));
         cut |= beyond(line);
+        wide = Math.max(wide, inked(line));
       }
-      return done(shots, List.copyOf(missing), most * 1000 / caption.pageMillis(), cut);
+      return done(shots, List.copyOf(missing), most * 1000 / caption.pageMillis(), cut, wide);
     }
 
-    private CaptionPlan done(List<Shot> shots, List<String> missing, double letters, boolean cut) {
+    private CaptionPlan done(
+        List<Shot> shots, List<String> missing, double letters, boolean cut, int wide) {
       return new CaptionPlan(
-          caption, columns, rows, font, List.copyOf(shots), missing, letters, cut);
+          caption, columns, rows, font, List.copyOf(shots), missing, letters, cut, wide);
     }
 
     /** Whether dots that a font has beyond its own rows lie beyond the cells too. */
@@ -205,12 +246,15 @@ public record CaptionPlan(
 
     /** A last column of space needs no place. */
     private boolean fits(String text) {
-      Line line = line(text);
+      return inked(line(text)) <= columns;
+    }
+
+    private static int inked(Line line) {
       int used = line.columns();
       while (used > 0 && empty(line, used - 1)) {
         used--;
       }
-      return used <= columns;
+      return used;
     }
 
     private static boolean empty(Line line, int column) {

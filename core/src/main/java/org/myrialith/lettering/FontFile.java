@@ -1,11 +1,17 @@
 package org.myrialith.lettering;
 
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.Optional;
+import java.util.Set;
 import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.TextRules;
 import org.myrialith.formats.BdfFont;
+import org.myrialith.formats.BdfSubset;
 
 /**
  * A font that a maker brought in.
@@ -34,6 +40,29 @@ public record FontFile(String name, String bdf) {
           "bdf", bdf.length() + " characters", "at most " + MOST_LENGTH + " characters");
     }
     BdfFont.read(bdf);
+  }
+
+  /**
+   * Returns a font that was brought in. Of one that is longer than what is kept, the characters
+   * that are wanted stay, then as many others as there is room for, by their encodings.
+   *
+   * @throws InputException for what can't be read whole
+   */
+  public static FontFile of(String name, String bdf, Set<Integer> wanted) {
+    if (bdf.length() > MOST_LENGTH) {
+      BdfFont.read(bdf); // a fault is told by its line, not by what is left of it
+    }
+    return new FontFile(name, BdfSubset.of(bdf, wanted, MOST_LENGTH).text());
+  }
+
+  /** Returns in words what was left out of it; empty when all is there. */
+  public Optional<String> note() {
+    return BdfSubset.said(bdf)
+        .map(
+            said ->
+                phrase(
+                    "%s: %s of %s characters kept, those that texts use first. Import it again for others.",
+                    name, Quantity.number(said[0]), Quantity.number(said[1])));
   }
 
   /** Returns it read. */

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +43,26 @@ public final class Fonts {
     Map<String, String> all = new LinkedHashMap<>(TITLES);
     own.forEach(file -> all.put(file.name(), file.name()));
     return all;
+  }
+
+  /**
+   * Returns the largest font in which a text fits on so many columns and rows and has all of its
+   * characters; where none does, the one that comes nearest.
+   */
+  public static String fitting(String text, int columns, int rows, List<FontFile> own) {
+    record Sized(String key, int wide, int high, boolean whole) {}
+    List<Sized> all = new ArrayList<>();
+    for (String key : titles(own).keySet()) {
+      Line line = Line.of(text, of(key, own).orElseThrow());
+      all.add(new Sized(key, line.columns(), line.rows(), line.missing().isEmpty()));
+    }
+    Comparator<Sized> nearest =
+        Comparator.comparing(Sized::whole)
+            .thenComparing(one -> -Math.max(0, one.high() - rows))
+            .thenComparing(one -> -Math.max(0, one.wide() - columns))
+            .thenComparing(Sized::high)
+            .thenComparing(Sized::wide);
+    return all.stream().max(nearest).map(Sized::key).orElse(USUAL);
   }
 
   /** Returns a font; empty for no such. */

@@ -48,6 +48,7 @@ final class CueCompiler {
   private final InputList inputs;
   private final Function<Clip, List<ClipLevels>> levels;
   private final List<Problem> problems = new ArrayList<>();
+  private final List<OffFixture> offs = new ArrayList<>();
   private final List<Value> values = new ArrayList<>();
   private final List<Sense> senses = new ArrayList<>();
   private final List<Term> terms = new ArrayList<>();
@@ -77,6 +78,15 @@ final class CueCompiler {
     this.inputs = inputs;
     this.levels = levels;
     this.readouts = new ReadoutCompiler(layout, programme.fonts(), programme::glyphsOn, this);
+  }
+
+  /** Notes what of a readout is not seen. */
+  void off(OffFixture one) {
+    offs.add(one);
+  }
+
+  List<OffFixture> offs() {
+    return offs;
   }
 
   List<Problem> problems() {

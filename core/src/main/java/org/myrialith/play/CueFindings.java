@@ -26,7 +26,8 @@ record CueFindings(
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
     Timekeeping own,
-    SeenFrom from) {
+    SeenFrom from,
+    List<OffFixture> offs) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -35,6 +36,7 @@ record CueFindings(
 
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
+    offs.forEach(off -> all.add(off.finding(sheet)));
     for (int a = 0; a < table.rows().size(); a++) {
       for (int b = a + 1; b < table.rows().size(); b++) {
         clash(table.rows().get(a), table.rows().get(b)).ifPresent(all::add);
@@ -43,6 +45,7 @@ record CueFindings(
     table.rows().forEach(row -> stuck(row).ifPresent(all::add));
     all.addAll(restless());
     all.addAll(new CueReach(sheet, table).all());
+    all.addAll(new LeftDark(table).all());
     all.addAll(new CueFlashes(table, lit, from).all());
     if (table.clock() >= 0) {
       all.add(new Drift(table.chip().isEmpty() ? own : Timekeeping.CHIP).finding());

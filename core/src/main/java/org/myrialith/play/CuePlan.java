@@ -37,6 +37,7 @@ import org.myrialith.parts.Timekeeping;
  * @param memory that keeps values while power is off; empty where there is none
  * @param own what the controller counts its seconds by
  * @param from where it is seen from
+ * @param offs readouts of which not all is seen
  */
 public record CuePlan(
     CueSheet sheet,
@@ -45,7 +46,8 @@ public record CuePlan(
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
     Timekeeping own,
-    SeenFrom from) {
+    SeenFrom from,
+    List<OffFixture> offs) {
 
   /**
    * Works a sheet out.
@@ -76,7 +78,8 @@ public record CuePlan(
         List.copyOf(lit),
         KeptMemory.of(controller),
         Timekeeping.of(controller),
-        from.reaching(FlashCheck.brightest(lit)));
+        from.reaching(FlashCheck.brightest(lit)),
+        List.copyOf(compiler.offs()));
   }
 
   /** Returns whether engine and firmware can obey it. */
@@ -96,7 +99,10 @@ public record CuePlan(
           Finding.of(Step.CUES, "nothing-lit", Verdict.OPEN, "No scene lights anything yet.")
               .advising("Draw frames of a scene, or show a value."));
     }
-    return sound() ? new CueFindings(sheet, table, lit, memory, own, from).all() : troubles();
+    if (!sound()) {
+      return troubles();
+    }
+    return new CueFindings(sheet, table, lit, memory, own, from, offs).all();
   }
 
   /** Returns what can't be obeyed, each cue and readout once. */

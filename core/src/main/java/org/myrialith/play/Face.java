@@ -8,6 +8,7 @@ import java.util.Set;
 import org.myrialith.formats.BdfFont;
 import org.myrialith.frames.Characters;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.lettering.Line;
 
@@ -56,6 +57,44 @@ sealed interface Face {
         for (int x = 0; x < Math.min(width, line.columns()); x++) {
           lit[y * width + x] = line.at(x, y);
         }
+      }
+      return Optional.of(lit);
+    }
+  }
+
+  /** Figures on panes, one behind the other: that of 0 in front. */
+  record Sheets(Panes panes, int first) implements Face {
+    /** Returns how many figures there are, from 0 on. */
+    int figures() {
+      return Math.min(10, panes.panesPerDigit());
+    }
+
+    @Override
+    public int width(char character) {
+      return 1;
+    }
+
+    @Override
+    public int[] cells(int place, int width) {
+      int digit = first + place;
+      int[] cells = new int[panes.seenRows()];
+      for (int pane = 0; pane < cells.length; pane++) {
+        boolean inside = digit >= 0 && digit < panes.digits();
+        cells[pane] = inside ? pane * panes.seenColumns() + digit : -1;
+      }
+      return cells;
+    }
+
+    /** Blank, minus and figures without a pane are dark. */
+    @Override
+    public Optional<boolean[]> glyph(char character, int width) {
+      boolean figure = character >= '0' && character <= '9';
+      if (!figure && character != ' ' && character != '-') {
+        return Optional.empty();
+      }
+      boolean[] lit = new boolean[panes.seenRows()];
+      if (figure && character - '0' < figures()) {
+        lit[character - '0'] = true;
       }
       return Optional.of(lit);
     }

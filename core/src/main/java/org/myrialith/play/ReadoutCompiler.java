@@ -17,14 +17,19 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
+import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.lettering.FontFile;
 import org.myrialith.lettering.Fonts;
+import org.myrialith.lettering.Line;
 
 /** Makes numbers of readouts: which lights show what. */
 final class ReadoutCompiler {
   private static final String SYMBOLS = "0123456789 -";
   private static final int FOUR = 4;
+
+  /** No value reaches it. */
+  private static final int NO_LIMIT = Short.MAX_VALUE;
 
   private final Layout layout;
   private final List<FontFile> fonts;
@@ -66,9 +71,13 @@ final class ReadoutCompiler {
     List<Spot> spots =
         switch (readout.form()) {
           case TEXT -> text(readout, fixture);
-          case BITS -> bits(readout, fixture);
+          case BITS -> bits(readout, fixture, true);
+          case BITS_ACROSS -> bits(readout, fixture, false);
+          case BINARY -> binary(readout, fixture, false);
+          case BINARY_DOWN -> binary(readout, fixture, true);
           case BAR, POINTER -> bar(readout, fixture);
         };
+    off(readout, fixture, spots);
     Picture lit = solid(fixture, readout.colour());
     Clip clip = new Clip(readout.id(), "value", fixture.id(), List.of(new Frame(lit, 1)));
     Row.Terms blinks = compiler.blinking(readout);
@@ -88,6 +97,59 @@ final class ReadoutCompiler {
       all.add(new ReadoutTable(readout, compiler.target(flat), cells, on(flat), blinks));
     }
     return all;
+  }
+
+  /** What of a readout lies beyond its fixture is noted. */
+  private void off(Readout readout, Fixture fixture, List<Spot> spots) {
+    int lost = 0;
+    int cut = 0;
+    int all = 0;
+    for (Spot spot : spots) {
+      int inside = 0;
+      int beyond = 0;
+      for (int dot = 0; dot < spot.cells().length; dot++) {
+        int at = dot;
+        boolean lights = spot.glyphs().isEmpty() || spot.glyphs().stream().anyMatch(g -> g[at]);
+        inside += lights && spot.cells()[dot] >= 0 ? 1 : 0;
+        beyond += lights && spot.cells()[dot] < 0 ? 1 : 0;
+      }
+      all += inside + beyond > 0 ? 1 : 0;
+      lost += beyond > 0 && inside == 0 ? 1 : 0;
+      cut += beyond > 0 && inside > 0 ? 1 : 0;
+    }
+    if (lost + cut > 0) {
+      compiler.off(new OffFixture(readout, fixture, all, lost, cut, better(readout, fixture)));
+    }
+  }
+
+  /** A font in which characters would fit; empty where none does, or they are in no font. */
+  private String better(Readout readout, Fixture fixture) {
+    boolean dots =
+        readout.form() == ReadoutForm.TEXT
+            && !(fixture.shape() instanceof SegmentDigits)
+            && !(fixture.shape() instanceof Panes);
+    if (!dots) {
+      return "";
+    }
+    String widest = widest(readout);
+    String key = Fonts.fitting(widest, fixture.seenColumns(), fixture.seenRows(), fonts);
+    Line line = Line.of(widest, Fonts.of(key, fonts).orElseThrow());
+    boolean fits = line.columns() <= fixture.seenColumns() && line.rows() <= fixture.seenRows();
+    return fits ? Fonts.titles(fonts).get(key) : "";
+  }
+
+  private String widest(Readout readout) {
+    StringBuilder text = new StringBuilder();
+    for (ShownText.Piece piece : readout.shown().pieces()) {
+      if (piece instanceof ShownText.Letter letter) {
+        text.append(letter.character());
+      } else {
+        ShownText.Value shown = (ShownText.Value) piece;
+        Value value = compiler.value(compiler.number(readout.id(), shown.name()));
+        text.append("0".repeat(highest(shown, value) - lowest(shown) + 1));
+      }
+    }
+    return text.toString();
   }
 
   private static Picture solid(Fixture fixture, int colour) {
@@ -215,14 +277,41 @@ final class ReadoutCompiler {
       spots.add(spot(Cell.Sort.SIGN, number, 0, 0, false, face.cells(next, width), sign));
       next += width;
     }
-    int places = piece.places() > 0 ? piece.places() : places(value);
-    int limit = power(places);
-    for (int place = places - 1; place >= 0; place--) {
+    int limit = limit(piece, value);
+    int highest = highest(piece, value);
+    for (int place = highest; place >= lowest(piece); place--) {
+      if (face instanceof Face.Sheets sheets && digit(value, place) >= sheets.figures()) {
+        compiler.problem(
+            readout.id(), phrase("has %d, for which there is no pane", digit(value, place)));
+        return next;
+      }
       int[] cells = face.cells(next, width);
       spots.add(spot(sort(piece), number, power(place), limit, piece.zeros(), cells, glyphs));
       next += width;
     }
     return next;
+  }
+
+  private static int highest(ShownText.Value piece, Value value) {
+    return (piece.places() > 0 ? piece.places() : places(value)) - 1;
+  }
+
+  /** One digit stands alone, others go down to the ones. */
+  private static int lowest(ShownText.Value piece) {
+    return piece.how() == ShownText.How.ONE ? piece.places() - 1 : 0;
+  }
+
+  /** From which value on it does not fit; what shows only a part of it always does. */
+  private static int limit(ShownText.Value piece, Value value) {
+    return piece.how() == ShownText.How.LAST || piece.how() == ShownText.How.ONE
+        ? NO_LIMIT
+        : power(highest(piece, value) + 1);
+  }
+
+  /** The greatest digit that a value can have at a place. */
+  private static int digit(Value value, int place) {
+    int most = Math.max(Math.abs(value.least()), Math.abs(value.most()));
+    return Math.min(9, most / power(place));
   }
 
   private static Cell.Sort sort(ShownText.Value piece) {
@@ -262,6 +351,9 @@ final class ReadoutCompiler {
     if (fixture.shape() instanceof SegmentDigits digits) {
       return new Face.Digits(digits, readout.column(), own.apply(fixture.id()));
     }
+    if (fixture.shape() instanceof Panes panes) {
+      return new Face.Sheets(panes, readout.column());
+    }
     BdfFont font = Fonts.of(readout.font(), fonts).orElse(null);
     if (font == null) {
       compiler.problem(readout.id(), phrase("is in a font “%s” that is not there", readout.font()));
@@ -272,15 +364,16 @@ final class ReadoutCompiler {
 
   // other forms
 
-  private List<Spot> bits(Readout readout, Fixture fixture) {
+  /** Each digit as four bits: in a column of its own, the next beside it, or in a row. */
+  private List<Spot> bits(Readout readout, Fixture fixture, boolean down) {
     List<Spot> spots = new ArrayList<>();
-    int column = readout.column();
+    int at = 0;
     for (ShownText.Piece piece : readout.shown().pieces()) {
       if (piece instanceof ShownText.Letter letter) {
         if (letter.character() != ' ') {
           compiler.problem(readout.id(), phrase("has “%s”, which is no digit", letter.character()));
         }
-        column++;
+        at++;
         continue;
       }
       ShownText.Value shown = (ShownText.Value) piece;
@@ -290,29 +383,74 @@ final class ReadoutCompiler {
         continue;
       }
       Value value = compiler.value(number);
-      int places = shown.places() > 0 ? shown.places() : places(value);
-      for (int place = places - 1; place >= 0; place--) {
-        int[] cells = column(fixture, column, readout.row());
-        spots.add(spot(sort(shown), number, power(place), power(places), true, cells, binary()));
-        column++;
+      for (int place = highest(shown, value); place >= lowest(shown); place--) {
+        int column = readout.column() + (down ? at : 0);
+        int row = readout.row() + (down ? 0 : at);
+        int[] cells = line(fixture, column, row, FOUR, down);
+        int limit = limit(shown, value);
+        spots.add(spot(sort(shown), number, power(place), limit, true, cells, fourBits()));
+        at++;
       }
     }
     return spots;
   }
 
-  private static int[] column(Fixture fixture, int column, int row) {
-    int[] cells = new int[FOUR];
-    for (int bit = 0; bit < FOUR; bit++) {
-      int y = row + bit;
-      boolean inside =
-          column >= 0 && column < fixture.seenColumns() && y >= 0 && y < fixture.seenRows();
-      cells[bit] = inside ? y * fixture.seenColumns() + column : -1;
+  /** Cells in a row or a column. */
+  private static int[] line(Fixture fixture, int column, int row, int count, boolean down) {
+    int[] cells = new int[count];
+    for (int bit = 0; bit < count; bit++) {
+      int x = column + (down ? 0 : bit);
+      int y = row + (down ? bit : 0);
+      boolean inside = x >= 0 && x < fixture.seenColumns() && y >= 0 && y < fixture.seenRows();
+      cells[bit] = inside ? y * fixture.seenColumns() + x : -1;
     }
     return cells;
   }
 
+  /** Each value as one number of bits, the highest first; a space leaves a gap. */
+  private List<Spot> binary(Readout readout, Fixture fixture, boolean down) {
+    List<Spot> spots = new ArrayList<>();
+    int at = 0;
+    for (ShownText.Piece piece : readout.shown().pieces()) {
+      if (!(piece instanceof ShownText.Value shown)) {
+        if (((ShownText.Letter) piece).character() != ' ') {
+          compiler.problem(readout.id(), "shows numbers in bits, and spaces between them");
+        }
+        at++;
+        continue;
+      }
+      if (shown.how() != ShownText.How.PLAIN) {
+        compiler.problem(readout.id(), "shows whole numbers in bits, such as {hour}");
+        continue;
+      }
+      int number = compiler.number(readout.id(), shown.name());
+      Value value = compiler.value(number);
+      int most = Math.max(Math.abs(value.least()), Math.abs(value.most()));
+      int bits = Math.max(1, Integer.SIZE - Integer.numberOfLeadingZeros(most));
+      int gap = spots.isEmpty() ? 0 : at;
+      for (int bit = bits - 1; bit >= 0; bit--) {
+        int along = down ? 0 : gap + bits - 1 - bit;
+        int column = readout.column() + (down ? at : along);
+        int row = readout.row() + (down ? bits - 1 - bit : 0);
+        int[] cells = line(fixture, column, row, 1, down);
+        spots.add(spot(Cell.Sort.DIGIT, number, 1 << bit, NO_LIMIT, true, cells, oneBit()));
+      }
+      at += down ? 1 : bits;
+    }
+    return spots;
+  }
+
+  /** A bit is the lowest of the digit that division by its weight leaves. */
+  private static List<boolean[]> oneBit() {
+    List<boolean[]> all = new ArrayList<>();
+    for (int symbol = 0; symbol < SYMBOLS.length(); symbol++) {
+      all.add(new boolean[] {symbol < Cell.BLANK && symbol % 2 == 1});
+    }
+    return all;
+  }
+
   /** Digits as four bits; blank as nothing, minus as all. */
-  private static List<boolean[]> binary() {
+  private static List<boolean[]> fourBits() {
     List<boolean[]> all = new ArrayList<>();
     for (int symbol = 0; symbol < SYMBOLS.length(); symbol++) {
       boolean[] lit = new boolean[FOUR];

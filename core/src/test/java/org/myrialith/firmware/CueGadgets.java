@@ -155,13 +155,19 @@ final class CueGadgets {
       "{face}",
       "{second:02} {score}",
       "{hour:12}{second:02}",
+      "{year:last2}{score:tens}",
       "{second:12}{second:ap}"
     };
-    ReadoutForm form = ReadoutForm.values()[random.nextInt(4)];
+    String[] whole = {"{score}", "{face} {hour}", "{minute}", "{second} {score}"};
+    ReadoutForm form = ReadoutForm.values()[random.nextInt(ReadoutForm.values().length)];
     boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
     String[] single = {"{score}", "{face}", "{second}"};
-    int able = texts.length - (form == ReadoutForm.BITS ? 1 : 0); // A and P are no digits
-    String text = one ? single[random.nextInt(3)] : texts[random.nextInt(able)];
+    boolean bits = form == ReadoutForm.BINARY || form == ReadoutForm.BINARY_DOWN;
+    int able = texts.length - (form == ReadoutForm.TEXT ? 0 : 1); // A and P are no digits
+    String text =
+        one
+            ? single[random.nextInt(3)]
+            : bits ? whole[random.nextInt(whole.length)] : texts[random.nextInt(able)];
     String blinks = random.nextInt(3) == 0 ? "armed = 1" : "";
     return new Readout(
         id,

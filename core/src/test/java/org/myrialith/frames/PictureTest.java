@@ -2,12 +2,18 @@ package org.myrialith.frames;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.formats.Raster;
+import org.myrialith.tool.OutsideTool;
 
 class PictureTest {
   private static final int RED = 0xff0000;
@@ -98,5 +104,45 @@ class PictureTest {
     for (int cell = 0; cell < 6; cell++) {
       assertThat(even.colour(cell % 3, cell / 3)).isEqualTo(0x406080);
     }
+  }
+
+  /** Half-transparent pixels against the image tool, which lays them over black in sRGB too. */
+  @Test
+  void whatIsHalfTransparentLiesOverBlackAsViewersShowIt(@TempDir Path folder) throws Exception {
+    int side = 64;
+    int[] argb = new int[side * side];
+    byte[] rgba = new byte[4 * argb.length];
+    Random random = new Random(11);
+    for (int i = 0; i < argb.length; i++) {
+      argb[i] = random.nextInt();
+      for (int c = 0; c < 4; c++) {
+        rgba[4 * i + c] = (byte) (argb[i] >> (c == 3 ? 24 : 16 - 8 * c));
+      }
+    }
+    Files.write(folder.resolve("in.rgba"), rgba);
+    byte[] theirs =
+        OutsideTool.runClean(
+                folder,
+                "/usr/bin/convert",
+                "-size",
+                side + "x" + side,
+                "-depth",
+                "8",
+                "in.rgba",
+                "-background",
+                "black",
+                "-flatten",
+                "-depth",
+                "8",
+                "rgb:-")
+            .bytes();
+    Picture own = Fit.NEAREST.apply(new Raster(side, side, argb), side, side);
+    assertThat(theirs).hasSize(3 * argb.length);
+    byte[] mine = own.rgb();
+    for (int i = 0; i < theirs.length; i++) {
+      assertThat(mine[i] & 0xff).as("byte %d", i).isCloseTo(theirs[i] & 0xff, within(1));
+    }
+    Raster one = new Raster(1, 1, new int[] {0x80ffffff});
+    assertThat(Fit.BOX.apply(one, 1, 1).colour(0, 0)).isEqualTo(0x808080);
   }
 }

@@ -14,12 +14,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.formats.BdfFont;
 import org.myrialith.tool.OutsideTool;
 
@@ -319,5 +321,31 @@ class LetteringTest {
     assertThat(line.over()).isEqualTo(3);
     assertThat(cropped(line.columns(), line.rows(), line.lit()))
         .containsExactly("..##", "...#", "....", "...#", "...#", "###.");
+  }
+
+  /** Thousands of characters, twice as much as is kept: what texts use is there, and it says so. */
+  @Test
+  void ofALargeFontWhatIsUsedIsKept() {
+    StringBuilder bdf = new StringBuilder("STARTFONT 2.1\nFONTBOUNDINGBOX 6 13 0 -2\nCHARS 5000\n");
+    for (int i = 0; i < 5000; i++) {
+      bdf.append(
+          phrase(
+              "STARTCHAR uni%04X\nENCODING %d\nSWIDTH 436 0\nDWIDTH 6 0\nBBX 6 13 0 -2\nBITMAP\n%sENDCHAR\n",
+              i + 32, i + 32, "FC\n".repeat(13)));
+    }
+    bdf.append("ENDFONT\n");
+    assertThat(bdf.length()).isGreaterThan(500_000);
+    FontFile font = FontFile.of("all", bdf.toString(), Set.of(5000, 0x3b1));
+    assertThat(font.bdf().length()).isLessThanOrEqualTo(FontFile.MOST_LENGTH);
+    assertThat(font.font().glyphs()).containsKeys(32, 0x3b1, 5000, (int) 'z');
+    assertThat(font.font().glyphs().size()).isGreaterThan(2000);
+    assertThat(font.note().orElseThrow())
+        .contains(Quantity.number(font.font().glyphs().size()) + " of 5000 characters");
+    assertThat(FontFile.of("some", font.bdf(), Set.of()).bdf()).isEqualTo(font.bdf());
+    // a fault beyond what would be kept is told by its line
+    String damaged = bdf.toString().replace("ENCODING 5031", "ENCODING x");
+    assertThatThrownBy(() -> FontFile.of("all", damaged, Set.of()))
+        .isInstanceOf(InputException.class)
+        .hasMessageContaining("line");
   }
 }

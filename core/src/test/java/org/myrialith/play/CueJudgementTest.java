@@ -199,4 +199,59 @@ class CueJudgementTest {
     assertThat(all.stream().anyMatch(finding -> finding.key().equals("flashes-cues")))
         .isEqualTo(flashes);
   }
+
+  private static Cue timed(String id, String scene, int priority, Clears clears) {
+    return Cue.showing(id, "Timed " + id, new Every(3_600_000, 3_600_000), scene)
+        .at(priority, clears)
+        .staying(Stay.TIMED, 500);
+  }
+
+  private static Cue pressed(Cue cue) {
+    return new Cue(
+        cue.id(),
+        cue.name(),
+        new Becomes("x = 1"),
+        cue.only(),
+        cue.then(),
+        cue.scene(),
+        cue.priority(),
+        cue.clears(),
+        cue.fadeIn(),
+        cue.fadeOut(),
+        cue.stay(),
+        cue.stayMillis());
+  }
+
+  private static boolean dark(Cue... more) {
+    List<Cue> cues = new ArrayList<>(List.of(FIRST));
+    cues.addAll(List.of(more));
+    return findings(
+            List.of(new Variable("x", 0, 9, 0, true)),
+            List.of(scene("s1", 90, "f1"), scene("s2", 200, "f1")),
+            cues.toArray(Cue[]::new))
+        .stream()
+        .anyMatch(f -> f.key().startsWith("dark-"));
+  }
+
+  /** What a cue that passes ends, and whether anything lights afterwards by itself. */
+  @Test
+  void whatStaysDarkForGoodIsTold() {
+    Cue flash = pressed(timed("u2", "s2", 0, Clears.SAME));
+    assertThat(dark(flash)).isTrue();
+    assertThat(dark(pressed(timed("u2", "s2", 1, Clears.LOWER)))).isTrue();
+    assertThat(dark(pressed(timed("u2", "s2", 1, Clears.ALL)))).isTrue();
+    // what it leaves comes back from beneath it
+    assertThat(dark(pressed(timed("u2", "s2", 1, Clears.SAME)))).isFalse();
+    assertThat(dark(pressed(timed("u2", "s2", 0, Clears.NOTHING)))).isFalse();
+    // it stays itself
+    assertThat(dark(flash.staying(Stay.UNTIL_CLEARED, 500))).isFalse();
+    // its end, or time, brings light
+    assertThat(dark(flash, Cue.showing("u3", "Back", new Ended("u2"), "s1"))).isFalse();
+    assertThat(dark(flash, Cue.showing("u3", "Back", new Every(5000, 5000), "s1"))).isFalse();
+    assertThat(dark(flash, Cue.showing("u3", "Back", new Becomes("minute = 3"), "s1"))).isFalse();
+    assertThat(dark(flash.then("x = 2"), Cue.showing("u3", "Back", new Becomes("x = 2"), "s1")))
+        .isFalse();
+    // a hand may: told, though less harshly
+    assertThat(dark(flash, Cue.showing("u3", "By hand", new Becomes("x = 3"), "s1"))).isTrue();
+  }
 }

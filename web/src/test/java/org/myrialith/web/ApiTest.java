@@ -25,6 +25,7 @@ import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(RunningApplication.Extension.class)
@@ -37,6 +38,10 @@ class ApiTest {
 
   private static String lantern() {
     return GadgetJson.write(DemoGadgets.tideLantern());
+  }
+
+  private static ObjectNode tree(Gadget gadget) {
+    return (ObjectNode) JsonMapper.builder().build().readTree(GadgetJson.write(gadget));
   }
 
   @Test
@@ -240,10 +245,10 @@ class ApiTest {
   /** Whoever writes a gadget by hand names effects and texts, not each of their frames. */
   @Test
   void anEffectPostedAloneGivesFirmware() throws Exception {
-    ObjectNode tree = (ObjectNode) GadgetJson.tree(DemoGadgets.tideLantern());
+    ObjectNode tree = tree(DemoGadgets.tideLantern());
     tree.putArray("clips");
     tree.putArray("captions");
-    JsonNode recipe = GadgetJson.tree(DemoGadgets.duneBadge()).get("recipes").get(0).deepCopy();
+    JsonNode recipe = tree(DemoGadgets.duneBadge()).get("recipes").get(0).deepCopy();
     ((ObjectNode) recipe).put("fixture", "f1").put("over", "all");
     tree.putArray("recipes").add(recipe);
     HttpResponse<String> plan = application.json("POST", "/api/v1/plan", tree.toString());
@@ -258,7 +263,7 @@ class ApiTest {
         .isEqualTo(stored.baked(stored.programme().recipeOn("f1").orElseThrow()));
     assertThat(application.bytes("/api/v1/projects/" + id + "/firmware")).isNotEmpty();
     // a clip that was taken away stays away, however often its gadget is sent
-    ObjectNode less = (ObjectNode) GadgetJson.tree(stored);
+    ObjectNode less = tree(stored);
     less.putArray("clips");
     String without = "/api/v1/projects/" + id + "?base=";
     for (int base = 1; base <= 2; base++) {

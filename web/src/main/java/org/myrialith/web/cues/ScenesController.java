@@ -11,6 +11,7 @@ import org.myrialith.cues.Readout;
 import org.myrialith.cues.Scene;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.layout.Fixture;
 import org.myrialith.web.pages.PartForm;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
@@ -122,13 +123,13 @@ class ScenesController {
         scene,
         "Added a value to a scene",
         g -> {
-          g.fixture(fixture).orElseThrow(NotThereException::new);
+          Fixture on = g.fixture(fixture).orElseThrow(NotThereException::new);
           Scene old = g.cues().scene(scene).orElseThrow();
           List<Readout> all = new ArrayList<>(old.readouts());
           if (all.size() >= Readout.MOST) {
             throw new InputException("readouts", all.size() + 1, "at most " + Readout.MOST);
           }
-          all.add(Readout.of(g.cues().freeId("r"), fixture, "{hour:2}:{minute:02}"));
+          all.add(Readout.first(g.cues().freeId("r"), on, g.programme().fonts()));
           return g.with(g.cues().with(old.showing(all)));
         },
         there(scene));

@@ -53,8 +53,12 @@ class TextController {
   }
 
   private static Caption caption(Gadget gadget, String fixture) {
-    gadget.fixture(fixture).orElseThrow(NotThereException::new);
-    return gadget.programme().captionOn(fixture).orElse(Caption.usual(fixture));
+    Fixture on = gadget.fixture(fixture).orElseThrow(NotThereException::new);
+    Caption usual = Caption.usual(fixture);
+    List<FontFile> own = gadget.programme().fonts();
+    // what scrolls may be as wide as it likes
+    String font = Fonts.fitting(usual.text(), Integer.MAX_VALUE, on.seenRows(), own);
+    return gadget.programme().captionOn(fixture).orElse(usual.in(font));
   }
 
   private static Caption typed(Gadget gadget, String fixture, Map<String, String> form) {
@@ -156,7 +160,7 @@ class TextController {
         base,
         "Brought in a font",
         gadget -> {
-          FontFile font = new FontFile(name, text);
+          FontFile font = FontFile.of(name, text, gadget.letters());
           Caption caption = caption(gadget, fixture).in(font.name());
           return gadget.with(gadget.programme().with(font).with(caption));
         },
