@@ -23,9 +23,15 @@ import org.myrialith.lettering.Caption;
  *     empty while there are no scenes
  * @param cues in the order in which they are asked
  * @param seed that chance begins with
+ * @param clockTold whether messages such as {@code hour=7} set the clock too
  */
 public record CueSheet(
-    List<Variable> variables, List<Scene> scenes, String open, List<Cue> cues, int seed) {
+    List<Variable> variables,
+    List<Scene> scenes,
+    String open,
+    List<Cue> cues,
+    int seed,
+    boolean clockTold) {
   private static final Bounds SEED = Bounds.count(1, 9999);
 
   /** Nothing is said. */
@@ -41,7 +47,16 @@ public record CueSheet(
               .or("")
               .explained("the scene whose frames stand under clips, recipes and captions"),
           Field.rows("cues", "Cues", Cue.DESCRIPTION, 0, Cue.MOST).or(List.of()),
-          Field.count("seed", "Chance begins with", SEED).or(1));
+          Field.count("seed", "Chance begins with", SEED).or(1),
+          Field.flag(
+                  "clockTold", "The clock", "set by cues alone", "by messages such as hour=7 too")
+              .or(false));
+
+  /** One whose clock messages leave alone. */
+  public CueSheet(
+      List<Variable> variables, List<Scene> scenes, String open, List<Cue> cues, int seed) {
+    this(variables, scenes, open, cues, seed, false);
+  }
 
   public CueSheet {
     variables = List.copyOf(variables);
@@ -79,22 +94,27 @@ public record CueSheet(
 
   /** Returns it with other values. */
   public CueSheet withVariables(List<Variable> other) {
-    return new CueSheet(other, scenes, open, cues, seed);
+    return new CueSheet(other, scenes, open, cues, seed, clockTold);
   }
 
   /** Returns it with other cues. */
   public CueSheet withCues(List<Cue> other) {
-    return new CueSheet(variables, scenes, open, other, seed);
+    return new CueSheet(variables, scenes, open, other, seed, clockTold);
+  }
+
+  /** Returns it with a clock that messages set. */
+  public CueSheet tellingTheTime() {
+    return new CueSheet(variables, scenes, open, cues, seed, true);
   }
 
   /** Returns it with other scenes, one of them on the easel. */
   public CueSheet withScenes(List<Scene> other, String onEasel) {
-    return new CueSheet(variables, other, onEasel, cues, seed);
+    return new CueSheet(variables, other, onEasel, cues, seed, clockTold);
   }
 
   /** Returns it with chance that begins otherwise. */
   public CueSheet withSeed(int other) {
-    return new CueSheet(variables, scenes, open, cues, other);
+    return new CueSheet(variables, scenes, open, cues, other, clockTold);
   }
 
   /** Returns it with a scene in place of the one of that identifier, or at the end. */

@@ -11,6 +11,7 @@ public enum InputSort {
   REGISTERS("registers", "parallel-in registers, 8 bit"),
   TOUCH("touch", "touch pads"),
   LIGHT("light", "light sensors, analogue"),
+  MOTION("motion", "motion sensors (PIR), high while they see"),
   GRID("grid", "sensor grid, rows and columns"),
   CLOCK_CHIP("clock-chip", "clock chip on I2C"),
   SERIAL("serial", "serial port"),
@@ -55,15 +56,15 @@ public enum InputSort {
     return title;
   }
 
-  /** Rows of a grid with the fewest wires. */
-  private static int rows(int count) {
+  /** Returns the rows of a grid with the fewest wires; its columns are the other pins. */
+  public static int rows(int count) {
     return (int) Math.max(1, Math.floor(Math.sqrt(count)));
   }
 
   /** Returns the pins that so many of them want. */
   public int pins(int count) {
     return switch (this) {
-      case BUTTONS_UP, BUTTONS_DOWN, TOUCH, LIGHT, OTHER -> count;
+      case BUTTONS_UP, BUTTONS_DOWN, TOUCH, LIGHT, MOTION, OTHER -> count;
       case KNOB -> 2 * count;
       case REGISTERS -> REGISTER_PINS;
       case GRID -> rows(count) + (count + rows(count) - 1) / rows(count);
@@ -79,7 +80,7 @@ public enum InputSort {
   /** Returns the time that one look at all of them takes (s). */
   public double seconds(int count) {
     return switch (this) {
-      case BUTTONS_UP, BUTTONS_DOWN, OTHER -> count * PIN_SECONDS;
+      case BUTTONS_UP, BUTTONS_DOWN, MOTION, OTHER -> count * PIN_SECONDS;
       case KNOB -> 2 * count * PIN_SECONDS;
       case REGISTERS -> chips(count) * REGISTER_WIDTH * CLOCKED_SECONDS;
       case TOUCH -> count * TOUCH_SECONDS;
@@ -93,7 +94,7 @@ public enum InputSort {
   /** Returns whether a look may be wrong, so that several have to agree. */
   public boolean bounces() {
     return switch (this) {
-      case LIGHT, CLOCK_CHIP, SERIAL, OTHER -> false;
+      case LIGHT, MOTION, CLOCK_CHIP, SERIAL, OTHER -> false;
       default -> true;
     };
   }

@@ -25,6 +25,22 @@ enum Dialect {
     }
 
     @Override
+    String release(String pin) {
+      char port = pin.charAt(0);
+      return phrase("DDR%c = (uint8_t)(DDR%c & (uint8_t)~(1 << %c));", port, port, pin.charAt(1));
+    }
+
+    @Override
+    String high(String pin) {
+      return phrase("((PIN%c >> %c) & 1)", pin.charAt(0), pin.charAt(1));
+    }
+
+    @Override
+    String waiting(int micros) {
+      return phrase("_delay_us(%d);", micros);
+    }
+
+    @Override
     String file(String name) {
       return name;
     }
@@ -63,6 +79,21 @@ enum Dialect {
     @Override
     String output(String pin, boolean high) {
       return phrase("pin_out(%s, %d);", number(pin), high ? 1 : 0);
+    }
+
+    @Override
+    String release(String pin) {
+      return phrase("pin_free(%s);", number(pin));
+    }
+
+    @Override
+    String high(String pin) {
+      return phrase("pin_get(%s)", number(pin));
+    }
+
+    @Override
+    String waiting(int micros) {
+      return phrase("wait_us(%d);", micros);
     }
 
     @Override
@@ -105,6 +136,15 @@ enum Dialect {
 
   /** Returns the statements that make a pin an output at a level. */
   abstract String output(String pin, boolean high);
+
+  /** Returns the statement that lets go of a pin: an input without a pull-up. */
+  abstract String release(String pin);
+
+  /** Returns the expression that is 1 while a pin is high, else 0. */
+  abstract String high(String pin);
+
+  /** Returns the statement that waits (us). */
+  abstract String waiting(int micros);
 
   /** Returns the name of the file in which it says what another dialect says in its own. */
   abstract String file(String name);

@@ -1,5 +1,7 @@
 package org.myrialith.firmware;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.myrialith.cues.Received;
 import org.myrialith.play.CueTable;
@@ -12,6 +14,22 @@ final class EngineMemory {
 
   private static Stream<Row> rows(CueTable cues, Row.Kind kind) {
     return cues.rows().stream().filter(row -> row.kind() == kind);
+  }
+
+  /** Returns the bytes of each chain of parallel-in registers, by the name of its input. */
+  static Map<String, Integer> chains(CueTable cues) {
+    Map<String, Integer> bytes = new LinkedHashMap<>();
+    for (Sense sense : cues.senses()) {
+      if (sense.wired() == Sense.Wired.REGISTER) {
+        bytes.merge(sense.name(), (sense.number() + 7) / 8, Math::max);
+      }
+    }
+    return bytes;
+  }
+
+  /** Returns how many contacts are between a row and a column. */
+  static int crossings(CueTable cues) {
+    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.CROSSED).count();
   }
 
   /** Returns how many pads are touched. */
@@ -51,7 +69,10 @@ final class EngineMemory {
   private static int outside(FirmwareWork work, CueTable cues) {
     int waiting = work.controller().portable() ? 0 : 34;
     int kept = cues.kept().isEmpty() ? 0 : 2 * cues.kept().size() + 8;
-    return kept + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0) + pads(cues);
+    return kept
+        + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0)
+        + pads(cues)
+        + chains(cues).values().stream().mapToInt(Integer::intValue).sum();
   }
 
   /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */

@@ -44,6 +44,10 @@ final class EngineSize {
     ANALOGUE(255, 181),
     ROTARY(284, 226),
     TOUCH(72, 72),
+    /** A chain of parallel-in registers. */
+    CHAIN(110, 110),
+    /** A contact of a grid. */
+    CROSSING(24, 24),
     CHANCE(296, 58),
     EVERY(252, 114),
     VALUES(1150, 690),
@@ -156,6 +160,8 @@ final class EngineSize {
     add(pieces, has(cues, Sense.Sort.ANALOGUE), Piece.ANALOGUE);
     add(pieces, has(cues, Sense.Sort.ROTARY), Piece.ROTARY);
     add(pieces, EngineMemory.pads(cues) > 0, Piece.TOUCH);
+    pieces.addAll(Collections.nCopies(EngineMemory.chains(cues).size(), Piece.CHAIN));
+    pieces.addAll(Collections.nCopies(EngineMemory.crossings(cues), Piece.CROSSING));
     add(pieces, cues.chance(), Piece.CHANCE);
     add(pieces, cues.rows().stream().anyMatch(r -> r.kind() == Row.Kind.EVERY), Piece.EVERY);
     add(pieces, !cues.values().isEmpty(), Piece.VALUES);

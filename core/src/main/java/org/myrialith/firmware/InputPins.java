@@ -3,6 +3,7 @@ package org.myrialith.firmware;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
+import java.util.Map;
 import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
@@ -12,6 +13,12 @@ import org.myrialith.play.Sense;
 record InputPins(FirmwareWork work) {
   /** An 8-bit controller measures at this clock at most for all its bits (data sheets). */
   private static final int MEASURING_HERTZ = 200_000;
+
+  /** Until a wire of a grid has followed its row, by the pull-up inside (us). */
+  private static final int GRID_MICROS = 5;
+
+  /** Half a clock of a register (us). */
+  private static final int CLOCK_MICROS = 1;
 
   private List<Sense> senses() {
     return work.cues().map(CueTable::senses).orElse(List.of());
@@ -84,7 +91,7 @@ record InputPins(FirmwareWork work) {
       if (sense.sort() == Sense.Sort.SERIAL) {
         continue;
       }
-      cases.append(phrase("    case %d:\n      return %s;\n", s, reading(sense)));
+      cases.append(phrase("    case %d:\n      return %s;\n", s, reading(sense, s)));
     }
     String touch =
         pad > 0
@@ -92,10 +99,66 @@ record InputPins(FirmwareWork work) {
                 + phrase("\nstatic uint8_t pad_rest[%d];\n\n", pad)
             : "";
     return touch
+        + chains()
+        + grids()
         + (measures(work) && !portable() ? SourceText.read("measure.c") + "\n" : "")
         + "uint8_t board_input(uint8_t number) {\n  switch (number) {\n"
         + cases
         + "    default:\n      return 0;\n  }\n}\n\n";
+  }
+
+  /** A chain of parallel-in registers for each input that is one. */
+  private String chains() {
+    StringBuilder text = new StringBuilder();
+    for (Map.Entry<String, Integer> chain : EngineMemory.chains(cues()).entrySet()) {
+      int first = first(chain.getKey());
+      List<String> pins = senses().get(first).pins();
+      text.append(
+          placed("register_in.c", first)
+              .replace("@BYTES@", Integer.toString(chain.getValue()))
+              .replace("@LOADLOW@", dialect().set(pins.get(2), false))
+              .replace("@LOADHIGH@", dialect().set(pins.get(2), true))
+              .replace("@DATAHIGH@", dialect().high(pins.get(0)))
+              .replace("@CLOCKHIGH@", dialect().set(pins.get(1), true))
+              .replace("@CLOCKLOW@", dialect().set(pins.get(1), false)));
+    }
+    return text.toString();
+  }
+
+  private String grids() {
+    StringBuilder text = new StringBuilder();
+    for (int s = 0; s < senses().size(); s++) {
+      Sense sense = senses().get(s);
+      if (sense.wired() == Sense.Wired.CROSSED) {
+        String row = sense.pins().get(0);
+        text.append(
+            placed("grid_in.c", s)
+                .replace("@ROWLOW@", dialect().output(row, false))
+                .replace("@ROWFREE@", dialect().release(row))
+                .replace("@COLUMNHIGH@", dialect().high(sense.pins().get(1))));
+      }
+    }
+    return text.toString();
+  }
+
+  private String placed(String file, int number) {
+    int micros = file.startsWith("grid") ? GRID_MICROS : CLOCK_MICROS;
+    return SourceText.read(file)
+        .replace("@N@", Integer.toString(number))
+        .replace("@WAIT@", dialect().waiting(micros));
+  }
+
+  private CueTable cues() {
+    return work.cues().orElseThrow();
+  }
+
+  /** The first that is read by the input of a name: it has all of them taken. */
+  private int first(String name) {
+    int s = 0;
+    while (!senses().get(s).name().equals(name)) {
+      s++;
+    }
+    return s;
   }
 
   private String filled(Sense sense) {
@@ -105,13 +168,10 @@ record InputPins(FirmwareWork work) {
         : phrase("filled(&PORT%c, 1 << %c)", pin.charAt(0), pin.charAt(1));
   }
 
-  private String reading(Sense sense) {
+  private String reading(Sense sense, int number) {
     return switch (sense.sort()) {
       case SERIAL -> throw new IllegalArgumentException(sense.name());
-      case ON_OFF ->
-          sense.wired() == Sense.Wired.LOW
-              ? "!" + high(sense.pins().get(0))
-              : high(sense.pins().get(0));
+      case ON_OFF -> onOff(sense, number);
       case ROTARY ->
           phrase("(uint8_t)(%s + 2 * %s)", high(sense.pins().get(0)), high(sense.pins().get(1)));
       case ANALOGUE ->
@@ -121,10 +181,20 @@ record InputPins(FirmwareWork work) {
     };
   }
 
+  private String onOff(Sense sense, int number) {
+    return switch (sense.wired()) {
+      case LOW -> "!" + high(sense.pins().get(0));
+      case CROSSED -> phrase("crossed%d()", number);
+      case REGISTER -> {
+        int first = first(sense.name());
+        yield phrase("contact%d(%d, %d)", first, sense.number() - 1, first == number ? 1 : 0);
+      }
+      case HIGH, DRIVEN, TOUCH -> high(sense.pins().get(0));
+    };
+  }
+
   private String high(String pin) {
-    return portable()
-        ? phrase("pin_get(%s)", pin.substring(1))
-        : phrase("((PIN%c >> %c) & 1)", pin.charAt(0), pin.charAt(1));
+    return dialect().high(pin);
   }
 
   /** The number of a pin among those that measure (data sheets of the 8-bit classes). */
@@ -150,6 +220,16 @@ record InputPins(FirmwareWork work) {
         text.append(port());
         continue;
       }
+      if (sense.wired() == Sense.Wired.REGISTER) {
+        text.append(first(sense.name()) == senses().indexOf(sense) ? chain(sense) : "");
+        continue;
+      }
+      if (sense.wired() == Sense.Wired.CROSSED) {
+        String column = sense.pins().get(1);
+        text.append(portable() ? listen(sense.pins().get(0), false, sense) : "");
+        text.append(portable() ? listen(column, true, sense) : pullUp(column));
+        continue;
+      }
       boolean up = sense.wired() == Sense.Wired.LOW || sense.sort() == Sense.Sort.ROTARY;
       for (String pin : sense.pins()) {
         text.append(portable() ? listen(pin, up, sense) : up ? pullUp(pin) : "");
@@ -168,6 +248,19 @@ record InputPins(FirmwareWork work) {
       text.append(phrase("  keep_begin(%d);\n", record.bytes() * record.slots()));
     }
     return text.toString();
+  }
+
+  /** Clock low, load high, clock enable low: nothing moves until it is asked. */
+  private String chain(Sense sense) {
+    List<String> pins = sense.pins();
+    return (portable() ? listen(pins.get(0), false, sense) : "")
+        + "  "
+        + dialect().output(pins.get(1), false)
+        + "\n  "
+        + dialect().output(pins.get(2), true)
+        + "\n  "
+        + dialect().output(pins.get(3), false)
+        + "\n";
   }
 
   /** The serial port, open for letters of 8 bits. */

@@ -68,6 +68,24 @@ final class InputWiring {
                 phrase(
                     "%s: from the controller's supply to pin %s, with 10 kohm from the pin to ground.",
                     sense.title(), pin);
+            case DRIVEN ->
+                phrase(
+                    "%s: its output to pin %s, its ground to that of the controller, its supply as its data sheet says. The output must not be higher than the controller's supply; of a motion sensor it is steady about a minute after power comes on.",
+                    sense.title(), pin);
+            case CROSSED ->
+                phrase(
+                    "%s: a contact between row pin %s and column pin %s; the pull-up is inside. With more than two closed at once, a diode in each (cathode to its row) keeps others from being seen.",
+                    sense.title(), sense.pins().get(0), sense.pins().get(1));
+            case REGISTER ->
+                phrase(
+                    "%s: from input %s of parallel-in register %d to ground, with 10 kohm from the input to the controller's supply. Register 1 is next to the controller: its serial output to pin %s, all clocks to pin %s, all loads (low takes the inputs) to pin %s, all clock inhibits to pin %s; the serial output of each next register to the serial input of the one before.",
+                    sense.title(),
+                    (char) ('A' + (sense.number() - 1) % 8),
+                    (sense.number() + 7) / 8,
+                    sense.pins().get(0),
+                    sense.pins().get(1),
+                    sense.pins().get(2),
+                    sense.pins().get(3));
             case TOUCH ->
                 phrase(
                     "%s: the pad to pin %s by 1 kohm, and 1 Mohm from the pin to the controller's supply. Nobody touches it while power comes on: that is what it is compared with.",

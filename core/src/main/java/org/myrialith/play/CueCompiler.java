@@ -141,7 +141,9 @@ final class CueCompiler {
     if (names().anyMatch(name -> ClockValue.of(name).isPresent())) {
       clock = values.size();
       for (ClockValue value : ClockValue.values()) {
-        values.add(new Value(value.key(), value.least(), value.most(), value.start(), true));
+        boolean told = sheet.clockTold() && value != ClockValue.WEEKDAY;
+        values.add(
+            new Value(value.key(), value.least(), value.most(), value.start(), true, false, told));
       }
     }
     if (values.isEmpty() && scenes.stream().anyMatch(scene -> !scene.readouts().isEmpty())) {
@@ -199,7 +201,7 @@ final class CueCompiler {
 
   /** Values that messages set want a serial port, whether cues listen to it or not. */
   private void tell() {
-    for (Variable told : sheet.variables()) {
+    for (Value told : values) {
       if (told.told() && senses.stream().noneMatch(s -> s.sort() == Sense.Sort.SERIAL)) {
         Input port =
             inputs.inputs().stream()
@@ -419,8 +421,7 @@ final class CueCompiler {
     if (!Sense.reads(input.sort())) {
       return phrase("can't listen to %s: cues read no %s yet", input.name(), input.sort().title());
     }
-    int each = input.sort().pins(1);
-    if (number > input.count() || input.pinNames().size() < each * number) {
+    if (number > input.count() || input.pinNames().size() < needed(input, number)) {
       return phrase("listens to number %d of %s, which has no pin", number, input.name());
     }
     if (input.sort() != InputSort.SERIAL && input.samples() > Sense.MOST_LOOKS) {
@@ -429,6 +430,14 @@ final class CueCompiler {
           input.name(), Sense.MOST_LOOKS, input.samples());
     }
     return input.sort() == InputSort.SERIAL ? port(input) : "";
+  }
+
+  /** Pins without which one of several can't be read. */
+  private static int needed(Input input, int number) {
+    return switch (input.sort()) {
+      case REGISTERS, GRID -> input.sort().pins(input.count());
+      default -> input.sort().pins(1) * number;
+    };
   }
 
   private boolean doubles(Cue one, int number) {

@@ -71,6 +71,7 @@ final class Numbers {
   /** A message sets a value, within its ends. */
   void tell(int value, int number) {
     put(value, within(value, table.values().get(value), number));
+    settle(value);
   }
 
   private int stir() {
@@ -178,9 +179,7 @@ final class Numbers {
             case ANY -> value.least() + (stir() >>> 16) % (value.most() - value.least() + 1);
           };
       put(term.value(), within(term.value(), value, wanted));
-      if (table.clock() >= 0 && term.value() >= table.clock() + ClockValue.DAY.ordinal()) {
-        settle();
-      }
+      settle(term.value());
     }
   }
 
@@ -199,8 +198,11 @@ final class Numbers {
     return value.within(wanted);
   }
 
-  /** Brings the date in order after it was set. */
-  private void settle() {
+  /** Brings the date in order after a part of it was set. */
+  private void settle(int value) {
+    if (table.clock() < 0 || value < table.clock() + ClockValue.DAY.ordinal()) {
+      return;
+    }
     if (clock(ClockValue.DAY) > days()) {
       put(ClockValue.DAY, days());
     }

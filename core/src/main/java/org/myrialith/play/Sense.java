@@ -47,6 +47,12 @@ public record Sense(
     LOW,
     /** On while its pin is high. */
     HIGH,
+    /** On while its pin is driven high by what has an output of its own. */
+    DRIVEN,
+    /** On while the row, driven low, takes the column down: those two pins. */
+    CROSSED,
+    /** On while its input of a parallel-in register is low: data, clock, load, clock enable. */
+    REGISTER,
     /** On while its pin, with 1 Mohm to the supply, is longer in coming up than at first. */
     TOUCH
   }
@@ -58,8 +64,9 @@ public record Sense(
   /** Returns whether the engine can read inputs of a sort. */
   static boolean reads(InputSort sort) {
     return switch (sort) {
-      case BUTTONS_UP, BUTTONS_DOWN, OTHER, KNOB, LIGHT, TOUCH, SERIAL -> true;
-      case REGISTERS, GRID, CLOCK_CHIP -> false;
+      case BUTTONS_UP, BUTTONS_DOWN, MOTION, OTHER, KNOB, LIGHT, TOUCH, SERIAL -> true;
+      case REGISTERS, GRID -> true;
+      case CLOCK_CHIP -> false;
     };
   }
 
@@ -76,23 +83,39 @@ public record Sense(
     return switch (sort) {
       case BUTTONS_UP -> Wired.LOW;
       case TOUCH -> Wired.TOUCH;
+      case MOTION -> Wired.DRIVEN;
+      case GRID -> Wired.CROSSED;
+      case REGISTERS -> Wired.REGISTER;
       default -> Wired.HIGH;
     };
   }
 
   static Sense of(Input input, int number, boolean doubles) {
-    int each = input.sort().pins(1);
-    List<String> pins = input.pinNames().subList(each * (number - 1), each * number);
     return new Sense(
         input.name(),
         number,
         sort(input.sort()),
-        pins,
+        pins(input, number),
         wired(input.sort()),
         input.everyMillis(),
         input.samples(),
         input.agreeing(),
         doubles);
+  }
+
+  /** The pins that one of several is read by. */
+  private static List<String> pins(Input input, int number) {
+    List<String> all = input.pinNames();
+    if (input.sort() == InputSort.REGISTERS) {
+      return all;
+    }
+    if (input.sort() == InputSort.GRID) {
+      int rows = InputSort.rows(input.count());
+      int columns = all.size() - rows;
+      return List.of(all.get((number - 1) / columns), all.get(rows + (number - 1) % columns));
+    }
+    int each = input.sort().pins(1);
+    return all.subList(each * (number - 1), each * number);
   }
 
   /** Returns its name, with its number where there are several. */

@@ -11,7 +11,10 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.SegmentDigits;
 
-/** Shows the time, and lets it be set by one button. */
+/**
+ * Shows the time, and lets it be set by one button: held, it begins with the hours; pressed, they
+ * go on by one, held, one after the other; pressed twice, the minutes come, then the time again.
+ */
 final class SetClock {
   private static final int COLOUR = 0xffb040;
 
@@ -57,9 +60,15 @@ final class SetClock {
                 false,
                 "set = 2"));
     stage.add(stage.cue("Show the time", new PowerOn(), time));
-    stage.add(plain(stage, "To set, hours first", Press.How.LONG, "", "set + 1"));
+    // asked before a long press begins to set: that press is not one that is held for the hours
+    stage.add(plain(stage, "Hours on while held", Press.How.AGAIN, "set = 1", "hour + 1"));
+    stage.add(
+        plain(
+            stage, "Minutes on while held", Press.How.AGAIN, "set = 2", "minute + 1, second = 0"));
+    stage.add(plain(stage, "To set, hours first", Press.How.LONG, "set = 0", "set = 1"));
     stage.add(plain(stage, "Hour on", Press.How.SHORT, "set = 1", "hour + 1"));
     stage.add(plain(stage, "Minute on", Press.How.SHORT, "set = 2", "minute + 1, second = 0"));
+    stage.add(plain(stage, "To the minutes, then done", Press.How.DOUBLE, "set > 0", "set + 1"));
     stage.add(
         stage.cue("Enough of setting", new Idle(20), "").then("set = 0").at(0, Clears.NOTHING));
     return stage.done();

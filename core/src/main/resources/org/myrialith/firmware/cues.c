@@ -375,6 +375,28 @@ static int16_t within(uint8_t value, int32_t number) {
   return (int16_t)(number < least ? least : most);
 }
 
+/* Gives a value a number, within its ends; a date is brought in order, a clock chip will be told. */
+static void give(uint8_t value, int32_t number) {
+  put(value, within(value, number));
+#ifdef CLOCK
+#ifdef CLOCK_CHIP
+  if ((uint8_t)(value - CLOCK) < 7u) {
+    chip_set = (uint8_t)(chip_set | 1u << (value - CLOCK));
+    chip_half = (uint8_t)(value == SECOND ? 0 : chip_half);
+  }
+#endif
+  if (value >= DAY) {
+#ifdef CLOCK_CHIP
+    chip_set |= 1u << (DAY - CLOCK) | 1u << (WEEKDAY - CLOCK);
+#endif
+    if (values[DAY] > days()) {
+      put(DAY, days());
+    }
+    weekday();
+  }
+#endif
+}
+
 static void set(uint16_t term, uint8_t count) {
   for (; count; count--, term++) {
     uint8_t value = READ_BYTE(&term_value[term]);
@@ -397,24 +419,7 @@ static void set(uint16_t term, uint8_t count) {
       default:
         break;
     }
-    put(value, within(value, number));
-#ifdef CLOCK
-#ifdef CLOCK_CHIP
-    if ((uint8_t)(value - CLOCK) < 7u) {
-      chip_set = (uint8_t)(chip_set | 1u << (value - CLOCK));
-      chip_half = (uint8_t)(value == SECOND ? 0 : chip_half);
-    }
-#endif
-    if (value >= DAY) {
-#ifdef CLOCK_CHIP
-      chip_set |= 1u << (DAY - CLOCK) | 1u << (WEEKDAY - CLOCK);
-#endif
-      if (values[DAY] > days()) {
-        put(DAY, days());
-      }
-      weekday();
-    }
-#endif
+    give(value, number);
   }
 }
 
@@ -578,8 +583,7 @@ static uint8_t tell(uint8_t equals) {
     }
     number = (int16_t)(number * 10 + digit);
   }
-  one = READ_BYTE(&told_values[one]);
-  put(one, within(one, minus ? -number : number));
+  give(READ_BYTE(&told_values[one]), minus ? -number : number);
   return 1;
 }
 #endif

@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.myrialith.cues.Becomes;
@@ -26,9 +27,11 @@ import org.myrialith.drive.Input;
 import org.myrialith.drive.InputList;
 import org.myrialith.drive.InputSort;
 import org.myrialith.effects.Recipe;
+import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.SegmentDigits;
 import org.myrialith.lettering.Fonts;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.KeptMemory;
@@ -160,6 +163,10 @@ final class CueGadgets {
     };
     String[] whole = {"{score}", "{face} {hour}", "{minute}", "{second} {score}"};
     ReadoutForm form = ReadoutForm.values()[random.nextInt(ReadoutForm.values().length)];
+    if (base.fixture(fixture).orElseThrow().shape() instanceof SegmentDigits digits
+        && Characters.segments(digits.style(), Map.of(), '0').isEmpty()) {
+      form = ReadoutForm.BITS; // of its own segments no figures are made
+    }
     boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
     String[] single = {"{score}", "{face}", "{second}"};
     boolean bits = form == ReadoutForm.BINARY || form == ReadoutForm.BINARY_DOWN;

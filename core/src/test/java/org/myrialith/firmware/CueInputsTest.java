@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -391,5 +392,173 @@ class CueInputsTest {
     byte[] copy = memory.clone();
     Arrays.fill(copy, slot * record.bytes(), (slot + 1) * record.bytes(), (byte) 0);
     return copy;
+  }
+
+  private static Cue counts(String id, String input, int number, String value) {
+    return Cue.showing(id, id, new Press(input, number, Press.How.DOWN), "")
+        .then(value)
+        .at(0, Clears.NOTHING);
+  }
+
+  /** Contacts on two parallel-in registers, of a grid of six, and a motion sensor. */
+  private static GadgetPlan contacts() {
+    GadgetPlan base = plan(boards().findFirst().orElseThrow());
+    List<Input> inputs =
+        List.of(
+            new Input("Keys", InputSort.REGISTERS, "B0 B1 B2 B3", 16, 5, 4, 3),
+            new Input("Pads", InputSort.GRID, "C0 C1 C2 C3 D3", 6, 5, 4, 3),
+            new Input("Seen", InputSort.MOTION, "D4", 1, 20, 1, 1));
+    List<Cue> cues = new ArrayList<>();
+    cues.add(Cue.showing("u1", "Count", new PowerOn(), "s1"));
+    cues.add(counts("u2", "Keys", 1, "count + 1"));
+    cues.add(counts("u3", "Keys", 8, "count + 2"));
+    cues.add(counts("u4", "Keys", 11, "count + 3"));
+    cues.add(counts("u5", "Pads", 1, "count + 4"));
+    cues.add(counts("u6", "Pads", 6, "count + 5"));
+    cues.add(counts("u7", "Seen", 1, "count + 6"));
+    Gadget gadget = base.gadget();
+    CueSheet old = gadget.cues();
+    CueSheet sheet =
+        new CueSheet(
+            List.of(new Variable("count", 0, PIXELS - 1, 2, true)),
+            old.scenes().subList(0, 2),
+            "s1",
+            cues,
+            1);
+    return GadgetPlan.of(gadget.with(gadget.circuits().with(new InputList(inputs))).with(sheet));
+  }
+
+  private static final String CHAIN = " rB0B1B2B3 ";
+
+  /** What is closed when: also contacts that no cue listens to, and two at a time. */
+  @Test
+  void contactsOnRegistersInAGridAndAMotionSensorAreRead() throws IOException {
+    GadgetPlan plan = contacts();
+    CueTable table = table(plan);
+    Path folder = Exported.export(folders, plan, "contacts");
+    String[] open = {"0" + CHAIN + "0", "0 gC0C2 0", "0 gC0C3 0", "0 gC1D3 0", "0 D4 0"};
+    List<String> script = new ArrayList<>(Arrays.asList(open));
+    Files.write(folder.resolve("hands.txt"), script);
+    long began =
+        Exported.read(
+                SimulatedController.play(folder, List.of("D6", "@hands.txt"), 60).dump(), plan, 0)
+            .get(0)
+            .startNanos();
+    // register inputs by bit: A of the nearer is 1, H is 8, C of the farther is 11
+    int[] keys = {1, 1 << 7, 1 << 10, 1 << 1, 1 | 1 << 10, 0x7b7e, 0};
+    CueEngine engine = new CueEngine(table);
+    int[] readings = new int[table.senses().size()];
+    List<Shown> frames = new ArrayList<>(List.of(new Shown(0, engine.levels().get(0))));
+    for (int step = 0; step < 24; step++) {
+      int at = 200 + 200 * step;
+      while (engine.nowMillis() < at) {
+        if (engine.tick(readings)) {
+          frames.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+        }
+      }
+      long micros = began / 1000 + engine.nowMillis() * 1000L + 500;
+      if (step % 2 == 0) {
+        int closed = keys[step / 2 % keys.length];
+        script.add(micros + CHAIN + closed);
+        readings[0] = closed & 1;
+        readings[1] = closed >> 7 & 1;
+        readings[2] = closed >> 10 & 1;
+      } else {
+        int which = step / 2 % 4;
+        readings[3] = which == 0 ? 1 : 0;
+        readings[4] = which == 1 ? 1 : 0;
+        readings[5] = which == 2 ? 1 : 0;
+        script.add(micros + " gC0C2 " + readings[3]);
+        script.add(micros + " gC1D3 " + readings[4]);
+        script.add(micros + " D4 " + readings[5]);
+        script.add(micros + " gC0C3 " + (which == 3 ? 1 : 0)); // nobody listens to it
+      }
+    }
+    while (engine.nowMillis() < 5200) {
+      if (engine.tick(readings)) {
+        frames.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+      }
+    }
+    Files.write(folder.resolve("hands.txt"), script);
+    Path dump =
+        SimulatedController.play(folder, List.of("D6", "@hands.txt"), 5200 + began / 1_000_000)
+            .dump();
+    assertThat(frames).hasSizeGreaterThan(10);
+    hold(frames, Exported.read(dump, plan, 0), began);
+    StartedTest.holdTheSize(folder, plan.firmware().orElseThrow());
+    String readme = Files.readString(folder.resolve("README.txt"));
+    assertThat(readme)
+        .contains("input H of parallel-in register 1", "input C of parallel-in register 2");
+    assertThat(readme).contains("row pin C1 and column pin D3");
+  }
+
+  /** Hour and minute in bits on twelve pixels, told by messages; the date follows its month. */
+  @Test
+  void messagesSetTheClock() throws IOException {
+    Board board = boards().findFirst().orElseThrow();
+    Gadget gadget = plan(board).gadget();
+    Readout time =
+        new Readout(
+            "r1",
+            "f1",
+            ReadoutForm.BINARY,
+            "{hour} {minute}",
+            Fonts.USUAL,
+            0,
+            0,
+            0xffffff,
+            false,
+            "");
+    CueSheet sheet =
+        new CueSheet(
+                List.of(),
+                List.of(Scene.empty("s1", "Time").showing(List.of(time))),
+                "s1",
+                List.of(
+                    Cue.showing("u1", "Time", new PowerOn(), "s1"),
+                    // so that the date is kept
+                    Cue.showing("u2", "Never", new Becomes("day = 30"), "").at(0, Clears.NOTHING)),
+                1)
+            .tellingTheTime();
+    GadgetPlan plan = GadgetPlan.of(gadget.with(gadget.programme().with(List.of())).with(sheet));
+    CueTable table = table(plan);
+    Path folder = Exported.export(folders, plan, "told");
+    Files.write(folder.resolve("hands.txt"), List.of("0 D2 0"));
+    long began =
+        Exported.read(
+                SimulatedController.play(folder, List.of("D6", "@hands.txt"), 60).dump(), plan, 0)
+            .get(0)
+            .startNanos();
+    String letters = "hour=7\nminute=45\nday=31\nmonth=2\nhour=-1\nweekday=3\nminute=5\n";
+    CueEngine engine = new CueEngine(table);
+    List<String> script = new ArrayList<>();
+    List<Shown> frames = new ArrayList<>(List.of(new Shown(0, engine.levels().get(0))));
+    int[] readings = new int[table.senses().size()];
+    for (int i = 0; i < letters.length(); ) {
+      int due = 300 + 10 * i;
+      while (engine.nowMillis() < due) {
+        if (engine.tick(readings)) {
+          frames.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+        }
+      }
+      long micros = began / 1000 + engine.nowMillis() * 1000L + 500;
+      script.add(micros - (long) (1000 * LETTER_MILLIS) + " u0 " + (int) letters.charAt(i));
+      engine.receive(letters.substring(i, ++i));
+    }
+    while (engine.nowMillis() < 1500) {
+      if (engine.tick(readings)) {
+        frames.add(new Shown(engine.nowMillis(), engine.levels().get(0)));
+      }
+    }
+    Files.write(folder.resolve("hands.txt"), script);
+    Path dump = SimulatedController.play(folder, List.of("D6", "@hands.txt"), 1600).dump();
+    hold(frames, Exported.read(dump, plan, 0), began);
+    // 31 January becomes the last of February; the weekday is that of the calendar
+    LocalDate then = LocalDate.of(2026, 2, 28);
+    assertThat(engine.value(table.clock() + 4)).isEqualTo(then.getDayOfMonth());
+    assertThat(engine.value(table.clock() + 3)).isEqualTo(then.getDayOfWeek().getValue());
+    assertThat(engine.value(table.clock() + 2)).as("one before midnight").isEqualTo(23);
+    assertThat(engine.value(table.clock() + 1)).isEqualTo(5);
+    StartedTest.holdTheSize(folder, plan.firmware().orElseThrow());
   }
 }

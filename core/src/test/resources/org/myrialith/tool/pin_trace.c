@@ -1,7 +1,8 @@
 /* Runs firmware on a simulated 8-bit controller for a number of cycles and writes pins as a value change dump.
  * usage: pin_trace CORE HZ CYCLES FIRMWARE.elf OUT.vcd PIN...   such as B0, B0+ with a pull-up, or B0d for whether it is driven
  * With @FILE for a pin, inputs are set by a script of lines "MICROSECONDS PIN VALUE": 0 or 1, or for a0 and so on a voltage in mV, for u0 a
- * letter to the serial port; tD2 and so on is a pad, which fills by a resistor, and longer while its value is 1; cC45 is a clock chip,
+ * letter to the serial port; gD2C1 a contact between row D2 and column C1, closed while its value is 1; rD0D1D2D3 a chain of two parallel-in
+ * registers (data, clock, load, clock inhibit) whose inputs A to H and A to H are those bits, low where they are 1; tD2 and so on is a pad, which fills by a resistor, and longer while its value is 1; cC45 is a clock chip,
  * data on bit 4 and clock on bit 5 of port C, at so many seconds after 23:59 of 31 December 2026.
  * What is kept while power is off is that of kept.bin, if there is one, and is left there.
  * Prints "stack N": the most bytes of RAM the stack took. */
@@ -59,13 +60,19 @@ static uint8_t set_value[26];
 static int read_script(const char *name) {
   unsigned long micros;
   unsigned value;
-  char pin[8];
+  char pin[12];
   FILE *in = fopen(name, "r");
   if (!in) return 0;
-  while (events < MOST_EVENTS && fscanf(in, "%lu %7s %u", &micros, pin, &value) == 3) {
+  while (events < MOST_EVENTS && fscanf(in, "%lu %11s %u", &micros, pin, &value) == 3) {
     script[events].at = (avr_cycle_count_t)((unsigned long long)micros * hz / 1000000u);
     script[events].port = pin[0];
     script[events].bit = pin[0] == 'c' ? (pin[1] - 'A') * 64 + (pin[2] - '0') * 8 + pin[3] - '0' : pin[0] == 't' ? (pin[1] - 'A') * 8 + pin[2] - '0' : pin[1] - '0';
+    if (pin[0] == 'g') script[events].bit = ((pin[1] - 'A') * 8 + pin[2] - '0') * 256 + (pin[3] - 'A') * 8 + pin[4] - '0';
+    if (pin[0] == 'r') {
+      int i;
+      script[events].bit = 0;
+      for (i = 0; i < 4; i++) script[events].bit = script[events].bit << 8 | ((pin[1 + 2 * i] - 'A') * 8 + pin[2 + 2 * i] - '0');
+    }
     script[events].value = value;
     events++;
   }
@@ -126,6 +133,110 @@ static void set_finger(int pad, uint32_t value) {
   }
   is_pad[pad] = 1;
   finger[pad] = (uint8_t)value;
+}
+
+/* contacts between rows and columns: a column is low while a closed contact joins it to a row that is driven low, else its pull-up has it high */
+static struct {
+  int row, column, closed;
+} contact[64];
+static int contacts;
+static uint8_t row_driven[26];
+static uint8_t row_level[26];
+static uint8_t row_heard[26];
+
+static void columns_follow(void) {
+  int i;
+  int j;
+  for (i = 0; i < contacts; i++) {
+    int low = 0;
+    for (j = 0; j < contacts; j++) {
+      int row = contact[j].row;
+      if (contact[j].column == contact[i].column && contact[j].closed && row_driven[row / 8] >> row % 8 & 1 && !(row_level[row / 8] >> row % 8 & 1)) low = 1;
+    }
+    set_pin((char)('A' + contact[i].column / 8), contact[i].column % 8, !low);
+  }
+}
+
+static void on_row_direction(struct avr_irq_t *irq, uint32_t value, void *param) {
+  (void)irq;
+  row_driven[(intptr_t)param] = (uint8_t)value;
+  columns_follow();
+}
+
+static void on_row_level(struct avr_irq_t *irq, uint32_t value, void *param) {
+  (void)irq;
+  row_level[(intptr_t)param] = (uint8_t)value;
+  columns_follow();
+}
+
+static void set_contact(int where, uint32_t value) {
+  int row = where / 256;
+  int i = 0;
+  while (i < contacts && (contact[i].row != row || contact[i].column != where % 256)) i++;
+  if (i == contacts) contacts++;
+  contact[i].row = row;
+  contact[i].column = where % 256;
+  contact[i].closed = (int)value;
+  if (!row_heard[row / 8]) {
+    row_heard[row / 8] = 1;
+    avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ((char)('A' + row / 8)), IOPORT_IRQ_DIRECTION_ALL), on_row_direction, (void *)(intptr_t)(row / 8));
+    avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ((char)('A' + row / 8)), IOPORT_IRQ_REG_PORT), on_row_level, (void *)(intptr_t)(row / 8));
+  }
+  columns_follow();
+}
+
+/* Two parallel-in registers in a chain, by the function table of the class (8 bits, HC family): while load is low all stages take their
+ * inputs, whatever the clock does; while it is high and clock inhibit low, at each rise of the clock every stage takes what the one before
+ * it has, the first what comes in by its serial input; while clock inhibit is high the clock does nothing. The output is the last stage, H.
+ * The serial input of the nearer register is the output of the farther one. */
+static struct {
+  int data, pin[3]; /* clock, load, inhibit */
+  int level[3];
+  uint32_t inputs;
+  uint8_t stage[2][8];
+} in_chain;
+
+static void chain_shows(void) { set_pin((char)('A' + in_chain.data / 8), in_chain.data % 8, in_chain.stage[0][7]); }
+
+static void chain_loads(void) {
+  int chip;
+  int stage;
+  for (chip = 0; chip < 2; chip++)
+    for (stage = 0; stage < 8; stage++) in_chain.stage[chip][stage] = !(in_chain.inputs >> (8 * chip + stage) & 1);
+}
+
+static void on_chain(struct avr_irq_t *irq, uint32_t value, void *param) {
+  int which = (int)(intptr_t)param;
+  int was = in_chain.level[which];
+  (void)irq;
+  in_chain.level[which] = (int)(value & 1u);
+  if (!in_chain.level[1]) {
+    chain_loads();
+  } else if (which == 0 && !was && in_chain.level[0] && !in_chain.level[2]) {
+    int stage;
+    for (stage = 7; stage > 0; stage--) in_chain.stage[0][stage] = in_chain.stage[0][stage - 1];
+    in_chain.stage[0][0] = in_chain.stage[1][7];
+    for (stage = 7; stage > 0; stage--) in_chain.stage[1][stage] = in_chain.stage[1][stage - 1];
+    in_chain.stage[1][0] = 0;
+  }
+  chain_shows();
+}
+
+static void set_chain(int where, uint32_t value) {
+  static int there;
+  int i;
+  in_chain.inputs = value;
+  if (!there) {
+    there = 1;
+    in_chain.data = where >> 24 & 255;
+    for (i = 0; i < 3; i++) {
+      int pin = where >> (16 - 8 * i) & 255;
+      in_chain.pin[i] = pin;
+      avr_irq_register_notify(avr_io_getirq(avr, AVR_IOCTL_IOPORT_GETIRQ((char)('A' + pin / 8)), pin % 8), on_chain, (void *)(intptr_t)i);
+    }
+  }
+  if (!in_chain.level[1]) chain_loads();
+  chain_shows();
 }
 
 /* a clock chip: its registers from seconds to year, as a part that listens to two open wires */
@@ -263,6 +374,10 @@ static void set_inputs(void) {
       avr_raise_irq(avr_io_getirq(avr, AVR_IOCTL_UART_GETIRQ('0'), UART_IRQ_INPUT), value);
     } else if (port == 'c') {
       place_chip(bit, value);
+    } else if (port == 'g') {
+      set_contact(bit, value);
+    } else if (port == 'r') {
+      set_chain(bit, value);
     } else if (port == 't') {
       set_finger(bit, value);
     } else {
