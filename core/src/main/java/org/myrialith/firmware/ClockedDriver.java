@@ -52,8 +52,8 @@ record ClockedDriver(ClockedPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return headed() ? bytes(150, 140) : bytes(62, 68);
+  public CodeBill code(CodeBill bill) {
+    return bill.add(headed() ? "clocked pixels headed" : "clocked pixels paused");
   }
 
   @Override

@@ -74,11 +74,14 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
+  public CodeBill code(CodeBill bill) {
     return switch (circuit().sort()) {
-      case THREE_WIRE -> bytes(211, 212);
-      case I2C -> bytes(285, 312);
-      case TWO_WIRE -> bytes(176, 196);
+      case THREE_WIRE ->
+          bill.add("display driver three wires")
+              .addIf(plan.map().chips() > 1, "several three-wire drivers");
+      case I2C ->
+          bill.add("display driver I2C").addIf(plan.map().chips() > 1, "several I2C drivers");
+      case TWO_WIRE -> bill.add("display driver two wires");
     };
   }
 

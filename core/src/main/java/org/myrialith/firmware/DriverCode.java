@@ -21,6 +21,8 @@ public final class DriverCode {
 
   /** Returns the flash of it (bytes), read from builds. */
   public static int bytes(CircuitPlan plan) {
-    return LineDriver.of(plan).codeBytes();
+    return LineDriver.of(plan)
+        .code(new CodeBill())
+        .bytes(FirmwareTarget.of(plan.brief().controller()));
   }
 }

@@ -3,107 +3,85 @@ package org.myrialith.firmware;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import org.myrialith.parts.Controller;
+import java.util.Locale;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.Row;
 import org.myrialith.play.Sense;
 import org.myrialith.play.Value;
 
-/**
- * Flash of the engine of cues, by what it has to do: read from the size tool on hundreds of builds
- * with cues by chance (GCC 5.4 for 8-bit AVR, GCC 12 for a small 32-bit core, -Os).
- */
+/** What the engine of cues is made of, by what it has to do; its sizes are in {@link CodeSizes}. */
 final class EngineSize {
-  /** Flash that the way to frames in several arrays takes, and each of them (bytes). */
-  private static final int BANKED = 80;
-
-  private static final int BANK = 14;
-
   private EngineSize() {}
 
   /** What takes flash of its own: bytes of an 8-bit core, of a 32-bit core. */
   private enum Piece {
     /** Pixels of other numbers of channels. */
-    APART(84, 95),
+    APART,
     /** All is only on or off. */
-    BITS(103, 98),
+    BITS,
     /** Some is. */
-    BOTH(400, 257),
-    LIMITER(420, 98),
+    BOTH,
+    LIMITER,
     /** The limiter on several lines. */
-    LIMITED_LINES(132, 265),
+    LIMITED_LINES,
     /** The limiter of levels of two bytes. */
-    DEEP_LIMITER(57, 123),
-    FADES(1150, 590),
+    DEEP_LIMITER,
+    FADES,
     /** Levels laid over others. */
-    MIXING(179, 100),
+    MIXING,
     /** Levels of two bytes. */
-    DEEP_MIXING(97, 89),
-    SENSES(643, 483),
-    EACH_SENSE(14, 14),
-    ANALOGUE(255, 181),
-    ROTARY(284, 226),
-    TOUCH(72, 72),
+    DEEP_MIXING,
+    SENSES,
+    EACH_SENSE,
+    ANALOGUE,
+    ROTARY,
+    TOUCH,
     /** A chain of parallel-in registers. */
-    CHAIN(110, 110),
+    CHAIN,
     /** A contact of a grid. */
-    CROSSING(24, 24),
-    CHANCE(296, 58),
-    EVERY(252, 114),
-    VALUES(1150, 690),
-    CLOCK(529, 420),
-    CLOCK_CHIP(900, 720),
-    KEPT(630, 500),
+    CROSSING,
+    CHANCE,
+    EVERY,
+    VALUES,
+    CLOCK,
+    CLOCK_CHIP,
+    KEPT,
     /** Lines of text. */
-    TEXT(417, 203),
+    TEXT,
     /** Those that are waited for. */
-    MESSAGES(22, 25),
+    MESSAGES,
     /** Those that set values. */
-    TOLD(196, 180),
-    READOUTS(1135, 902),
+    TOLD,
+    READOUTS,
     /** Where some is only on or off and some not. */
-    READOUT_BITS(194, 231),
+    READOUT_BITS,
     /** Hours of half a day. */
-    TWELVES(45, 30),
+    TWELVES,
     /** Frames by a dictionary. */
-    CODES(190, 130),
+    CODES,
     /** And those laid over others. */
-    CODES_MIXED(120, 90),
+    CODES_MIXED,
     /** Rules of more than two bytes. */
-    LONG_RULES(40, 30),
+    LONG_RULES,
     /** Another order than that of the wire. */
-    ORDERED(60, 70),
+    ORDERED,
     /** A second way to unpack frames, and choosing. */
-    ANOTHER_WAY(100, 80),
+    ANOTHER_WAY,
     /** And that of those laid over others. */
-    ANOTHER_WAY_MIXED(130, 100);
+    ANOTHER_WAY_MIXED;
 
-    private final int small;
-    private final int large;
-
-    Piece(int small, int large) {
-      this.small = small;
-      this.large = large;
+    /** Returns the name under which its size is in the table. */
+    String piece() {
+      return "cues: " + name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
   }
 
-  /** The engine without anything of that, with board and start-up. */
-  private static int bare(Controller controller) {
-    if (controller.portable()) {
-      return 1531;
-    }
-    return switch (controller.key()) {
-      case "8bit-8k" -> 2562;
-      case "8bit-256k" -> 2863;
-      default -> 2723;
-    };
-  }
-
-  /** Returns the flash of all code (bytes). */
-  static int codeBytes(FirmwareWork work, PackedClips packed) {
+  /** Returns a bill of all code. */
+  static CodeBill code(FirmwareWork work, PackedClips packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     int banks = frames.bankCount();
-    int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
+    CodeBill bill = new CodeBill().add("cues");
+    work.drivers().forEach(driver -> driver.code(bill));
     List<Piece> pieces = new ArrayList<>();
     painting(work, pieces);
     packed
@@ -113,11 +91,8 @@ final class EngineSize {
     add(pieces, packed.several(), Piece.ANOTHER_WAY);
     add(pieces, packed.several() && work.cues().orElseThrow().fades(), Piece.ANOTHER_WAY_MIXED);
     asking(work.cues().orElseThrow(), pieces);
-    boolean portable = work.controller().portable();
-    return bare(work.controller())
-        + lines
-        + (banks > 1 ? BANKED + banks * BANK : 0)
-        + pieces.stream().mapToInt(piece -> portable ? piece.large : piece.small).sum();
+    pieces.forEach(piece -> bill.add(piece.piece()));
+    return bill.addIf(banks > 1, "banked frames").add("bank of frames", banks > 1 ? banks : 0);
   }
 
   private static void add(List<Piece> pieces, boolean there, Piece piece) {

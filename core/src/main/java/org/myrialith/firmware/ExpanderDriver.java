@@ -83,8 +83,9 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return wide() ? bytes(241, 260) : bytes(181, 228);
+  public CodeBill code(CodeBill bill) {
+    return bill.add(wide() ? "expanders 16 bits" : "expanders 8 bits")
+        .addIf(plan.map().chips() > 1, "several expanders");
   }
 
   @Override

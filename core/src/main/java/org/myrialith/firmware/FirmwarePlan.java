@@ -166,12 +166,15 @@ public record FirmwarePlan(
     return work.clips().size();
   }
 
+  /** Returns a bill of the program, without what works effects out. */
+  CodeBill code() {
+    return work.cues().isPresent()
+        ? EngineSize.code(work, packed)
+        : work.target().code(packed, limited(), clips() > 1, work);
+  }
+
   private int codeBytes() {
-    int player =
-        work.cues().isPresent()
-            ? EngineSize.codeBytes(work, packed)
-            : work.target().codeBytes(packed, limited(), clips() > 1, work);
-    return player + effects().codeBytes(work);
+    return code().bytes(work.target()) + effects().codeBytes(work);
   }
 
   /** Returns whether it fits into the controller, flash and RAM. */

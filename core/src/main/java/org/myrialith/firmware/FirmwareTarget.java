@@ -1,30 +1,25 @@
 package org.myrialith.firmware;
 
 import java.util.List;
+import java.util.Locale;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.parts.Controller;
 
 /**
- * What firmware can be built for: the board file, the compiler's name of the core, the size of the
- * code and the cycles that the player takes. Apart from the data of the controller.
+ * What firmware can be built for: the board file, the compiler's name of the core and the cycles
+ * that the player takes. Apart from the data of the controller.
  *
- * <p>Sizes were read from the size tool on builds of this player (GCC 5.4 for 8-bit AVR, -Os),
- * cycles from free-running players on a simulated controller; tests hold both to fresh builds.
+ * <p>Cycles were read from free-running players on a simulated controller; tests hold them to fresh
+ * builds. Sizes are in {@link CodeSizes}.
  */
 enum FirmwareTarget {
   /** 8-bit AVR with a multiplier and a 16-bit timer. */
-  AVR8_32K(
-      Controller.AVR8_32K,
-      "atmega328p",
-      4,
-      new Size(1018, 1070, 1052, 1312, 1140, 167, 460, 110, Bits.SMALL, 0),
-      Cycles.USUAL),
+  AVR8_32K(Controller.AVR8_32K, "atmega328p", 4, Cycles.USUAL),
   /** 8-bit AVR without a multiplier, with an 8-bit timer. */
   AVR8_8K(
       Controller.AVR8_8K,
       "attiny85",
       64,
-      new Size(928, 982, 1000, 1278, 1088, 166, 446, 110, Bits.SMALL, 0),
       new Cycles(
           360,
           66,
@@ -39,30 +34,17 @@ enum FirmwareTarget {
           14,
           Codes.SMALL)),
   /** 8-bit AVR with more flash than a pointer reaches; a call takes longer. */
-  AVR8_256K(
-      Controller.AVR8_256K,
-      "atmega2560",
-      4,
-      new Size(1144, 1208, 1182, 1440, 1265, 167, 460, 110, Bits.SMALL, 0),
-      Cycles.USUAL),
+  AVR8_256K(Controller.AVR8_256K, "atmega2560", 4, Cycles.USUAL),
   /** 32-bit cores: portable C beside what the board's own environment takes. */
-  ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
-  ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL),
-  RADIO32(Controller.RADIO32, "cortex-m0plus", 1, Size.ARM, Cycles.USUAL);
+  ARM32_SMALL(Controller.ARM32_SMALL, "cortex-m0plus", 1, Cycles.USUAL),
+  ARM32_TWO_CORES(Controller.ARM32_TWO_CORES, "cortex-m0plus", 1, Cycles.USUAL),
+  RADIO32(Controller.RADIO32, "cortex-m0plus", 1, Cycles.USUAL);
 
   /** From one look at the timer to the next, and on to the data (s). */
   private static final double LOOK_SECONDS = 10e-6;
 
-  /** Flash of the way to frames in several arrays, and of each of them (bytes). */
-  private static final int BANKED = 80;
-
-  private static final int BANK = 14;
-
   /** Cycles more for each byte of frames that a short pointer does not reach. */
   private static final double FAR_BYTE = 4;
-
-  /** Flash of another way to unpack frames, and of choosing it (bytes). */
-  private static final int ANOTHER_WAY = 76;
 
   /** Cycles of choosing it. */
   private static final double CHOOSING = 60;
@@ -74,65 +56,6 @@ enum FirmwareTarget {
 
   /** Cycles of a bit that goes to its place. */
   private static final double PLACED_BIT = 57.5;
-
-  /**
-   * Flash of the program (bytes).
-   *
-   * @param raw with raw frames
-   * @param palette with frames by palette
-   * @param runs with frames by run lengths
-   * @param dictionary with frames by codes
-   * @param changes with frames by what changes
-   * @param severalClips more for more than one clip
-   * @param limiter more for the limiter
-   * @param line what one line of the fastest one-wire pixels takes of them
-   * @param bits of placing bits
-   * @param deep more for a limiter of levels of one and of two bytes
-   */
-  private record Size(
-      int raw,
-      int palette,
-      int runs,
-      int dictionary,
-      int changes,
-      int severalClips,
-      int limiter,
-      int line,
-      Bits bits,
-      int deep) {
-    /** Read from builds for a small 32-bit core (GCC 12, -Os). */
-    static final Size ARM =
-        new Size(325, 362, 354, 532, 386, 99, 145, 0, new Bits(65, 155, 116), 210);
-
-    private int of(Packing packing) {
-      return switch (packing) {
-        case RAW -> raw;
-        case PALETTE -> palette;
-        case RUNS -> runs;
-        case DICTIONARY -> dictionary;
-        case CHANGES -> changes;
-      };
-    }
-
-    /** With all ways that clips are packed: the first, and what each other adds. */
-    int of(PackedClips packed) {
-      return raw
-          + packed.packings().stream().mapToInt(packing -> of(packing) - raw).sum()
-          + (packed.parts().size() - 1) * ANOTHER_WAY;
-    }
-  }
-
-  /**
-   * Flash of placing bits (bytes).
-   *
-   * @param alone in place of levels
-   * @param beside levels
-   * @param limited more where a limiter passes them over
-   */
-  private record Bits(int alone, int beside, int limited) {
-    /** Of the 8-bit classes. */
-    static final Bits SMALL = new Bits(88, 150, 126);
-  }
 
   /**
    * Cycles of the player between two frames, without sending; at most.
@@ -207,14 +130,12 @@ enum FirmwareTarget {
   private final Controller controller;
   private final String core;
   private final int tickMicros;
-  private final Size size;
   private final Cycles cycles;
 
-  FirmwareTarget(Controller controller, String core, int tickMicros, Size size, Cycles cycles) {
+  FirmwareTarget(Controller controller, String core, int tickMicros, Cycles cycles) {
     this.controller = controller;
     this.core = core;
     this.tickMicros = tickMicros;
-    this.size = size;
     this.cycles = cycles;
   }
 
@@ -247,33 +168,35 @@ enum FirmwareTarget {
     return tickMicros * (controller.clockHz() / on.clockHz());
   }
 
-  /** Returns the flash that player, board file and C start-up take, without the tables. */
-  int codeBytes(PackedClips packed, boolean limiter, boolean severalClips, FirmwareWork work) {
+  /** Returns a bill of player, board file and C start-up, without the tables. */
+  CodeBill code(PackedClips packed, boolean limiter, boolean severalClips, FirmwareWork work) {
+    CodeBill bill = new CodeBill();
+    boolean levels = !work.switches() || work.dims();
+    bill.add("player").addIf(!levels, "bits alone").addIf(levels && work.switches(), "bits beside");
+    if (levels) {
+      packed.packings().forEach(packing -> bill.add(piece(packing)));
+      bill.add("another packing", packed.parts().size() - 1);
+      packed.byDictionary().ifPresent(p -> ways(packed, work, bill));
+    }
+    work.drivers().forEach(driver -> driver.code(bill));
     int banks = new FramesHeader(work, packed).bankCount();
-    int levels = size.of(packed) + packed.byDictionary().map(p -> codeWays(packed, work)).orElse(0);
-    int player =
-        work.switches()
-            ? (work.dims() ? levels + size.bits.beside : size.raw + size.bits.alone)
-            : levels;
-    int lines = work.drivers().stream().mapToInt(LineDriver::codeBytes).sum();
-    return player
-        - size.line
-        + lines
-        + (banks > 1 ? BANKED + banks * BANK : 0)
-        + (severalClips ? size.severalClips : 0)
-        + (limiter
-            ? size.limiter
-                + (work.switches() ? size.bits.limited : 0)
-                + (work.deep() && work.lines().size() > 1 ? size.deep : 0)
-            : 0);
+    return bill.addIf(banks > 1, "banked frames")
+        .add("bank of frames", banks > 1 ? banks : 0)
+        .addIf(severalClips, "several clips")
+        .addIf(limiter, "limiter")
+        .addIf(limiter && work.switches(), "limiter beside bits")
+        .addIf(limiter && work.deep() && work.lines().size() > 1, "limiter of two depths");
   }
 
-  /** Flash of longer rules, and of another order than that of the wire (bytes). */
-  private static int codeWays(PackedClips packed, FirmwareWork work) {
+  private static String piece(Packing packing) {
+    return "frames by " + packing.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Longer rules, and another order than that of the wire. */
+  private static void ways(PackedClips packed, FirmwareWork work, CodeBill bill) {
     Dictionary dictionary = packed.byDictionary().flatMap(Packing.Packed::dictionary).orElseThrow();
-    int rules = dictionary.ruleBytes() > 2 ? 22 : 0;
-    int order = work.controller().portable() ? 28 : 90;
-    return rules + (new FramesHeader(work, packed).ordered() ? order : 0);
+    bill.addIf(dictionary.ruleBytes() > 2, "long rules")
+        .addIf(new FramesHeader(work, packed).ordered(), "frames in an order");
   }
 
   /** Returns the RAM that the board file and the player's counters take (bytes). */

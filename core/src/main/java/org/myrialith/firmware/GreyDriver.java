@@ -118,10 +118,10 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    int table = 2 * sendCount();
-    int own = blanked() ? 350 : bytes(98, 108);
-    return own + table + (greyClock().fromController() ? bytes(26, 0) : 0);
+  public CodeBill code(CodeBill bill) {
+    return bill.add(blanked() ? "grey sinks blanked" : "grey sinks")
+        .exactly(2 * sendCount())
+        .addIf(greyClock().fromController() && dialect() == Dialect.AVR, "grey clock");
   }
 
   @Override

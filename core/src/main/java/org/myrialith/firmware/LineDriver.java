@@ -71,11 +71,6 @@ sealed interface LineDriver
     return Dialect.of(plan().brief().controller());
   }
 
-  /** Returns the first of two sizes for assembler, the second for portable C on a 32-bit core. */
-  default int bytes(int assembler, int portable) {
-    return dialect() == Dialect.AVR ? assembler : portable;
-  }
-
   /**
    * Returns the C that has to run each time that a grey scale of 4096 steps has been counted out at
    * 2 MHz; empty for nothing.
@@ -99,8 +94,8 @@ sealed interface LineDriver
     return plan().bufferBytes();
   }
 
-  /** Returns the flash that its C takes (bytes), read from builds. */
-  int codeBytes();
+  /** Returns a bill with the flash that its C takes. */
+  CodeBill code(CodeBill bill);
 
   /** Returns the RAM that it takes beside the frame (bytes). */
   default int ramBytes() {

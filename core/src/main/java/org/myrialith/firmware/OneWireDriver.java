@@ -8,15 +8,10 @@ import org.myrialith.formats.ValueChangeDump;
 
 /** Sends one-wire pixels, a bit in a fixed number of cycles. */
 record OneWireDriver(OneWirePlan plan) implements LineDriver {
-  private static final int CODE_BYTES = 110;
-
   /** Two cycles of waiting. */
   private static final String WAIT = "      \"rjmp .+0              \\n\\t\"\n";
 
   private static final int WAIT_BYTES = 2;
-
-  /** Where the bits of a byte stand one after the other: what comes before and after them. */
-  private static final int SLOW_BYTES = 34;
 
   private static int words(int cycles) {
     return cycles / 2 + cycles % 2;
@@ -143,19 +138,20 @@ record OneWireDriver(OneWirePlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
+  public CodeBill code(CodeBill bill) {
     if (bySpi()) {
-      return 60;
+      return bill.add("one-wire pixels by SPI");
     }
     if (slow()) {
       // instructions of a bit, its waits in pairs of cycles, and what comes before and after
       int high = one() - zero() - 1;
       int low = bitCycles() - one() - 1;
       int words = 4 + words(zero() - 2) + words(high) + words(low);
-      return SLOW_BYTES + WAIT_BYTES * Byte.SIZE * words;
+      return bill.add("one-wire pixels slow").exactly(WAIT_BYTES * Byte.SIZE * words);
     }
     int[] waits = waits();
-    return CODE_BYTES + WAIT_BYTES * (2 * waits[0] + 3 * waits[1] + 2 * waits[2]);
+    return bill.add("one-wire pixels")
+        .exactly(WAIT_BYTES * (2 * waits[0] + 3 * waits[1] + 2 * waits[2]));
   }
 
   @Override

@@ -54,8 +54,8 @@ record PinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return bytes(10, 8) + bytes(17, 27) * pins().size();
+  public CodeBill code(CodeBill bill) {
+    return bill.add("pins").add("pin", pins().size());
   }
 
   @Override

@@ -28,13 +28,6 @@ record PolledScanDriver(ScannedPlan plan) implements TurnsDriver {
     return new PolledWires(plan, order());
   }
 
-  /** Where nothing can be scanned, the line stays dark; the plan says why. */
-  private boolean able() {
-    return timing().fits()
-        && plan.circuit().rows() >= plan.map().chips()
-        && plan.circuit().columns() > 0;
-  }
-
   private List<ScanMethod.Step> steps() {
     return timing().steps().stream().flatMap(List::stream).toList();
   }
@@ -114,16 +107,18 @@ record PolledScanDriver(ScannedPlan plan) implements TurnsDriver {
   }
 
   @Override
-  public int codeBytes() {
+  public CodeBill code(CodeBill bill) {
     if (!able()) {
-      return 12;
+      return bill.add("scan that is not able");
     }
     int tables = 2 * timing().turns() * lights() + 3 * steps().size() + timing().passes();
-    return 380 + wired().size().code() + (plan.dims() ? 0 : 10) + tables;
+    return wired()
+        .code(bill.add("polled scan").addIf(!plan.dims(), "polled scan on or off"))
+        .exactly(tables);
   }
 
   @Override
   public int ramBytes() {
-    return able() ? plan.slotRamBytes() + 28 + wired().size().ram() : 0;
+    return able() ? plan.slotRamBytes() + 28 + wired().ramBytes() : 0;
   }
 }

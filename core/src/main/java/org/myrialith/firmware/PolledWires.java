@@ -13,14 +13,6 @@ import org.myrialith.drive.ScannedRegisters;
 
 /** The portable C that begins a slot on the wires, holds it up and goes on with it. */
 record PolledWires(ScannedPlan plan, int[] order) {
-  /**
-   * What it takes (bytes), read from builds for a small 32-bit core.
-   *
-   * @param code flash
-   * @param ram beside levels and slots
-   */
-  record Size(int code, int ram) {}
-
   private boolean turns() {
     return plan.circuit().rowSwitch().turns();
   }
@@ -130,19 +122,27 @@ record PolledWires(ScannedPlan plan, int[] order) {
         row(circuit, turn), circuit.alone() ? turn % circuit.columns() : column);
   }
 
-  /** Returns what that takes. */
-  Size size() {
+  /** Returns the flash of that. */
+  CodeBill code(CodeBill bill) {
     int turns = plan.timing().turns();
     int pins = plan.circuit().pins().size();
     if (plan.circuit() instanceof ScannedPins) {
-      return turns() ? new Size(12 * pins, 1) : new Size(12 * pins - 40, 0);
+      return bill.add("polled pin", pins).addIf(!turns(), "polled columns alone");
     }
     if (plan.circuit() instanceof ScannedRegisters chain) {
-      int single = chain.columnBytes() == 1 ? 65 : 0;
-      return turns()
-          ? new Size(205 + turns * chain.rowChips() - single, 0)
-          : new Size(123 - single, 0);
+      return bill.add(turns() ? "polled chain with rows" : "polled chain")
+          .addIf(chain.columnBytes() == 1, "polled chain of one byte")
+          .exactly(turns() ? turns * chain.rowChips() : 0);
     }
-    return new Size(45 + pins + turns * (1 + plan.lightsOfATurn()), 1);
+    return bill.add("polled charlieplex")
+        .addIf(turns == 1, "polled charlieplex of one turn")
+        .exactly(pins + turns * (1 + plan.lightsOfATurn()));
+  }
+
+  /** Returns the RAM of that (bytes). */
+  int ramBytes() {
+    boolean registers = plan.circuit() instanceof ScannedRegisters;
+    boolean columns = plan.circuit() instanceof ScannedPins && !turns();
+    return registers || columns ? 0 : 1;
   }
 }

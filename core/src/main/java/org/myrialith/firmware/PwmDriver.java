@@ -56,8 +56,10 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return bytes(560, 372) + 2 * plan.map().chips() * plan.map().width();
+  public CodeBill code(CodeBill bill) {
+    return bill.add("PWM chips")
+        .addIf(plan.map().chips() > 1, "several PWM chips")
+        .exactly(2 * plan.map().chips() * plan.map().width());
   }
 
   @Override

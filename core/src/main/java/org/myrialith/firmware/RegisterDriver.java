@@ -75,8 +75,8 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return bytes(72, 88);
+  public CodeBill code(CodeBill bill) {
+    return bill.add("registers");
   }
 
   @Override

@@ -150,8 +150,8 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
   }
 
   @Override
-  public int codeBytes() {
-    return 160 + (turns() ? 30 : 0);
+  public CodeBill code(CodeBill bill) {
+    return bill.add("scanned chain").addIf(turns(), "scanned chain with rows");
   }
 
   @Override

@@ -119,11 +119,6 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
     return timing().slotCount();
   }
 
-  /** Where nothing can be scanned, the line stays dark; the plan says why. */
-  private boolean able() {
-    return timing().fits() && plan.circuit().rows() > 0 && plan.circuit().columns() > 0;
-  }
-
   /** Each slot of a light: lit or not, in as many cycles. */
   private String lighting() {
     String lit = "slot[bit].columns[port] ^= (uint8_t)(lit & (uint8_t)(0u - ";
@@ -267,15 +262,21 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
   }
 
   @Override
-  public int codeBytes() {
+  public CodeBill code(CodeBill bill) {
+    if (!able()) {
+      return bill.add("scan that is not able");
+    }
     int cells = timing().turns() * lights();
     int tables =
         2 * cells
             + 2 * (on().byRow() ? cells : lights())
             + timing().slotsOfARow()
             + timing().turns() * on().rowBytes();
-    int made = passes().size() > 1 ? 300 : 0;
-    return 520 + on().codeBytes() + (plan.dims() ? 0 : 60) + made + tables;
+    return on().code(
+            bill.add("scan")
+                .addIf(!plan.dims(), "scan on or off")
+                .addIf(passes().size() > 1, "scan in passes"))
+        .exactly(tables);
   }
 
   @Override

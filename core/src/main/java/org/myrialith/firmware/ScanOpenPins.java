@@ -108,8 +108,8 @@ record ScanOpenPins(ScannedPlan plan, Charlieplex circuit) implements ScanWires 
   }
 
   @Override
-  public int codeBytes() {
-    return 30 * columnBytes();
+  public CodeBill code(CodeBill bill) {
+    return bill.add("charlieplex").add("charlieplex port", columnBytes());
   }
 
   @Override

@@ -102,8 +102,10 @@ record ScanPins(ScannedPlan plan, ScannedPins circuit) implements ScanWires {
   }
 
   @Override
-  public int codeBytes() {
-    return 30 * columnBytes() + 4 * circuit.pins().size() - (turns() ? 0 : 85);
+  public CodeBill code(CodeBill bill) {
+    return bill.add("scanned port", columnBytes())
+        .add("scanned pin", circuit.pins().size())
+        .addIf(!turns(), "scanned columns alone");
   }
 
   @Override

@@ -77,8 +77,8 @@ sealed interface ScanWires permits ScanPins, ScanChain, ScanOpenPins {
   /** Returns the C that starts the wires, all dark. */
   String start(Dialect dialect);
 
-  /** Returns the flash of all that (bytes), read from builds. */
-  int codeBytes();
+  /** Returns a bill with all that. */
+  CodeBill code(CodeBill bill);
 
   /** Returns how wires rest, as in a dump. */
   String rests();

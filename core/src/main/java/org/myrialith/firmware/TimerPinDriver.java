@@ -159,8 +159,8 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
   }
 
   @Override
-  public int codeBytes() {
-    return bytes(60, 8) + bytes(66, 20) * pins().size();
+  public CodeBill code(CodeBill bill) {
+    return bill.add("PWM pins").add("PWM pin", pins().size());
   }
 
   @Override

@@ -18,6 +18,13 @@ sealed interface TurnsDriver extends LineDriver permits ScanDriver, PolledScanDr
     return ScanWires.of(plan());
   }
 
+  /** Returns whether there are wires for all lights, and time for their slots. */
+  default boolean able() {
+    return plan().timing().fits()
+        && plan().circuit().rows() >= Math.max(1, plan().map().chips())
+        && plan().circuit().columns() > 0;
+  }
+
   @Override
   default String title() {
     return plan().circuit().rowSwitch().turns()
@@ -43,7 +50,7 @@ sealed interface TurnsDriver extends LineDriver permits ScanDriver, PolledScanDr
   /** All of its bits once. */
   @Override
   default long wave(ValueChangeDump dump, int first, long start, Levels levels) {
-    return on().wave(dump, first, start, levels);
+    return able() ? on().wave(dump, first, start, levels) : start;
   }
 
   @Override

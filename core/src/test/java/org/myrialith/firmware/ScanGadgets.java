@@ -349,4 +349,63 @@ final class ScanGadgets {
             .onPins(List.of("B0", "B1", "B2", "B3"))
             .scanned(Scan.of(200, 3, 5)));
   }
+
+  private static ScannedPins soft(String... columns) {
+    return ScannedPins.usual("c1", List.of("f1"))
+        .on(List.of(), List.of(columns))
+        .through(RowSwitch.NONE);
+  }
+
+  /** The ends of what is scanned: one light, one bit, one slot, pins on two ports. */
+  static Stream<Named<GadgetPlan>> ends() {
+    Scan bit = Scan.of(100, 1, 0);
+    Charlieplex open = Charlieplex.usual("c1", List.of("f1"));
+    return Stream.of(
+        one("one light, one bit", Controller.AVR8_32K, 1, 1, soft("D3").scanned(bit)),
+        one(
+            "two ports, one bit, plain",
+            Controller.AVR8_32K,
+            4,
+            1,
+            soft("D3", "D4", "B0", "B1").scanned(bit.by(ScanMethod.PLAIN))),
+        one("three ports, one bit", Controller.AVR8_32K, 3, 1, soft("D3", "B0", "C0").scanned(bit)),
+        one("small core, one bit", Controller.AVR8_8K, 3, 1, soft("B0", "B1", "B3").scanned(bit)),
+        one(
+            "large core, one bit, far port",
+            Controller.AVR8_256K,
+            3,
+            1,
+            soft("L0", "A1", "K3").scanned(bit)),
+        one(
+            "columns on two ports, 4 us",
+            Controller.AVR8_32K,
+            4,
+            2,
+            matrix(List.of("D5", "D6"), List.of("B0", "B1", "C0", "C1"))
+                .scanned(Scan.of(200, 4, 4))),
+        one(
+            "one row, one column, one bit",
+            Controller.AVR8_32K,
+            1,
+            1,
+            matrix(List.of("D5"), List.of("B0")).scanned(Scan.of(200, 1, 4))),
+        one(
+            "open pins on two ports",
+            Controller.AVR8_32K,
+            4,
+            3,
+            open.onPins(List.of("D5", "D6", "B0", "B1"))),
+        one(
+            "open pins on three ports",
+            Controller.AVR8_32K,
+            4,
+            3,
+            open.onPins(List.of("D5", "B0", "B1", "C0"))));
+  }
+
+  private static Named<GadgetPlan> one(
+      String name, Controller controller, int columns, int rows, ScannedCircuit circuit) {
+    return Named.of(
+        name, GadgetPlan.of(gadget(controller, panel(columns, rows, "single-red"), circuit)));
+  }
 }

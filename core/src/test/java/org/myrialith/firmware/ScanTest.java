@@ -10,18 +10,31 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Levels;
+import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.ScannedPlan;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Clip;
+import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.layout.Corner;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
 import org.myrialith.parts.Controller;
+import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.EdgeDecoder;
+import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 import org.myrialith.tool.SimulatedController;
 
@@ -41,6 +54,7 @@ class ScanTest {
   }
 
   private static final String SCENARIOS = "org.myrialith.firmware.ScanGadgets#scenarios";
+  private static final String ENDS = "org.myrialith.firmware.ScanGadgets#ends";
   private static final String OTHERS = "org.myrialith.firmware.ScanGadgets#others";
 
   private static final String SLOWER = "org.myrialith.firmware.ScanGadgets#slower";
@@ -102,7 +116,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void everyLightGetsItsLevelInEveryMoment(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "play");
@@ -138,7 +152,7 @@ class ScanTest {
 
   /** Its environment has a clock of its own, whose interrupt may hold a slot up. */
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "sketch");
@@ -159,7 +173,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void theBringUpWalksThroughEveryLight(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "bringup");
@@ -181,7 +195,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void theWaveformIsATurnOfEachFrame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "wave");
@@ -194,7 +208,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void sizesAreWithinFivePercentOfTheSizeTool(GadgetPlan plan) {
     Path folder = Exported.export(folders, plan, "size");
     OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
@@ -220,7 +234,7 @@ class ScanTest {
 
   /** Making the slots of a frame, seen on a pin that is high meanwhile. */
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void makingAFrameTakesAsLongAsPlanned(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "timed");
@@ -284,7 +298,7 @@ class ScanTest {
    * the jump into it to the one back.
    */
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER})
+  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
   void anInterruptTakesTheCyclesThatThePlanSays(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "cost");
@@ -314,5 +328,33 @@ class ScanTest {
     assertThat((double) usual)
         .as(held.toString())
         .isCloseTo(scan.timing().interruptCycles(), within(4.0));
+  }
+
+  /** A matrix for which no pins are left has findings, and files that compile, but no light. */
+  @ParameterizedTest
+  @EnumSource(
+      value = CircuitStart.class,
+      names = {"MATRIX", "CHARLIEPLEX", "SOFT_PINS"})
+  void aMatrixWithoutPinsHasFilesToo(CircuitStart start) {
+    Fixture panel =
+        SwitchedGadgets.of(
+            Fixture.of("f1", "Panel", new Panel(9, 9, 10, 10, Corner.TOP_LEFT, false, true, 0)),
+            "single-red");
+    Gadget gadget =
+        Gadgets.of(
+                "No pins",
+                "",
+                Controller.AVR8_8K,
+                Optional.empty(),
+                List.of(panel),
+                List.of(),
+                ColourSettings.USUAL,
+                PowerSettings.USUAL,
+                List.of(new Clip("k1", "k", "f1", SwitchedGadgets.frames(panel, 2, 50, 1))))
+            .with(start, "f1");
+    GadgetPlan plan = GadgetPlan.of(gadget);
+    assertThat(plan.verdict(Step.CIRCUITS)).isEqualTo(Verdict.BREAKS);
+    Path folder = Exported.export(folders, plan, "without");
+    OutsideTool.runClean(folder, "make", "-s", "firmware.elf");
   }
 }
