@@ -37,10 +37,11 @@ public record ScanTiming(
    *
    * @param leastDark cycles from the first row off to the first row on, without any waiting
    * @param cycles of all of it, without any waiting
+   * @param skew cycles from the first row off to the last, where rows stand on several ports
    * @param settings of pins until the first row is on, where pins are set one by one; with those
    *     that follow
    */
-  public record Interrupt(int leastDark, int cycles, Settings settings) {
+  public record Interrupt(int leastDark, int cycles, int skew, Settings settings) {
     /**
      * What portable C sets pins for.
      *
@@ -89,6 +90,7 @@ public record ScanTiming(
       return new Interrupt(
           rowPorts == 0 ? 0 : rows + A_COLUMN_PORT * columnPorts,
           FRAME + A_ROW_PORT * rowPorts + A_COLUMN_PORT * columnPorts,
+          ROW_OFF * Math.max(0, rowPorts - 1),
           rowPorts == 0 ? new Settings(0, columns) : new Settings(columns + 1, columns + 2));
     }
 
@@ -104,6 +106,7 @@ public record ScanTiming(
       return new Interrupt(
           blanked ? LATCH + A_SWITCH : 0,
           FRAME + blank + LATCH + A_BYTE * bytes + loop,
+          0,
           new Settings(blanked ? 3 : 0, 4 + A_BIT * Byte.SIZE * bytes));
     }
 
@@ -120,6 +123,7 @@ public record ScanTiming(
       return new Interrupt(
           A_PORT_OPEN * (ports - 1) + aligned + A_PORT_SET * ports + A_PORT_DRIVEN,
           FRAME + each * ports + aligned,
+          A_PORT_OPEN * (ports - 1),
           new Settings(
               DRIVEN_LOW + pins + DRIVEN_LOW * together,
               DRIVEN_LOW + pins + DRIVEN_LOW * together + DRIVEN));
@@ -135,13 +139,15 @@ public record ScanTiming(
             clock,
             Controller.CLOCK_HZ,
             settings.dark == 0 ? 0 : cycles(dark + LOOK_SECONDS),
-            cycles(all + (settings.dark == 0 ? 0 : LOOK_SECONDS)));
+            cycles(all + (settings.dark == 0 ? 0 : LOOK_SECONDS)),
+            0);
       }
       return new Least(
           clock,
           controller.clockHz(),
           leastDark,
-          clock == ScanClock.TIMER_0 ? cycles - NEAR_VECTOR : cycles);
+          clock == ScanClock.TIMER_0 ? cycles - NEAR_VECTOR : cycles,
+          skew);
     }
 
     private static int cycles(double seconds) {
@@ -149,8 +155,20 @@ public record ScanTiming(
     }
   }
 
+  /** Cycles more of the last slot of all turns: the watchdog, and whether a frame is due. */
+  private static final int LAST_SLOT = 9;
+
+  /** Cycles of counting turns there, where the player's time goes by them. */
+  private static final int COUNTED = 5;
+
   /** What the beginning of a slot takes at least (cycles). */
-  private record Least(ScanClock clock, int hertz, int dark, int cycles) {}
+  private record Least(ScanClock clock, int hertz, int dark, int cycles, int skew) {
+    /** Returns the cycles of one that is the last of all slots each time. */
+    int cycles(int slots) {
+      boolean last = slots == 1 && clock != ScanClock.POLLED;
+      return cycles + (last ? LAST_SLOT + (clock == ScanClock.TIMER_0 ? COUNTED : 0) : 0);
+    }
+  }
 
   /**
    * Plans slots: as fine as the timer can, at least as often as wanted when that is possible; where
@@ -169,9 +187,9 @@ public record ScanTiming(
     ScanTiming best = null;
     ScanTiming tooLong = null;
     for (int prescale : own.clock.prescales()) {
-      int blank = own.dark == 0 ? 0 : (int) Math.ceil(scan.blankMicros() * 1e-6 * own.hertz - 1e-6);
+      int blank = own.dark == 0 ? 0 : blankCycles(scan, own);
       int dark = divideUp(Math.max(blank, own.dark), prescale);
-      int beginning = own.cycles + dark * prescale - own.dark;
+      int beginning = own.cycles(turns * slots) + dark * prescale - own.dark;
       boolean other = scan.interruptCycles() > 0 && own.clock != ScanClock.POLLED;
       int takes = other ? scan.interruptCycles() : beginning;
       int least = Math.max(1, divideUp(takes + SPARE_CYCLES, prescale) - dark);
@@ -193,6 +211,12 @@ public record ScanTiming(
       best = best == null || one.nearer(best) ? one : best;
     }
     return best == null ? tooLong : best;
+  }
+
+  /** From the first row off; what is asked for is from the last. */
+  private static int blankCycles(Scan scan, Least own) {
+    int asked = (int) Math.ceil(scan.blankMicros() * 1e-6 * own.hertz - 1e-6);
+    return asked == 0 ? 0 : asked + own.skew;
   }
 
   /** The slowest that is quick enough; where none is, the quickest. */

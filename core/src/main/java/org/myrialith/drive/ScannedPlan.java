@@ -50,6 +50,9 @@ public record ScannedPlan(
 
   private static final double PORT_CYCLES = 30;
 
+  /** The same where each light has a turn of its own. */
+  private static final double ALONE_PORT_CYCLES = 16;
+
   @Override
   public Hookup hookup() {
     return circuit.hookup();
@@ -150,7 +153,8 @@ public record ScannedPlan(
   /** Cycles of making a slot dark. */
   private double clearingCycles() {
     int further = circuit instanceof Charlieplex pins ? ScannedPins.ports(pins.pins()) - 1 : 0;
-    return SLOT_CYCLES + Math.max(0, further) * PORT_CYCLES;
+    double each = circuit.alone() ? ALONE_PORT_CYCLES : PORT_CYCLES;
+    return SLOT_CYCLES + Math.max(0, further) * each;
   }
 
   /** Its slots are ticks of a timer, whatever the clock. */

@@ -275,6 +275,8 @@ record ScanDriver(ScannedPlan plan) implements TurnsDriver {
     return on().code(
             bill.add("scan")
                 .addIf(!plan.dims(), "scan on or off")
+                .addIf(timing().slotCount() == 1, "scan of one slot")
+                .addIf(cells == 1, "scan of one light")
                 .addIf(passes().size() > 1, "scan in passes"))
         .exactly(tables);
   }

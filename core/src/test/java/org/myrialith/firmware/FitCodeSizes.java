@@ -25,6 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitStart;
+import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
@@ -39,6 +40,7 @@ import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
+import org.myrialith.starts.CueStart;
 import org.myrialith.tool.Gadgets;
 import org.myrialith.tool.OutsideTool;
 
@@ -50,7 +52,7 @@ import org.myrialith.tool.OutsideTool;
  */
 @EnabledIfSystemProperty(named = "fit", matches = ".+")
 class FitCodeSizes {
-  private static final List<Controller> CONTROLLERS =
+  static final List<Controller> CONTROLLERS =
       List.of(
           Controller.AVR8_32K, Controller.AVR8_8K, Controller.AVR8_256K, Controller.ARM32_SMALL);
 
@@ -64,8 +66,16 @@ class FitCodeSizes {
    *
    * @param rest of the flash: tables, effects, and what is counted exactly (bytes)
    */
-  private record Build(
+  record Build(
       String name, FirmwareTarget target, Map<String, Integer> pieces, double rest, double flash) {
+    double estimate() {
+      double sum = rest;
+      for (Map.Entry<String, Integer> piece : pieces.entrySet()) {
+        sum += piece.getValue() * CodeSizes.of(target).bytes(piece.getKey());
+      }
+      return sum;
+    }
+
     double off(Map<String, Double> sizes) {
       double sum = rest;
       for (Map.Entry<String, Integer> piece : pieces.entrySet()) {
@@ -197,15 +207,29 @@ class FitCodeSizes {
       for (CircuitStart start : CircuitStart.values()) {
         for (int trial = 0; trial < TRIALS; trial++) {
           long seed = work.size();
-          work.add(() -> built(start.key(), gadget(controller, start, seed), seed));
+          work.add(() -> built(folders, start.key(), gadget(controller, start, seed), seed));
         }
       }
     }
-    FirmwareScenarios.all().forEach(one -> work.add(() -> built(one.getName(), one.getPayload())));
+    FirmwareScenarios.all()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
     Firmware32Test.scenarios()
-        .forEach(one -> work.add(() -> built(one.getName(), one.getPayload())));
-    ScanGadgets.scenarios().forEach(one -> work.add(() -> built(one.getName(), one.getPayload())));
-    ScanGadgets.others().forEach(one -> work.add(() -> built(one.getName(), one.getPayload())));
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    ScanGadgets.scenarios()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    ScanGadgets.others()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    Scan32Test.scenarios()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    for (CueStart start : CueStart.values()) {
+      for (Controller controller : CONTROLLERS) {
+        work.add(() -> started(start, controller));
+      }
+    }
+    ScanGadgets.ends()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    ScanGadgets.single()
+        .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
     ExecutorService two = Executors.newFixedThreadPool(2);
     List<Build> all = new ArrayList<>();
     for (Future<Optional<Build>> one : two.invokeAll(work)) {
@@ -215,16 +239,25 @@ class FitCodeSizes {
     return all;
   }
 
-  private static Optional<Build> built(String name, Gadget gadget, long seed) {
+  private static Optional<Build> started(CueStart start, Controller controller) {
+    try {
+      Gadget gadget = StartedGadgets.of(start, controller);
+      return built(folders, start.key() + " to begin with", GadgetPlan.of(gadget));
+    } catch (InputException e) {
+      return Optional.empty(); // it has too few pins
+    }
+  }
+
+  static Optional<Build> built(Path folders, String name, Gadget gadget, long seed) {
     Random random = new Random(seed);
     int taken = gadget.circuits().circuits().get(0).pins().size();
     int free = gadget.brief().controller().pins().size() - taken;
     boolean cues = free > 4 && random.nextInt(3) == 0;
     Gadget one = cues ? CueGadgets.by(gadget, seed) : gadget;
-    return built(name + (cues ? ", cues" : "") + ", " + seed, GadgetPlan.of(one));
+    return built(folders, name + (cues ? ", cues" : "") + ", " + seed, GadgetPlan.of(one));
   }
 
-  private static Optional<Build> built(String name, GadgetPlan plan) {
+  private static Optional<Build> built(Path folders, String name, GadgetPlan plan) {
     try {
       FirmwarePlan firmware = plan.firmware().orElse(null);
       if (firmware == null || !firmware.work().programs().isEmpty()) {
@@ -254,7 +287,7 @@ class FitCodeSizes {
     }
   }
 
-  private static Gadget gadget(Controller controller, CircuitStart start, long seed) {
+  static Gadget gadget(Controller controller, CircuitStart start, long seed) {
     Random random = new Random(7 * seed + 1);
     Circuit usual = start.beside(Gadget.blank("x").circuits(), controller, "c1");
     List<EmitterClass> able =

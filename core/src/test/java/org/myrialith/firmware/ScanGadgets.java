@@ -1,5 +1,6 @@
 package org.myrialith.firmware;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,6 +20,8 @@ import org.myrialith.drive.ScannedPins;
 import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.drive.Side;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
@@ -356,10 +359,9 @@ final class ScanGadgets {
         .through(RowSwitch.NONE);
   }
 
-  /** The ends of what is scanned: one light, one bit, one slot, pins on two ports. */
-  static Stream<Named<GadgetPlan>> ends() {
+  /** One slot at all, so that no wire tells when it begins: one bit, pins on several ports. */
+  static Stream<Named<GadgetPlan>> single() {
     Scan bit = Scan.of(100, 1, 0);
-    Charlieplex open = Charlieplex.usual("c1", List.of("f1"));
     return Stream.of(
         one("one light, one bit", Controller.AVR8_32K, 1, 1, soft("D3").scanned(bit)),
         one(
@@ -375,20 +377,27 @@ final class ScanGadgets {
             Controller.AVR8_256K,
             3,
             1,
-            soft("L0", "A1", "K3").scanned(bit)),
-        one(
-            "columns on two ports, 4 us",
-            Controller.AVR8_32K,
-            4,
-            2,
-            matrix(List.of("D5", "D6"), List.of("B0", "B1", "C0", "C1"))
-                .scanned(Scan.of(200, 4, 4))),
+            soft("G0", "A1", "F3").scanned(bit)),
+        one("one light, one bit, small core", Controller.AVR8_8K, 1, 1, soft("B3").scanned(bit)),
         one(
             "one row, one column, one bit",
             Controller.AVR8_32K,
             1,
             1,
-            matrix(List.of("D5"), List.of("B0")).scanned(Scan.of(200, 1, 4))),
+            matrix(List.of("D5"), List.of("B0")).scanned(Scan.of(200, 1, 4))));
+  }
+
+  /** Rows, columns and open pins on several ports. */
+  static Stream<Named<GadgetPlan>> ends() {
+    Charlieplex open = Charlieplex.usual("c1", List.of("f1"));
+    return Stream.of(
+        one(
+            "rows and columns on two ports, 4 us",
+            Controller.AVR8_32K,
+            4,
+            2,
+            matrix(List.of("D5", "C2"), List.of("B0", "B1", "C0", "C1"))
+                .scanned(Scan.of(200, 4, 4))),
         one(
             "open pins on two ports",
             Controller.AVR8_32K,
@@ -403,9 +412,27 @@ final class ScanGadgets {
             open.onPins(List.of("D5", "B0", "B1", "C0"))));
   }
 
+  /** Frames that differ: their numbers in bits. */
+  private static List<Frame> counted(Fixture fixture) {
+    List<Frame> frames = new ArrayList<>();
+    int cells = fixture.seenColumns() * fixture.seenRows();
+    for (int f = 1; f <= 5; f++) {
+      byte[] rgb = new byte[3 * cells];
+      for (int cell = 0; cell < cells; cell++) {
+        rgb[3 * cell] = (f >> cell % 3 & 1) != 0 ? (byte) 255 : 0;
+      }
+      frames.add(new Frame(Picture.of(fixture.seenColumns(), fixture.seenRows(), rgb), 40 + f));
+    }
+    return frames;
+  }
+
   private static Named<GadgetPlan> one(
       String name, Controller controller, int columns, int rows, ScannedCircuit circuit) {
+    Fixture panel = panel(columns, rows, "single-red");
     return Named.of(
-        name, GadgetPlan.of(gadget(controller, panel(columns, rows, "single-red"), circuit)));
+        name,
+        GadgetPlan.of(
+            gadget(controller, panel, circuit)
+                .with(new Clip("k1", "Frames", "f1", counted(panel)))));
   }
 }

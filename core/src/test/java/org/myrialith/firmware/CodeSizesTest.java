@@ -1,0 +1,46 @@
+package org.myrialith.firmware;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.drive.CircuitStart;
+import org.myrialith.parts.Controller;
+
+/** Estimates of flash against the size tool, on gadgets that the table was not fitted to. */
+class CodeSizesTest {
+  /** Beyond all that the fit draws. */
+  private static final long SEED = 1_000_003;
+
+  @TempDir static Path folders;
+
+  static List<Controller> controllers() {
+    return FitCodeSizes.CONTROLLERS;
+  }
+
+  @ParameterizedTest
+  @MethodSource("controllers")
+  void estimatesHoldForGadgetsByChance(Controller controller) {
+    List<String> wrong = new ArrayList<>();
+    int held = 0;
+    for (CircuitStart start : CircuitStart.values()) {
+      long seed = SEED + start.ordinal();
+      var build =
+          FitCodeSizes.built(
+              folders, start.key(), FitCodeSizes.gadget(controller, start, seed), seed);
+      if (build.isPresent()) {
+        held++;
+        double off = build.get().estimate() / build.get().flash() - 1;
+        if (Math.abs(off) > 0.09) {
+          wrong.add(build.get().name() + " " + off);
+        }
+      }
+    }
+    assertThat(held).isGreaterThan(8);
+    assertThat(wrong).isEmpty();
+  }
+}
