@@ -16,9 +16,9 @@ import org.myrialith.layout.Fixture;
  * @param all characters, digits or bits that it has
  * @param lost those that are not seen at all
  * @param cut those of which a part is seen
- * @param font in which all of it would be seen; empty for none
+ * @param better what would have all of it seen; empty for nothing of its kind
  */
-record OffFixture(Readout readout, Fixture fixture, int all, int lost, int cut, String font) {
+record OffFixture(Readout readout, Fixture fixture, int all, int lost, int cut, String better) {
   /** A number of which a digit is missing reads as another. */
   Finding finding(CueSheet sheet) {
     String scene =
@@ -39,9 +39,9 @@ record OffFixture(Readout readout, Fixture fixture, int all, int lost, int cut, 
     return Finding.of(
             Step.CUES, "off-" + readout.id(), lost > 0 ? Verdict.BREAKS : Verdict.TIGHT, says)
         .advising(
-            font.isEmpty()
+            better.isEmpty()
                 ? "Show it shorter, elsewhere, as a bar or in bits, or use a larger fixture."
-                : phrase("Use the font %s from column 0, row 0.", font));
+                : better);
   }
 
   private String parts() {

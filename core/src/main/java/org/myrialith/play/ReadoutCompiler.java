@@ -122,7 +122,7 @@ final class ReadoutCompiler {
     }
   }
 
-  /** A font in which characters would fit; empty where none does, or they are in no font. */
+  /** What would have characters fit; empty where no font does, or they are in none. */
   private String better(Readout readout, Fixture fixture) {
     boolean dots =
         readout.form() == ReadoutForm.TEXT
@@ -134,8 +134,14 @@ final class ReadoutCompiler {
     String widest = widest(readout);
     String key = Fonts.fitting(widest, fixture.seenColumns(), fixture.seenRows(), fonts);
     Line line = Line.of(widest, Fonts.of(key, fonts).orElseThrow());
-    boolean fits = line.columns() <= fixture.seenColumns() && line.rows() <= fixture.seenRows();
-    return fits ? Fonts.titles(fonts).get(key) : "";
+    int spareColumns = fixture.seenColumns() - line.columns();
+    int spareRows = fixture.seenRows() - line.rows();
+    if (spareColumns < 0 || spareRows < 0) {
+      return "";
+    }
+    return key.equals(readout.font())
+        ? phrase("Let it begin at column 0 to %d, row 0 to %d.", spareColumns, spareRows)
+        : phrase("Use the font %s from column 0, row 0.", Fonts.titles(fonts).get(key));
   }
 
   private String widest(Readout readout) {
