@@ -10,9 +10,10 @@ import java.util.Optional;
  * semicolons or tabs; names in any case, cells with quotation marks or without.
  *
  * @param separator between cells
+ * @param count cells of each line
  * @param places of the wanted columns, in the order in which they were wanted
  */
-public record NamedColumns(char separator, List<Integer> places) {
+public record NamedColumns(char separator, int count, List<Integer> places) {
   private static final char[] SEPARATORS = {',', ';', '\t'};
 
   public NamedColumns {
@@ -27,23 +28,23 @@ public record NamedColumns(char separator, List<Integer> places) {
       List<Integer> places = new ArrayList<>();
       names.forEach(name -> places.add(there.indexOf(name)));
       if (!places.contains(-1)) {
-        return Optional.of(new NamedColumns(separator, places));
+        return Optional.of(new NamedColumns(separator, there.size(), places));
       }
     }
     return Optional.empty();
   }
 
-  /** Returns the wanted cells of a line; empty where it is too short. */
+  /** Returns how many cells a line has. */
+  public int cellsOf(String line) {
+    return cells(line, separator).size();
+  }
+
+  /** Returns the wanted cells of a line; empty where it has not as many as the first line. */
   public Optional<List<String>> cells(String line) {
     List<String> all = cells(line, separator);
-    List<String> wanted = new ArrayList<>();
-    for (int place : places) {
-      if (place >= all.size()) {
-        return Optional.empty();
-      }
-      wanted.add(all.get(place).strip());
-    }
-    return Optional.of(wanted);
+    return all.size() == count
+        ? Optional.of(places.stream().map(place -> all.get(place).strip()).toList())
+        : Optional.empty();
   }
 
   /** Parts a line; a separator within quotation marks parts nothing (RFC 4180). */

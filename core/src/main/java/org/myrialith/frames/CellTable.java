@@ -89,7 +89,12 @@ public final class CellTable {
     List<String> said =
         named
             .cells(line)
-            .orElseThrow(() -> new ImageRefused("line " + number, line, "7 fields: " + HEAD));
+            .orElseThrow(
+                () ->
+                    new ImageRefused(
+                        "line " + number,
+                        named.cellsOf(line) + " fields",
+                        named.count() + " fields, as the first line has"));
     int[] cell = new int[FIELDS.size()];
     for (int field = 0; field < cell.length; field++) {
       String one = said.get(field);

@@ -143,7 +143,8 @@ public final class SeriesFile {
       if (lines[i].isBlank()) {
         continue;
       }
-      List<String> said = named.cells(lines[i]).orElse(List.of("", lines[i].strip()));
+      String line = lines[i];
+      List<String> said = named.cells(line).orElse(List.of("", line.strip()));
       String hold = said.get(1);
       if (!hold.matches("[0-9]{1,5}") || !Frame.HOLD.allow(Integer.parseInt(hold))) {
         throw new ImageRefused(
