@@ -8,6 +8,7 @@ import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.layout.Shape;
@@ -86,7 +87,7 @@ public record Readout(
   /** Returns the time on a fixture, in a way and a font that can be read there. */
   public static Readout first(String id, Fixture fixture, List<FontFile> fonts) {
     Shape shape = fixture.shape();
-    if (shape instanceof Panes) {
+    if (shape instanceof Panes || shape instanceof LampDigits lamps && lamps.strokes()) {
       return of(id, fixture.id(), "{hour:02}{minute:02}");
     }
     if (shape instanceof SegmentDigits) {

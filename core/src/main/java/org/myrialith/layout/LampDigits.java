@@ -3,8 +3,10 @@ package org.myrialith.layout;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.describe.Types;
@@ -88,6 +90,40 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
       }
     }
     return lamps;
+  }
+
+  /** Returns whether it has lamps along the strokes of figures only, not at every place. */
+  public boolean strokes() {
+    return mask.stream().anyMatch(line -> line.contains("."));
+  }
+
+  /**
+   * Returns the strokes, a to g as of seven segments, that a lamp of a digit is part of; one at the
+   * end of a stroke is part of all that meet there.
+   *
+   * @param lamp from the left top, row by row
+   */
+  public Set<String> strokes(int lamp) {
+    int column = lamps().get(lamp)[0];
+    int row = lamps().get(lamp)[1];
+    int last = mask.size() - 1;
+    Set<String> all = new HashSet<>();
+    add(all, row == 0, "a");
+    add(all, row == last, "d");
+    add(all, row == last / 2, "g");
+    boolean upper = row <= last / 2;
+    boolean lower = row >= last / 2;
+    add(all, column == 0 && upper, "f");
+    add(all, column == 0 && lower, "e");
+    add(all, column == across() - 1 && upper, "b");
+    add(all, column == across() - 1 && lower, "c");
+    return all;
+  }
+
+  private static void add(Set<String> all, boolean part, String stroke) {
+    if (part) {
+      all.add(stroke);
+    }
   }
 
   /** Returns the lamps of one digit. */

@@ -8,8 +8,11 @@ import java.util.Set;
 import org.myrialith.formats.BdfFont;
 import org.myrialith.frames.Characters;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Panes;
+import org.myrialith.layout.Position;
 import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentStyle;
 import org.myrialith.lettering.Line;
 
 /** What characters of a readout look like: in dots of a picture, or on digits. */
@@ -59,6 +62,39 @@ sealed interface Face {
         }
       }
       return Optional.of(lit);
+    }
+  }
+
+  /** Characters on digits of lamps that stand along the strokes of seven segments. */
+  record Lamps(LampDigits digits, int first) implements Face {
+    @Override
+    public int width(char character) {
+      return 1;
+    }
+
+    @Override
+    public int[] cells(int place, int width) {
+      int digit = first + place;
+      int[] cells = new int[digits.lampsPerDigit()];
+      Arrays.fill(cells, -1);
+      for (int lamp = 0; digit >= 0 && digit < digits.digits() && lamp < cells.length; lamp++) {
+        Position at = digits.position(digit * cells.length + lamp);
+        cells[lamp] = at.row() * digits.seenColumns() + at.column();
+      }
+      return cells;
+    }
+
+    @Override
+    public Optional<boolean[]> glyph(char character, int width) {
+      return Characters.segments(SegmentStyle.SEVEN, character)
+          .map(
+              strokes -> {
+                boolean[] lit = new boolean[digits.lampsPerDigit()];
+                for (int lamp = 0; lamp < lit.length; lamp++) {
+                  lit[lamp] = digits.strokes(lamp).stream().anyMatch(strokes::contains);
+                }
+                return lit;
+              });
     }
   }
 

@@ -16,6 +16,7 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panes;
 import org.myrialith.layout.SegmentDigits;
@@ -127,7 +128,8 @@ final class ReadoutCompiler {
     boolean dots =
         readout.form() == ReadoutForm.TEXT
             && !(fixture.shape() instanceof SegmentDigits)
-            && !(fixture.shape() instanceof Panes);
+            && !(fixture.shape() instanceof Panes)
+            && !(fixture.shape() instanceof LampDigits lamps && lamps.strokes());
     if (!dots) {
       return "";
     }
@@ -359,6 +361,9 @@ final class ReadoutCompiler {
     }
     if (fixture.shape() instanceof Panes panes) {
       return new Face.Sheets(panes, readout.column());
+    }
+    if (fixture.shape() instanceof LampDigits lamps && lamps.strokes()) {
+      return new Face.Lamps(lamps, readout.column());
     }
     BdfFont font = Fonts.of(readout.font(), fonts).orElse(null);
     if (font == null) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,6 +26,7 @@ import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.LampDigits;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Panes;
 import org.myrialith.layout.Shape;
@@ -154,6 +156,46 @@ class ReadoutFormsTest {
     Shape few = new Panes(4, 6, 1, 6, 40, 60, 3, 50);
     assertThat(findings(few, ReadoutForm.TEXT, "{x:04}", Fonts.USUAL, 0))
         .anyMatch(f -> f.verdict() == Verdict.BREAKS && f.says().contains("no pane"));
+  }
+
+  /** Figures of thirteen lamps and more, as old scoreboards have them, drawn by hand. */
+  @Test
+  void lampDigitsShowFigures() {
+    Shape lamps = LampDigits.KIND.usual();
+    Map<Integer, List<String>> drawn =
+        Map.of(
+            10,
+                List.of(
+                    "0001" + "1111",
+                    "0001" + "1001",
+                    "0001" + "1001",
+                    "0001" + "1001",
+                    "0001" + "1001",
+                    "0001" + "1001",
+                    "0001" + "1111"),
+            27,
+                List.of(
+                    "1111" + "1111",
+                    "0001" + "0001",
+                    "0001" + "0001",
+                    "1111" + "0001",
+                    "1000" + "0001",
+                    "1000" + "0001",
+                    "1111" + "0001"),
+            45,
+                List.of(
+                    "1001" + "1111",
+                    "1001" + "1000",
+                    "1001" + "1000",
+                    "1111" + "1111",
+                    "0001" + "0001",
+                    "0001" + "0001",
+                    "0001" + "1111"));
+    drawn.forEach(
+        (value, rows) ->
+            assertThat(lit(lamps, value, ReadoutForm.TEXT, "{x:2}"))
+                .as("%d", value)
+                .isEqualTo(rows));
   }
 
   private static List<Finding> findings(
