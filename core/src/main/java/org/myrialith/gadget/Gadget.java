@@ -453,7 +453,7 @@ public record Gadget(
     return bakedOver(recipe, Progress.UNSEEN);
   }
 
-  private Map<String, List<Frame>> bakedOver(Recipe recipe, Progress progress) {
+  Map<String, List<Frame>> bakedOver(Recipe recipe, Progress progress) {
     Spread spread = spread();
     Map<String, List<Frame>> all = new LinkedHashMap<>();
     for (String fixture : spread.fixtures(recipe)) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import org.myrialith.cues.Scene;
+import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
@@ -58,14 +59,16 @@ public record MissingClips(Gadget gadget) {
   /**
    * Returns the gadget with a clip for each effect and text that has none. What an older gadget has
    * in the same way is left: somebody took its clip away.
+   *
+   * @param progress of each of the effects, which may end it
    */
-  public Gadget beside(Gadget older) {
+  public Gadget beside(Gadget older, Progress progress) {
     Ids ids = new Ids();
-    Shown easel = complete(Shown.onEasel(gadget), Shown.onEasel(older), ids);
+    Shown easel = complete(Shown.onEasel(gadget), Shown.onEasel(older), ids, progress);
     List<Scene> scenes = new ArrayList<>();
     for (Scene scene : gadget.cues().scenes()) {
       Shown old = older.cues().scene(scene.id()).map(Shown::in).orElse(NOTHING);
-      Shown now = complete(Shown.in(scene), old, ids);
+      Shown now = complete(Shown.in(scene), old, ids, progress);
       scenes.add(scene.with(now.clips(), now.recipes(), now.captions()));
     }
     return gadget
@@ -73,13 +76,13 @@ public record MissingClips(Gadget gadget) {
         .with(gadget.cues().withScenes(scenes, gadget.cues().open()));
   }
 
-  private Shown complete(Shown shown, Shown old, Ids ids) {
+  private Shown complete(Shown shown, Shown old, Ids ids, Progress progress) {
     List<Clip> clips = new ArrayList<>(shown.clips());
     List<Recipe> recipes = new ArrayList<>(shown.recipes());
     for (Recipe recipe : shown.recipes()) {
       if (lacks(clips, recipe.fixture()) && !old.recipes().contains(recipe)) {
         gadget
-            .bakedOver(recipe)
+            .bakedOver(recipe, progress)
             .forEach(
                 (fixture, frames) -> {
                   boolean own = fixture.equals(recipe.fixture());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -73,5 +74,21 @@ class ShelfTest {
       page.navigate(address(id, "layout"));
       assertThat(page.locator("h1")).containsText("nothing at this address");
     }
+  }
+
+  /** What was not worked out with the page comes by itself. */
+  @Test
+  void aGadgetOfTheShelfComesByItself() {
+    String id = application.bring(DemoGadgets.tideLantern());
+    HttpResponse<String> slab = application.json("GET", "/gadgets/" + id + "/slab", null);
+    assertThat(slab.statusCode()).isEqualTo(200);
+    assertThat(slab.body())
+        .contains("slab-" + id, "4.00\u00a0A peak", "breaks")
+        .doesNotContain("<html", "hx-get");
+    assertThat(
+            application
+                .json("GET", "/gadgets/" + "0".repeat(8) + id.substring(8) + "/slab", null)
+                .statusCode())
+        .isEqualTo(404);
   }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import org.myrialith.effects.Progress;
 import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ZipWriter;
@@ -48,6 +49,9 @@ class ApiController {
   private static final int LARGE = 1 << 20;
 
   private static final int SECONDS = 30;
+
+  /** How long frames of effects that come without are made for (s). */
+  private static final int MAKING_SECONDS = 5;
 
   private static final String GADGET = "A gadget in the gadget format, version 1";
 
@@ -100,7 +104,20 @@ class ApiController {
 
   /** Effects and texts that come without their clips get them. */
   private static Gadget complete(Gadget gadget) {
-    return new MissingClips(gadget).beside(Gadget.blank(gadget.title()));
+    return new MissingClips(gadget).beside(Gadget.blank(gadget.title()), inTime());
+  }
+
+  /** Ends what takes too long for a request that cannot be watched. */
+  private static Progress inTime() {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MAKING_SECONDS);
+    return (now, of) -> {
+      if (System.nanoTime() > end) {
+        throw new InputException(
+            "recipes",
+            "effects whose frames take longer than " + MAKING_SECONDS + " s to make",
+            "a clip with their frames, or fewer frames or layers");
+      }
+    };
   }
 
   @Operation(summary = "Works a gadget out; nothing is stored")
@@ -156,7 +173,10 @@ class ApiController {
     return saved(
         id,
         projects.edit(
-            id, base, "Replaced by the API", old -> new MissingClips(gadget).beside(old)));
+            id,
+            base,
+            "Replaced by the API",
+            old -> new MissingClips(gadget).beside(old, inTime())));
   }
 
   private static Views.SavedView saved(UUID id, Projects.Outcome outcome) {

@@ -54,7 +54,13 @@ class ShelfController {
       String peak,
       String supply,
       String says,
-      Optional<String> undoes) {}
+      Optional<String> undoes,
+      boolean pending) {
+    /** Returns the word for it: none while it is not known. */
+    public String word() {
+      return pending ? "working" : verdict.word();
+    }
+  }
 
   @GetMapping("/")
   ModelAndView shelf() {
@@ -70,33 +76,50 @@ class ShelfController {
     return page;
   }
 
-  /** Those that are not worked out within a moment are shown without figures, as are bad ones. */
+  /** Those that are not worked out within a moment get their figures later, each by itself. */
   private List<Entry> entries() {
     long end = System.nanoTime() + PATIENCE_NANOS;
     List<Entry> all = new ArrayList<>();
     for (Project project : projects.shelf()) {
       boolean late = System.nanoTime() > end;
       if (late && !projects.known(project.getId(), project.getHead())) {
-        all.add(bare(project, "Not worked out yet: open it to see.", Optional.empty()));
-        continue;
-      }
-      try {
-        all.add(worked(project));
-      } catch (InputException | NotThereException e) {
-        all.add(stuck(project, "This version can't be read: " + e.getMessage()));
-      } catch (RuntimeException e) { // whatever a plan stumbles over, the shelf stays
-        LOG.error("the plan of gadget {} fails", project.getId(), e);
-        all.add(stuck(project, "This version can't be planned, which is a fault of Myrialith."));
+        all.add(bare(project, "Figures follow.", Optional.empty(), true));
+      } else {
+        all.add(entry(project));
       }
     }
     return all;
   }
 
-  private Entry stuck(Project project, String says) {
-    return bare(project, says, projects.stuck(project.getId()).flatMap(Projects.Stuck::undoes));
+  private Entry entry(Project project) {
+    try {
+      return worked(project);
+    } catch (InputException | NotThereException e) {
+      return stuck(project, "This version can't be read: " + e.getMessage());
+    } catch (RuntimeException e) { // whatever a plan stumbles over, the shelf stays
+      LOG.error("the plan of gadget {} fails", project.getId(), e);
+      return stuck(project, "This version can't be planned, which is a fault of Myrialith.");
+    }
   }
 
-  private static Entry bare(Project project, String says, Optional<String> undoes) {
+  /** One gadget of the shelf, for those whose figures were not worked out with the page. */
+  @GetMapping("/gadgets/{id}/slab")
+  ModelAndView slab(@PathVariable UUID id) {
+    Project project =
+        projects.shelf().stream()
+            .filter(one -> one.getId().equals(id))
+            .findFirst()
+            .orElseThrow(NotThereException::new);
+    return new ModelAndView("shelf/page :: slab", "entry", entry(project));
+  }
+
+  private Entry stuck(Project project, String says) {
+    return bare(
+        project, says, projects.stuck(project.getId()).flatMap(Projects.Stuck::undoes), false);
+  }
+
+  private static Entry bare(
+      Project project, String says, Optional<String> undoes, boolean pending) {
     return new Entry(
         project.getId(),
         project.getHead(),
@@ -106,7 +129,8 @@ class ShelfController {
         "",
         "",
         says,
-        undoes);
+        undoes,
+        pending);
   }
 
   private Entry worked(Project project) {
@@ -130,7 +154,8 @@ class ShelfController {
             .map(s -> "on " + Quantity.text(s.amps(), "A"))
             .orElse("no supply"),
         says,
-        Optional.empty());
+        Optional.empty(),
+        false);
   }
 
   @PostMapping("/gadgets")

@@ -15,9 +15,11 @@ import org.myrialith.effects.Fireflies;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Wave;
+import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.GadgetJson;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
@@ -151,15 +153,25 @@ class EffectsPageTest {
             .with(
                 Fixture.of(
                     "f1", "Wall", new Panel(64, 128, 10, 10, Corner.TOP_LEFT, false, true, 0)));
-    String id = application.bring(wall.with(wall.programme().with(much)));
+    // with a clip of its own: effects that come without are made as they come, within a time
+    Clip dark = new Clip("k1", "Wall", "f1", List.of(new Frame(Picture.dark(64, 128), 40)));
+    assertThat(
+            application
+                .json(
+                    "POST",
+                    "/api/v1/projects",
+                    GadgetJson.write(wall.with(wall.programme().with(much))))
+                .body())
+        .contains("recipes", "longer than");
+    String id = application.bring(wall.with(wall.programme().with(much)).with(dark));
     String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
     try (Screen screen = Screen.open(address)) {
       Page page = screen.page();
-      button(page, "Make the frames").click();
+      button(page, "Make the frames, in place of the 1 there").click();
       assertThat(page.locator(".making")).containsText("of 8000");
       button(page, "Cancel").click();
       assertThat(page.locator("main, body").first()).containsText("Ended: no frames were made.");
-      assertThat(application.stored(id).clips()).isEmpty();
+      assertThat(application.stored(id).clips()).containsExactly(dark);
       screen.holdAccessible();
     }
   }
