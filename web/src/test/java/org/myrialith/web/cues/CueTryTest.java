@@ -55,7 +55,7 @@ class CueTryTest {
       screen.onRevision(2);
       // the page was laid once, and the new cue is open
       assertThat(page.locator(".cue-table")).hasCount(1);
-      assertThat(page.locator(".cue-edit h2")).hasText("Cue 6");
+      assertThat(page.locator(".cue-edit h2")).hasText("Cue 9");
       page.locator("#when\\.kind").selectOption("received");
       screen.onRevision(3);
       page.locator("#when\\.input").fill("Radio");
@@ -64,7 +64,7 @@ class CueTryTest {
       page.locator("#when\\.word").fill("rain");
       page.locator("#when\\.word").blur();
       screen.onRevision(5);
-      assertThat(application.stored(id).cues().cue("u6").orElseThrow().when())
+      assertThat(application.stored(id).cues().cue("u9").orElseThrow().when())
           .isEqualTo(new Received("Radio", "rain"));
       screen.holdAccessible();
 
