@@ -75,8 +75,9 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
 
   private Finding output() {
     OutputStage stage = plan.stage();
-    double most =
-        plan.switching().loads().stream().mapToDouble(OutputLoad::mostAmps).max().orElse(0) * 1e3;
+    Optional<OutputLoad> heaviest =
+        plan.switching().loads().stream().max(Comparator.comparingDouble(OutputLoad::mostAmps));
+    double most = heaviest.map(OutputLoad::mostAmps).orElse(0.0) * 1e3;
     Verdict verdict =
         most > stage.mostMilliamps()
             ? Verdict.BREAKS
@@ -89,8 +90,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             "A",
             "paths × current of a path; at the lower end of the forward-voltage tolerance",
             List.of(
-                given("paths", 1, ""),
-                given("current of a path", most * 1e-3, "A"),
+                given("paths", heaviest.map(OutputLoad::paths).orElse(0), ""),
+                given("current of a path", heaviest.map(l -> l.path().mostAmps()).orElse(0.0), "A"),
                 given("recommended maximum", stage.planMilliamps(), "mA"),
                 given("absolute maximum", stage.mostMilliamps(), "mA")),
             Source.partClass("data of the class"));

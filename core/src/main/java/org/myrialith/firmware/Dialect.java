@@ -137,7 +137,7 @@ enum Dialect {
   /** Returns the statements that make a pin an output at a level. */
   abstract String output(String pin, boolean high);
 
-  /** Returns the statement that lets go of a pin: an input without a pull-up. */
+  /** Returns the statement that releases a pin: an input without a pull-up. */
   abstract String release(String pin);
 
   /** Returns the expression that is 1 while a pin is high, else 0. */

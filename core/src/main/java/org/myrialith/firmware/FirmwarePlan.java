@@ -199,11 +199,14 @@ public record FirmwarePlan(
           + EngineMemory.bytes(work)
           + effects().ramBytes();
     }
-    int perClip = BYTES_PER_CLIP + (limited() ? 1 : 0);
     return work.sent().wiring().bufferBytes()
         + counters()
-        + perClip * clips()
+        + bytesOfAClip() * clips()
         + effects().ramBytes();
+  }
+
+  private int bytesOfAClip() {
+    return BYTES_PER_CLIP + (limited() ? 1 : 0);
   }
 
   private EffectParts effects() {
@@ -276,18 +279,13 @@ public record FirmwarePlan(
         "RAM, estimated",
         ramWithStackBytes(),
         "bytes",
-        "frame buffer + counters + clips × bytes of a clip + stack",
+        "frame buffer + counters + clips × bytes of a clip + effects + stack",
         List.of(
             given("frame buffer", work.sent().wiring().bufferBytes(), "bytes"),
             given("counters", counters(), "bytes"),
             given("clips", clips(), ""),
-            given(
-                "bytes of a clip",
-                clips() == 0
-                    ? 0
-                    : (double) (ramBytes() - work.sent().wiring().bufferBytes() - counters())
-                        / clips(),
-                "bytes"),
+            given("bytes of a clip", bytesOfAClip(), "bytes"),
+            given("effects", effects().ramBytes(), "bytes"),
             given("stack", stackBytes(), "bytes"),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
         Source.ARITHMETIC);

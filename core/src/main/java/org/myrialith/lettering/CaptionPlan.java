@@ -72,7 +72,7 @@ public record CaptionPlan(
             Quantity.text(seconds, "s"),
             Quantity.number(Math.round(10 * lettersPerSecond) / 10.0),
             cutOff().isPresent()
-                ? "but not all of it is seen"
+                ? "part of it is cut off"
                 : lettersPerSecond > READABLE
                     ? "too fast to be read"
                     : lettersPerSecond > COMFORTABLE ? "fast" : "can be read in time"));
@@ -84,7 +84,7 @@ public record CaptionPlan(
             script ->
                 notes.add(
                     phrase(
-                        "%s joins its letters in writing; dots show each letter by itself.",
+                        "%s letters join in writing; a dot font shows each letter separately.",
                         script)));
     cutOff().ifPresent(notes::add);
     return List.copyOf(notes);

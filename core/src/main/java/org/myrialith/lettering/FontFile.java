@@ -50,7 +50,7 @@ public record FontFile(String name, String bdf) {
    */
   public static FontFile of(String name, String bdf, Set<Integer> wanted) {
     if (bdf.length() > MOST_LENGTH) {
-      BdfFont.read(bdf); // a fault is told by its line, not by what is left of it
+      BdfFont.read(bdf); // an error names its line in the whole file
     }
     return new FontFile(name, BdfSubset.of(bdf, wanted, MOST_LENGTH).text());
   }

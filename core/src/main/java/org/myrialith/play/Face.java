@@ -24,7 +24,9 @@ sealed interface Face {
   Optional<boolean[]> glyph(char character, int width);
 
   /** Returns how wide a character is. */
-  int width(char character);
+  default int width(char character) {
+    return 1;
+  }
 
   /** Characters in dots. */
   record Dots(BdfFont font, Fixture fixture, int column, int row) implements Face {
@@ -68,11 +70,6 @@ sealed interface Face {
   /** Characters on digits of lamps that stand along the strokes of seven segments. */
   record Lamps(LampDigits digits, int first) implements Face {
     @Override
-    public int width(char character) {
-      return 1;
-    }
-
-    @Override
     public int[] cells(int place, int width) {
       int digit = first + place;
       int[] cells = new int[digits.lampsPerDigit()];
@@ -103,11 +100,6 @@ sealed interface Face {
     /** Returns how many figures there are, from 0 on. */
     int figures() {
       return Math.min(10, panes.panesPerDigit());
-    }
-
-    @Override
-    public int width(char character) {
-      return 1;
     }
 
     @Override

@@ -99,15 +99,14 @@ record LeftDark(CueTable table) {
         table.rows().stream()
             .filter(one -> one != row && lights(one))
             .allMatch(one -> one.kind() == Row.Kind.POWER_ON);
-    String until =
-        never ? "until power is switched off and on" : "until somebody brings light back by hand";
+    String until = never ? "after power is switched off and on" : "when somebody works an input";
     return Finding.of(
             Step.CUES,
             "dark-" + row.cue().id(),
             never ? Verdict.BREAKS : Verdict.TIGHT,
             phrase(
-                "After %s all stays dark %s: it clears %s and then ends itself.",
-                row.cue().name(), until, names))
+                "No light stays on after %s ends, as it clears %s. Light returns only %s.",
+                row.cue().name(), names, until))
         .advising(
             phrase(
                 "Let %s clear nothing, at a higher priority; or add a cue that shows light again when it ends.",

@@ -342,7 +342,7 @@ class LetteringTest {
     assertThat(font.note().orElseThrow())
         .contains(Quantity.number(font.font().glyphs().size()) + " of 5000 characters");
     assertThat(FontFile.of("some", font.bdf(), Set.of()).bdf()).isEqualTo(font.bdf());
-    // a fault beyond what would be kept is told by its line
+    // an error beyond what would be kept names its line
     String damaged = bdf.toString().replace("ENCODING 5031", "ENCODING x");
     assertThatThrownBy(() -> FontFile.of("all", damaged, Set.of()))
         .isInstanceOf(InputException.class)

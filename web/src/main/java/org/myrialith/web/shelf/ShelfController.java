@@ -58,7 +58,7 @@ class ShelfController {
       boolean pending) {
     /** Returns the word for it: none while it is not known. */
     public String word() {
-      return pending ? "working" : verdict.word();
+      return pending ? "calculating" : verdict.word();
     }
   }
 
@@ -83,7 +83,7 @@ class ShelfController {
     for (Project project : projects.shelf()) {
       boolean late = System.nanoTime() > end;
       if (late && !projects.known(project.getId(), project.getHead())) {
-        all.add(bare(project, "Figures follow.", Optional.empty(), true));
+        all.add(bare(project, "Figures are being calculated.", Optional.empty(), true));
       } else {
         all.add(entry(project));
       }
