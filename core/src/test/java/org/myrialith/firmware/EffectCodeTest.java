@@ -47,7 +47,7 @@ class EffectCodeTest {
                 all.add(Named.of(named.getName(), plan));
               }
             });
-    return all.stream();
+    return EveryPair.of(all.stream()).stream();
   }
 
   @ParameterizedTest
