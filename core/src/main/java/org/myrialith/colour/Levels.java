@@ -1,6 +1,8 @@
 package org.myrialith.colour;
 
+import java.io.ByteArrayOutputStream;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * What a driver is sent: one level per channel, in the order of the wire, of a depth of 8 to 16
@@ -36,6 +38,13 @@ public final class Levels {
       wire[each * i + each - 1] = (byte) levels[i];
     }
     return new Levels(wire, each);
+  }
+
+  /** Returns levels one after the other, all of one depth. */
+  public static Levels joined(List<Levels> all) {
+    ByteArrayOutputStream wire = new ByteArrayOutputStream();
+    all.forEach(levels -> wire.writeBytes(levels.wire));
+    return new Levels(wire.toByteArray(), all.get(0).bytesEach);
   }
 
   /** Returns the bytes of a level: one up to 8 bits, two beyond. */

@@ -86,6 +86,11 @@ record CodeClasses(int[] first, int[] bits) {
     return out.bytes();
   }
 
+  /** Returns the bits of the code of a symbol. */
+  int bitsOf(int symbol) {
+    return TAG_BITS + bits[of(symbol)];
+  }
+
   private int of(int symbol) {
     for (int c = 0; c < COUNT; c++) {
       if (symbol >= first[c] && symbol < first[c] + (1 << bits[c])) {

@@ -3,7 +3,6 @@ package org.myrialith.firmware;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,13 +41,21 @@ record Dictionary(
   /** More can't be told apart by a code. */
   private static final int MOST_COLOURS = 8192;
 
-  private static final int MOST_SYMBOLS = 16_384;
-
   /** More are not tried: no controller here has the flash (pixels of all frames). */
   private static final int MOST_PIXELS = 1 << 20;
 
   /** Colours, rules and orders: frames and these have to lie within reach of a short pointer. */
   private static final int MOST_TABLE_BYTES = 24_000;
+
+  /** The rules and classes that texts were coded by. */
+  static Dictionary of(Order.Way way, CodedTexts coded, Map<Packing.Frame, Integer> codes) {
+    return new Dictionary(way, coded.terminals(), coded.rules(), coded.classes(), codes);
+  }
+
+  /** Returns whether there are rules, and tables that a short pointer reaches. */
+  boolean withinReach(Packing.Packed packed) {
+    return !rules.isEmpty() && packed.bytes() - packed.dataBytes() <= MOST_TABLE_BYTES;
+  }
 
   /** Returns the bytes of a rule. */
   int ruleBytes() {
@@ -151,8 +158,7 @@ record Dictionary(
             .map(way -> Draft.of(way, all, palette, width, wired))
             .toList();
     return Optional.of(best(drafts).packed(bits))
-        .filter(packed -> !packed.dictionary().orElseThrow().rules().isEmpty())
-        .filter(packed -> packed.bytes() - packed.dataBytes() <= MOST_TABLE_BYTES);
+        .filter(packed -> packed.dictionary().orElseThrow().withinReach(packed));
   }
 
   /** There is no guessing where there is one. */
@@ -223,79 +229,25 @@ record Dictionary(
         }
       }
       int all = texts.stream().mapToInt(text -> text.length).sum();
-      return bytes(paired(first)) * all / Math.max(1, pixels) + orderBytes(way, frames);
-    }
-
-    private Pairs paired(List<int[]> some) {
-      return new Pairs(some, palette.size(), MOST_SYMBOLS - palette.size(), DEEPEST);
-    }
-
-    private double bytes(Pairs pairs) {
-      return bytes(pairs, worth(pairs));
-    }
-
-    /** What frames and rules take, about, with so many rules (bytes). */
-    private double bytes(Pairs pairs, int rules) {
-      double symbols = palette.size() + rules;
-      double ruleBytes = symbols <= 256 ? 2 : symbols <= 4096 ? 3 : 4;
-      double code = Math.log(symbols) / Math.log(2) + 0.5;
-      return pairs.left(rules) * code / 8 + rules * ruleBytes;
-    }
-
-    /** How many rules are worth it. */
-    private int worth(Pairs pairs) {
-      int best = 0;
-      double least = Double.MAX_VALUE;
-      for (int rules = 0; rules <= pairs.rules().size(); rules++) {
-        double bytes = bytes(pairs, rules);
-        if (bytes < least) {
-          least = bytes;
-          best = rules;
-        }
-      }
-      return best;
+      return CodedTexts.guess(first, palette.size(), DEEPEST) * all / Math.max(1, pixels)
+          + orderBytes(way, frames);
     }
 
     Packing.Packed packed(Map<Packing.Frame, byte[]> bits) {
-      Pairs pairs = paired(texts);
-      int worth = worth(pairs);
-      List<int[]> paired = pairs.texts(worth);
-      int colours = palette.size();
-      int[] often = new int[colours + worth];
-      paired.forEach(text -> IntStream.of(text).forEach(symbol -> often[symbol]++));
-      int[] number = renumbered(often, colours);
-      int[] sorted = new int[often.length];
-      IntStream.range(0, often.length).forEach(symbol -> sorted[number[symbol]] = often[symbol]);
-      CodeClasses classes = CodeClasses.best(sorted, colours);
-      int[][] rules = new int[worth][];
-      for (int r = 0; r < rules.length; r++) {
-        int[] rule = pairs.rules().get(r);
-        rules[number[colours + r] - colours] = new int[] {number[rule[0]], number[rule[1]]};
-      }
+      CodedTexts coded = CodedTexts.of(texts, palette.size(), DEEPEST);
       Map<Packing.Frame, byte[]> data = new LinkedHashMap<>(bits);
-      for (int f = 0; f < paired.size(); f++) {
-        data.put(
-            frames.get(f),
-            classes.coded(IntStream.of(paired.get(f)).map(s -> number[s]).toArray()));
-      }
       Map<Packing.Frame, Integer> codes = new HashMap<>();
-      for (int f = 0; f < paired.size(); f++) {
-        codes.put(frames.get(f), paired.get(f).length);
+      for (int f = 0; f < frames.size(); f++) {
+        data.put(frames.get(f), coded.data(f));
+        codes.put(frames.get(f), coded.texts().get(f).length);
       }
-      Dictionary dictionary = new Dictionary(way, colours, List.of(rules), classes, codes);
       return new Packing.Packed(
-          Packing.DICTIONARY, levels(number), 0, data, Optional.of(dictionary));
-    }
-
-    /** Colours and rules, each with those first that stand in frames most often. */
-    private static int[] renumbered(int[] often, int colours) {
-      List<Integer> all = new ArrayList<>(IntStream.range(0, often.length).boxed().toList());
-      all.sort(
-          Comparator.<Integer>comparingInt(symbol -> symbol < colours ? 0 : 1)
-              .thenComparingInt(symbol -> -often[symbol]));
-      int[] number = new int[often.length];
-      IntStream.range(0, number.length).forEach(i -> number[all.get(i)] = i);
-      return number;
+          Packing.DICTIONARY,
+          levels(coded.number()),
+          0,
+          data,
+          Optional.of(Dictionary.of(way, coded, codes)),
+          Optional.empty());
     }
 
     private byte[] levels(int[] number) {

@@ -219,10 +219,18 @@ public record FirmwarePlan(
 
   /** What the player, the board and its lines count with (bytes). */
   private int counters() {
-    return (dictionary().isPresent() ? work.target().codeCounterBytes(banked()) : 0)
+    return (packed.coded().isPresent() ? work.target().codeCounterBytes(banked()) : 0)
+        + packed.asStreams().map(part -> waitingBytes(part)).orElse(0)
         + work.target().counterBytes(limited())
         + work.drivers().stream().mapToInt(LineDriver::ramBytes).sum()
         + (work.turns() ? 1 : 0);
+  }
+
+  /** What waits of streams from frame to frame (bytes). */
+  private int waitingBytes(Packing.Packed part) {
+    int streams = new FramesHeader(work, packed).streams().size();
+    int deepest = part.dictionary().orElseThrow().deepest();
+    return streams * work.target().streamBytes(deepest, streams > 1, banked());
   }
 
   /** Returns the RAM left to the stack (bytes). */
@@ -313,7 +321,7 @@ public record FirmwarePlan(
                             + (work.switches() ? "; on or off: a bit a channel" : "")
                         : Reckoning.FOUND_BY
                             + "packing: a bit for each channel that is on or off, each different frame once",
-                    List.of(given("different frames", packed.different(), "")),
+                    List.of(given("different frames", work.differentFrames(), "")),
                     Source.ARITHMETIC)));
     if (packed.several()) {
       numbers.add(parted());
@@ -366,6 +374,8 @@ public record FirmwarePlan(
           "a byte for each channel of a colour, then for pixels that stay and pixels that follow two bytes, and one for each that follows";
       case DICTIONARY ->
           "colours, two symbols a rule for what comes again and again, a code for each symbol of a frame, each different frame once";
+      case STREAM ->
+          "values that pixels change by, two symbols a rule for what comes again and again, a code for each symbol, going on from frame to frame";
     };
   }
 

@@ -3,6 +3,7 @@ package org.myrialith.firmware;
 import java.util.List;
 import java.util.Locale;
 import org.myrialith.drive.CircuitPlan;
+import org.myrialith.frames.ClipLevels;
 import org.myrialith.parts.Controller;
 
 /**
@@ -177,7 +178,10 @@ enum FirmwareTarget {
       packed.packings().forEach(packing -> bill.add(piece(packing)));
       bill.add("another packing", packed.parts().size() - 1);
       packed.byDictionary().ifPresent(p -> ways(packed, work, bill));
+      packed.asStreams().ifPresent(p -> streams(new FramesHeader(work, packed), p, bill));
     }
+    FramesHeader frames = new FramesHeader(work, packed);
+    bill.addIf(frames.evenHolds(), "one hold a clip").addIf(frames.shortOffsets(), "short offsets");
     work.drivers().forEach(driver -> driver.code(bill));
     int banks = new FramesHeader(work, packed).bankCount();
     return bill.addIf(banks > 1, "banked frames")
@@ -190,6 +194,19 @@ enum FirmwareTarget {
 
   private static String piece(Packing packing) {
     return "frames by " + packing.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** What streams lie on, and what tells them apart. */
+  private static void streams(FramesHeader frames, Packing.Packed part, CodeBill bill) {
+    FrameStream stream = part.stream().orElseThrow();
+    stream.bases().forEach(base -> bill.add("stream on " + piece(base)));
+    bill.addIf(part.dictionary().orElseThrow().ruleBytes() > 2, "long rules")
+        .addIf(stream.unitBytes() > 1, "stream of pixels")
+        .addIf(frames.streams().size() > 1, "several streams");
+  }
+
+  private static String piece(FrameStream.Base base) {
+    return base.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   /** Longer rules, and another order than that of the wire. */
@@ -208,6 +225,21 @@ enum FirmwareTarget {
   /** Returns the RAM in which codes of a dictionary are read (bytes): where, byte, bits left. */
   int codeCounterBytes(boolean banked) {
     return 2 + (banked || controller.portable() ? 4 : 2);
+  }
+
+  /**
+   * Returns the RAM of what waits of a stream from frame to frame (bytes).
+   *
+   * @param deepest symbols that wait
+   * @param several whether others are read in between
+   */
+  int streamBytes(int deepest, boolean several, boolean banked) {
+    int waiting = 2 * deepest;
+    if (!controller.portable()) {
+      return waiting + 1 + (several ? 2 + (banked ? 4 : 2) : 0);
+    }
+    // places of two and four bytes begin at such
+    return several ? (4 + 3 + 1 + waiting + 3) / 4 * 4 : 2 + waiting;
   }
 
   /**
@@ -255,11 +287,31 @@ enum FirmwareTarget {
               pixels * cycles.palettePixel.get(Integer.numberOfTrailingZeros(packed.indexBits()));
           case RUNS -> dataBytes / (1 + frame.width()) * cycles.run + pixels * cycles.runPixel;
           case DICTIONARY -> cycles.codes.of(packed, frame, threes);
+          case STREAM -> throw new IllegalStateException("frames of a stream follow each other");
           case CHANGES -> {
             int changes = Packing.changes(packed.data().get(frame));
             yield changes * CHANGE + (dataBytes - 2 * changes) * CHANGED_PIXEL;
           }
         };
+  }
+
+  /** Returns the cycles of composing each frame of a clip that is a stream. */
+  double[] streamCycles(PackedClips packed, ClipLevels clip, boolean banked) {
+    Packing.Packed part = packed.of().get(clip);
+    Packing.Frame row = packed.frames(clip).findFirst().orElseThrow();
+    FrameStream stream = part.stream().orElseThrow();
+    StreamCycles each = multiplies() ? StreamCycles.USUAL : StreamCycles.SMALL;
+    boolean longRules = part.dictionary().orElseThrow().ruleBytes() > 2;
+    double[] all = new double[stream.works(row).size()];
+    for (int f = 0; f < all.length; f++) {
+      FrameStream.Work work = stream.works(row).get(f);
+      FrameStream.Base base = f == 0 ? FrameStream.Base.DARK : stream.on().get(row);
+      all[f] =
+          cycles.unpack
+              + each.of(stream, work, base, longRules)
+              + (banked ? work.bits() / 8.0 * FAR_BYTE : 0);
+    }
+    return all;
   }
 
   /** Returns the cycles of choosing among several ways to unpack a frame. */

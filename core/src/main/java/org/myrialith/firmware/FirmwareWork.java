@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -121,6 +122,11 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
                     : Packing.Frame.ofBits(levels));
   }
 
+  /** Returns how many different frames are kept. */
+  long differentFrames() {
+    return kept().stream().flatMap(FirmwareWork::frames).distinct().count();
+  }
+
   /**
    * Returns the cycles of composing each frame of a clip, at most.
    *
@@ -134,12 +140,17 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
           EffectTime.passMask(target(), programs()),
           new EffectParts(programs()).blends());
     }
+    double choosing = packed.several() ? target().choosingCycles() : 0;
+    if (packed.streams(clip)) {
+      return Arrays.stream(target().streamCycles(packed, clip, banked))
+          .map(c -> c + choosing)
+          .toArray();
+    }
     return packed
         .frames(clip)
         .mapToDouble(
             frame ->
-                target().unpackCycles(packed.of().get(clip), frame, threes(), banked)
-                    + (packed.several() ? target().choosingCycles() : 0))
+                target().unpackCycles(packed.of().get(clip), frame, threes(), banked) + choosing)
         .toArray();
   }
 

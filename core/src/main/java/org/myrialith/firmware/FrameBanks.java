@@ -14,7 +14,7 @@ import java.util.Map;
  */
 final class FrameBanks {
   /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
-  private static final int MOST_BYTES = 32_000;
+  static final int MOST_BYTES = 32_000;
 
   private final List<ByteArrayOutputStream> arrays = new ArrayList<>();
 
@@ -61,8 +61,12 @@ final class FrameBanks {
     return places.get(data)[1];
   }
 
-  /** Returns the arrays, and how the player comes to each frame. */
-  String text() {
+  /**
+   * Returns the arrays, and how the player comes to each frame.
+   *
+   * @param step bytes that offsets of a byte each are counted by; 0 where they are two bytes
+   */
+  String text(int step) {
     StringBuilder out = new StringBuilder();
     if (arrays.size() == 1) {
       out.append(array("frame_data", arrays.get(0)));
@@ -70,7 +74,16 @@ final class FrameBanks {
           """
           typedef const uint8_t *data_at_t;
           #define READ_DATA(at) READ_BYTE(at)
-          #define FRAME_AT(frame) (frame_data + READ_WORD(&frame_offset[frame]))
+          """);
+      out.append(
+          step == 0
+              ? "#define FRAME_AT(frame) (frame_data + READ_WORD(&frame_offset[frame]))\n"
+              : phrase(
+                  "#define FRAME_AT(frame) (frame_data + (uint16_t)(READ_BYTE(&frame_offset[frame]) * %du))\n",
+                  step));
+      out.append(
+          """
+          #define STREAM_AT(number) (frame_data + READ_WORD(&stream_offset[number]))
 
           """);
       return out.toString();
@@ -105,6 +118,7 @@ final class FrameBanks {
             }
 
             #define FRAME_AT(frame) (bank_at(READ_BYTE(&frame_bank[frame])) + READ_WORD(&frame_offset[frame]))
+            #define STREAM_AT(number) (bank_at(READ_BYTE(&stream_bank[number])) + READ_WORD(&stream_offset[number]))
 
             """);
     return out.toString();

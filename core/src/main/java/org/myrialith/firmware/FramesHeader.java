@@ -26,6 +26,9 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
   /** In place of the first of an order. */
   static final int NO_ORDER = 0xffff;
 
+  /** Of fewer frames it does not pay to tell where they begin in short. */
+  private static final int ENOUGH_FRAMES = 40;
+
   /** In place of the first place of a clip that has levels. */
   private static final int NO_PLACES = 0xffff;
 
@@ -80,11 +83,88 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return NO_ORDER;
   }
 
+  /** Returns the clips that are streams, as they are numbered. */
+  List<ClipLevels> streams() {
+    return work.kept().stream().filter(packed::streams).toList();
+  }
+
+  /** Returns the clips whose frames are told apart by number, as they are numbered. */
+  private List<ClipLevels> apart() {
+    return work.kept().stream().filter(clip -> !packed.streams(clip)).toList();
+  }
+
+  /** Returns whether all clips of levels that are kept are streams. */
+  boolean onlyStreams() {
+    return !streams().isEmpty() && apart().stream().noneMatch(clip -> clip.plan().dims());
+  }
+
+  /** Returns whether every clip holds all of its frames alike, which is then told once. */
+  boolean evenHolds() {
+    return work.cues().isEmpty()
+        && work.kept().stream()
+            .allMatch(
+                c -> c.clip().frames().stream().map(Frame::holdMillis).distinct().count() == 1);
+  }
+
+  /** Returns whether any table is asked by the number of a frame. */
+  private boolean numbered() {
+    return !apart().isEmpty() || !evenHolds() || limiter().isPresent();
+  }
+
+  /** Returns whether a stream has another number than its clip. */
+  private boolean streamsAmongOthers() {
+    return streams().size() < clips().size();
+  }
+
+  /** Returns whether a byte is enough to tell where a frame begins. */
+  boolean shortOffsets() {
+    return offsetStep(new FrameBanks(packed)) > 0;
+  }
+
+  /** Bytes that all frames begin at multiples of, where a byte can count them; else 0. */
+  private int offsetStep(FrameBanks banks) {
+    List<Integer> offsets = apart().stream().flatMap(packed::data).map(banks::offset).toList();
+    int step = offsets.stream().reduce(0, FramesHeader::commonDivisor);
+    boolean few = offsets.size() < ENOUGH_FRAMES || banked();
+    return few || offsets.stream().anyMatch(offset -> offset / Math.max(1, step) > 0xff) ? 0 : step;
+  }
+
+  private static int commonDivisor(int one, int other) {
+    return other == 0 ? one : commonDivisor(other, one % other);
+  }
+
+  private static int frames(List<ClipLevels> clips) {
+    return clips.stream().mapToInt(clip -> clip.perFrame().size()).sum();
+  }
+
+  /** What leads to the frames: how long each is held, and where it begins. */
+  private int waysToFrames() {
+    int offset = banked() ? 3 : 2;
+    int start = shortOffsets() ? 1 : offset;
+    int holds = evenHolds() ? 2 * clips().size() : 2 * Math.max(1, frames(work.kept()));
+    int starts = streams().isEmpty() ? Math.max(1, frames(apart())) : frames(apart());
+    return holds + start * starts + waysToStreams(offset);
+  }
+
+  private int waysToStreams(int offset) {
+    int streams = streams().size();
+    return streams == 0
+        ? 0
+        : streams * offset
+            + (stream().even() ? 0 : streams)
+            + (streamsAmongOthers() ? clips().size() : 0);
+  }
+
+  private FrameStream stream() {
+    return packed.asStreams().flatMap(Packing.Packed::stream).orElseThrow();
+  }
+
   /** Returns the bytes of flash that the tables take, frame data included. */
   int tableBytes() {
     int kept = Math.max(1, work.kept().stream().mapToInt(c -> c.perFrame().size()).sum());
     int frames = clips().stream().mapToInt(c -> c.perFrame().size()).sum();
-    int programs = programs().isEmpty() ? 0 : clips().size() + 2 * programs().size();
+    int programs =
+        programs().isEmpty() ? 0 : clips().size() + (evenHolds() ? 0 : 2 * programs().size());
     int empty = packed.different() == 0 ? 1 : 0;
     int ways = packed.several() ? clips().size() : 0;
     int offset = banked() ? 3 : 2;
@@ -93,7 +173,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
           + empty
           + ways
           + ways
-          + kept * (2 + offset)
+          + kept * (2 + (shortOffsets() ? 1 : offset))
           + clips().size() * 4
           + programs
           + limiterLines();
@@ -105,9 +185,9 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return packed.bytes()
         + empty
         + ways
-        + kept * (2 + offset)
+        + waysToFrames()
         + programs
-        + clips().size() * 8
+        + clips().size() * (numbered() ? 8 : 6)
         + channels
         + limiter
         + orders
@@ -197,6 +277,9 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     } else if (work.alike()) {
       define(out, "CHANNELS", most);
     }
+    if (work.cues().isEmpty()) {
+      ofHolds(out);
+    }
     limiter().ifPresent(limiter -> define(out, "LIMIT_SUM", limiter.limit() + "UL"));
     limiter().ifPresent(limiter -> define(out, "MOST_CHANNELS", "" + work.mostGroups()));
     if (limiter().isPresent() && work.deep()) {
@@ -220,6 +303,18 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     out.append(TableFile.place(banked())).append('\n');
   }
 
+  private void ofHolds(StringBuilder out) {
+    if (evenHolds()) {
+      define(out, "EVEN_HOLDS", "1");
+    }
+    if (numbered()) {
+      define(out, "NUMBERED", "1");
+    }
+    if (onlyStreams()) {
+      define(out, "ONLY_STREAMS", "1");
+    }
+  }
+
   /** How frames are packed; where in several ways, the number of each. */
   private void ways(StringBuilder out) {
     if (packed.several()) {
@@ -238,8 +333,27 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
         }
         case CHANGES -> define(out, "CHANGE_COLOUR_WIDTH", part.paletteWidth() + "u");
         case DICTIONARY -> codes(out, part);
+        case STREAM -> {
+          codes(out, part);
+          ofStreams(out);
+        }
         case RAW, RUNS -> {}
       }
+    }
+  }
+
+  private void ofStreams(StringBuilder out) {
+    define(out, "STREAMS", streams().size() + "u");
+    define(out, "STREAM_UNIT", stream().unitBytes() + "u");
+    define(out, "PIXEL_BYTES", stream().pixelBytes() + "u");
+    for (FrameStream.Base base : stream().bases()) {
+      define(out, "ON_" + base, base.ordinal() + "u");
+    }
+    if (stream().even()) {
+      define(out, "STREAM_BASE", "ON_" + stream().bases().iterator().next());
+    }
+    if (streamsAmongOthers()) {
+      define(out, "STREAMS_AMONG_OTHERS", "1");
     }
   }
 
@@ -264,16 +378,19 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     if (work.cues().isEmpty()) {
       ofClips(out);
     }
-    words(out, "clip_first_frame", firstFrames());
+    if (work.cues().isPresent() || numbered()) {
+      words(out, "clip_first_frame", firstFrames());
+    }
     words(out, "clip_frames", counts);
-    words(
-        out,
-        "frame_hold_ms",
-        orZero(
-            work.kept().stream()
-                .flatMap(c -> c.clip().frames().stream())
-                .map(Frame::holdMillis)
-                .toList()));
+    if (evenHolds()) {
+      words(out, "clip_hold_ms", clips().stream().map(FramesHeader::hold).toList());
+    } else {
+      words(
+          out,
+          "frame_hold_ms",
+          orZero(
+              inOrder().flatMap(c -> c.clip().frames().stream()).map(Frame::holdMillis).toList()));
+    }
     if (!programs().isEmpty()) {
       ofPrograms(out);
     }
@@ -289,13 +406,23 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
       }
       part.dictionary().ifPresent(dictionary -> ofCodes(out, dictionary, part));
     }
-    out.append(banks.text());
+    out.append(banks.text(offsetStep(banks)));
+  }
+
+  /** How long each frame of a clip is held (ms). */
+  private static int hold(ClipLevels clip) {
+    return clip.clip().frames().get(0).holdMillis();
+  }
+
+  /** Clips that are kept, those first whose frames are told apart. */
+  private Stream<ClipLevels> inOrder() {
+    return Stream.concat(apart().stream(), streams().stream());
   }
 
   private static String palette(Packing packing) {
     return switch (packing) {
       case CHANGES -> "change_colours";
-      case DICTIONARY -> "code_colours";
+      case DICTIONARY, STREAM -> "code_colours";
       default -> "palette";
     };
   }
@@ -308,8 +435,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
 
   /** Frames that are kept are numbered first, then those that are worked out. */
   private List<Integer> firstFrames() {
-    List<ClipLevels> kept = work.kept();
-    List<ClipLevels> order = new ArrayList<>(kept);
+    List<ClipLevels> order = new ArrayList<>(inOrder().toList());
     order.addAll(programs());
     Map<ClipLevels, Integer> firsts = new IdentityHashMap<>();
     int next = 0;
@@ -338,6 +464,9 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
         "uint8_t",
         "clip_program",
         clips().stream().map(clip -> numbers.getOrDefault(clip, EffectTables.NO_PROGRAM)));
+    if (evenHolds()) {
+      return;
+    }
     words(
         out,
         "program_hold_ms",
@@ -416,10 +545,43 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
   }
 
   private void offsets(StringBuilder out, FrameBanks banks) {
-    List<byte[]> all = work.kept().stream().flatMap(packed::data).toList();
-    words(out, "frame_offset", orZero(all.stream().map(banks::offset).toList()));
+    List<byte[]> all = apart().stream().flatMap(packed::data).toList();
+    int step = offsetStep(banks);
+    if (step > 0) {
+      table(out, "uint8_t", "frame_offset", all.stream().map(data -> banks.offset(data) / step));
+    } else if (!all.isEmpty() || streams().isEmpty()) {
+      words(out, "frame_offset", orZero(all.stream().map(banks::offset).toList()));
+      if (banked()) {
+        table(out, "uint8_t", "frame_bank", all.stream().map(banks::bank));
+      }
+    }
+    if (!streams().isEmpty()) {
+      streams(out, banks);
+    }
+  }
+
+  /** Where each stream begins, what its frames lie on, and which clip it is. */
+  private void streams(StringBuilder out, FrameBanks banks) {
+    List<byte[]> all = streams().stream().flatMap(packed::data).toList();
+    words(out, "stream_offset", all.stream().map(banks::offset).toList());
     if (banked()) {
-      table(out, "uint8_t", "frame_bank", all.stream().map(banks::bank));
+      table(out, "uint8_t", "stream_bank", all.stream().map(banks::bank));
+    }
+    if (!stream().even()) {
+      table(
+          out,
+          "uint8_t",
+          "stream_base",
+          streams().stream()
+              .map(clip -> stream().on().get(packed.frames(clip).findFirst().orElseThrow()))
+              .map(Enum::ordinal));
+    }
+    if (streamsAmongOthers()) {
+      table(
+          out,
+          "uint8_t",
+          "clip_stream",
+          clips().stream().map(clip -> Math.max(0, streams().indexOf(clip))));
     }
   }
 

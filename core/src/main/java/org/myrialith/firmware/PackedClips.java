@@ -40,6 +40,9 @@ public record PackedClips(List<Packing.Packed> parts, Map<ClipLevels, Packing.Pa
       Packing packing = clip.plan().dims() ? way.apply(clip) : first;
       grouped.computeIfAbsent(packing, p -> new ArrayList<>()).add(clip);
     }
+    if (grouped.containsKey(Packing.DICTIONARY) && grouped.containsKey(Packing.STREAM)) {
+      return Optional.empty(); // the player has one table of rules
+    }
     List<Packing.Packed> parts = new ArrayList<>();
     Map<ClipLevels, Packing.Packed> of = new IdentityHashMap<>();
     for (Map.Entry<Packing, List<ClipLevels>> group : grouped.entrySet()) {
@@ -55,9 +58,12 @@ public record PackedClips(List<Packing.Packed> parts, Map<ClipLevels, Packing.Pa
     return Optional.of(new PackedClips(parts, of));
   }
 
-  /** Returns the frames of a clip as they are packed one way. */
+  /** Returns the frames of a clip as they are packed one way; of a stream all of them as one. */
   static Stream<Packing.Frame> frames(ClipLevels clip, Packing packing) {
     List<Packing.Frame> all = FirmwareWork.frames(clip).toList();
+    if (packing == Packing.STREAM && clip.plan().dims()) {
+      return Stream.of(FrameStream.row(all));
+    }
     if (packing != Packing.CHANGES || !clip.plan().dims()) {
       return all.stream();
     }
@@ -93,6 +99,22 @@ public record PackedClips(List<Packing.Packed> parts, Map<ClipLevels, Packing.Pa
   /** Returns what is packed by a dictionary. */
   Optional<Packing.Packed> byDictionary() {
     return part(Packing.DICTIONARY);
+  }
+
+  /** Returns what is packed as streams. */
+  Optional<Packing.Packed> asStreams() {
+    return part(Packing.STREAM);
+  }
+
+  /** Returns whether a clip is a stream. */
+  boolean streams(ClipLevels clip) {
+    Packing.Packed part = of.get(clip);
+    return part != null && part.packing() == Packing.STREAM && clip.plan().dims();
+  }
+
+  /** Returns what codes stand for, of a dictionary or of streams: never both. */
+  Optional<Packing.Packed> coded() {
+    return parts.stream().filter(part -> part.dictionary().isPresent()).findFirst();
   }
 
   Optional<Packing.Packed> part(Packing packing) {

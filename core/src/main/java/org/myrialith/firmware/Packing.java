@@ -21,6 +21,8 @@ import org.myrialith.colour.Levels;
  *          of a colour for each of these; again until all pixels are there. Only up to 256 colours, and only where the
  *          frame before is still there: its levels as they were sent. The first frame of a clip is whole.
  * dictionary  codes of colours, and of what comes again and again: {@link Dictionary}
+ * stream   codes of what each byte differs by from what it lies on, going on from frame to frame: {@link FrameStream}.
+ *          A clip is one piece of data: its frames in a row, which only follow each other.
  * </pre>
  *
  * <p>Frames of what is only on or off are a bit a channel in all of them, the first in the highest
@@ -31,7 +33,8 @@ public enum Packing {
   PALETTE("palette"),
   RUNS("run lengths"),
   DICTIONARY("dictionary"),
-  CHANGES("changes");
+  CHANGES("changes"),
+  STREAM("stream");
 
   private static final int MOST_COLOURS = 256;
   private static final int LONGEST_RUN = 255;
@@ -152,17 +155,19 @@ public enum Packing {
    * @param palette levels of each colour; empty for raw frames and runs
    * @param indexBits of a pixel; 0 unless by palette or changes
    * @param data of each different frame
-   * @param dictionary what the codes mean; empty unless by dictionary
+   * @param dictionary what the codes mean; empty unless by dictionary or stream
+   * @param stream what the frames of a stream lie on; empty unless by stream
    */
   public record Packed(
       Packing packing,
       byte[] palette,
       int indexBits,
       Map<Frame, byte[]> data,
-      Optional<Dictionary> dictionary) {
+      Optional<Dictionary> dictionary,
+      Optional<FrameStream> stream) {
     /** Frames that need no dictionary. */
     Packed(Packing packing, byte[] palette, int indexBits, Map<Frame, byte[]> data) {
-      this(packing, palette, indexBits, data, Optional.empty());
+      this(packing, palette, indexBits, data, Optional.empty(), Optional.empty());
     }
 
     /** Returns the flash it takes (bytes), without the tables that every packing needs. */
@@ -174,9 +179,9 @@ public enum Packing {
               .orElse(0);
     }
 
-    /** Returns the bytes of a colour: those of the widest pixel that any frame has. */
+    /** Returns the bytes of a colour: those of the widest pixel, or of a unit of a stream. */
     int paletteWidth() {
-      return width(data.keySet());
+      return stream.map(FrameStream::unitBytes).orElseGet(() -> width(data.keySet()));
     }
 
     /** Returns the flash of the frames alone (bytes). */
@@ -186,7 +191,8 @@ public enum Packing {
   }
 
   /**
-   * Packs the frames; empty when that can't be: too many colours for a palette, nothing but bits.
+   * Packs the frames, for a stream clips by {@link FrameStream#row}; empty when that can't be: too
+   * many colours for a palette, nothing but bits.
    */
   public Optional<Packed> pack(Collection<Frame> frames) {
     Set<Frame> different = new LinkedHashSet<>(frames);
@@ -209,6 +215,7 @@ public enum Packing {
       case PALETTE -> byPalette(ofLevels, data);
       case DICTIONARY -> Dictionary.pack(ofLevels, data);
       case CHANGES -> byChanges(ofLevels, data);
+      case STREAM -> FrameStream.pack(ofLevels, data);
     };
   }
 

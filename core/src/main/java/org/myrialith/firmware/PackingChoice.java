@@ -7,6 +7,8 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.myrialith.frames.ClipLevels;
 
 /**
@@ -17,6 +19,9 @@ import org.myrialith.frames.ClipLevels;
 final class PackingChoice {
   /** Pairs that are packed to see what they take. */
   private static final int TRIED = 2;
+
+  /** Streams are not tried where a common compressor takes more than so many times the others. */
+  private static final double PROMISES = 1.5;
 
   private final List<ClipLevels> kept;
   private final List<Packing> allowed;
@@ -31,7 +36,7 @@ final class PackingChoice {
     this.kept = kept;
     List<Packing> all = new ArrayList<>(List.of(Packing.values()));
     if (!rests) {
-      all.remove(Packing.CHANGES);
+      all.removeAll(List.of(Packing.CHANGES, Packing.STREAM));
     }
     this.allowed = List.copyOf(all);
   }
@@ -47,8 +52,21 @@ final class PackingChoice {
   /** Returns each way for all clips. */
   Map<Packing, PackedClips> whole() {
     Map<Packing, PackedClips> all = new EnumMap<>(Packing.class);
-    allowed.forEach(packing -> by(packing).ifPresent(packed -> all.put(packing, packed)));
+    allowed.stream()
+        .filter(packing -> packing != Packing.STREAM || streamPays(all))
+        .forEach(packing -> by(packing).ifPresent(packed -> all.put(packing, packed)));
     return all;
+  }
+
+  /** Streams want long to be made: they are where a common compressor promises something. */
+  private boolean streamPays(Map<Packing, PackedClips> others) {
+    Set<Packing.Frame> rows =
+        kept.stream()
+            .filter(clip -> clip.plan().dims())
+            .flatMap(clip -> PackedClips.frames(clip, Packing.STREAM))
+            .collect(Collectors.toSet());
+    int least = others.values().stream().mapToInt(PackedClips::bytes).min().orElse(0);
+    return !rows.isEmpty() && FrameStream.guess(rows) <= PROMISES * least;
   }
 
   /** Two ways and what frames would take by them, about (bytes). */
@@ -70,7 +88,7 @@ final class PackingChoice {
     List<Pair> pairs = new ArrayList<>();
     for (Packing one : allowed) {
       for (Packing other : allowed) {
-        if (one.compareTo(other) < 0) {
+        if (one.compareTo(other) < 0 && !(coded(one) && coded(other))) {
           pair(sizes, one, other).filter(p -> p.bytes() < least).ifPresent(pairs::add);
         }
       }
@@ -82,11 +100,16 @@ final class PackingChoice {
         .toList();
   }
 
-  /** What a clip takes each way (bytes); by a dictionary its share of that of all. */
+  /** The player has one table of rules. */
+  private static boolean coded(Packing packing) {
+    return packing == Packing.DICTIONARY || packing == Packing.STREAM;
+  }
+
+  /** What a clip takes each way (bytes); by codes its share of that of all. */
   private Map<Packing, Integer> sizes(ClipLevels clip, Map<Packing, PackedClips> whole) {
     Map<Packing, Integer> sizes = new EnumMap<>(Packing.class);
     for (Packing packing : allowed) {
-      if (packing == Packing.DICTIONARY) {
+      if (coded(packing)) {
         Optional.ofNullable(whole.get(packing))
             .ifPresent(packed -> sizes.put(packing, share(clip, packed)));
       } else {

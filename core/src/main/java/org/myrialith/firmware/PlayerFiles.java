@@ -19,7 +19,15 @@ record PlayerFiles(FirmwareWork work, PackedClips packed) {
       files.put("player.c", SourceText.read("player.c"));
     }
     frames.effects().ifPresent(effects -> effects(effects, files));
-    files.put("unpack.h", SourceText.read("unpack.h"));
+    if (!frames.onlyStreams()) {
+      files.put("unpack.h", SourceText.read("unpack.h"));
+    }
+    if (packed.coded().isPresent()) {
+      files.put("codes.h", SourceText.read("codes.h"));
+    }
+    if (packed.asStreams().isPresent()) {
+      files.put("stream.h", SourceText.read("stream.h"));
+    }
     if (work.switches()) {
       files.put("places.h", SourceText.read("places.h"));
     }

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
@@ -70,7 +71,7 @@ public record WiringText(
   private static final String PLAYER =
       """
         player.c/.h   portable player: bring two functions of your own to run it on another board
-        unpack.h      how it unpacks a frame, and others that it is put together from
+      @INCLUDED@
         bringup.c     takes the place of player.c for the bring-up
       """;
 
@@ -78,7 +79,7 @@ public record WiringText(
       """
         cues.c        portable engine of the cues: bring the functions that player.h names to run it on another board
         cues.h        what there is, and tables.c, what it says; made from the gadget, do not edit
-        unpack.h      how it unpacks a frame, and others that it is put together from
+      @INCLUDED@
         bringup.c     takes the place of the engine for the bring-up
       """;
 
@@ -88,6 +89,23 @@ public record WiringText(
   private static final String PORTABLE_BOARD =
       "  board.c       the functions of player.h for any 32-bit controller\n"
           + "  pins.h        what the board has to bring to them; the sketches do\n";
+
+  private static final Map<String, String> INCLUDED =
+      Map.of(
+          "unpack.h", "how it unpacks a frame",
+          "codes.h", "how codes of frames are read",
+          "stream.h", "how frames follow from those before",
+          "places.h", "where what is only on or off goes",
+          "limit.h", "how the limiter dims a frame");
+
+  /** A line for each file that the player is put together from. */
+  private String included() {
+    return new PlayerFiles(plan.work(), plan.packed())
+        .files().keySet().stream()
+            .filter(INCLUDED::containsKey)
+            .map(name -> phrase("  %-13s %s\n", name, INCLUDED.get(name)))
+            .collect(Collectors.joining());
+  }
 
   private String clock() {
     String clock = BoardFile.clock(brief.controller());
@@ -124,6 +142,7 @@ public record WiringText(
             .replace("@PLAYER@", plan.work().cues().isPresent() ? ENGINE : PLAYER)
             .replace("@BUILD@\n", portable() ? PORTABLE_BUILD : AVR_BUILD)
             .replace("@BOARD@", portable() ? PORTABLE_BOARD : AVR_BOARD)
+            .replace("@INCLUDED@\n", included())
             .replace("@TURNS@", turns())
             .replace("@CLOCK@", clock())
             .replace("@BITMAP@", switches() ? BITMAP : ""));

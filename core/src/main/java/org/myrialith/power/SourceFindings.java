@@ -113,7 +113,7 @@ record SourceFindings(TreeFindings of) {
             Source.partClass("lowest supply of the class at its clock"));
     return Optional.of(
         TreeFindings.of(
-                "controller-volts",
+                "controller-volts-loaded",
                 Verdict.BREAKS,
                 phrase(
                     "In the moment that draws most the controller gets %s; at %s it needs %s and may reset.",

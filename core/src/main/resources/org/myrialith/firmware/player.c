@@ -15,9 +15,11 @@ static uint16_t clip_frame[CLIPS];
 static uint16_t clip_left_ms[CLIPS];
 static uint32_t show_left_ms;
 
+#ifdef NUMBERED
 static uint16_t frame_of(uint8_t clip) {
   return (uint16_t)(READ_WORD(&clip_first_frame[clip]) + clip_frame[clip]);
 }
+#endif
 
 #ifdef PROGRAMS
 
@@ -31,6 +33,14 @@ static void compute(uint8_t program, uint16_t frame, uint8_t *to, uint16_t pixel
     to += effect_unit(pixel, to);
   }
 }
+
+#endif
+
+#ifdef EVEN_HOLDS
+
+#define HOLD_OF(clip) READ_WORD(&clip_hold_ms[clip])
+
+#elif defined(PROGRAMS)
 
 static uint16_t hold_of(uint8_t clip) {
   uint8_t program = READ_BYTE(&clip_program[clip]);
@@ -51,6 +61,30 @@ static uint16_t hold_of(uint8_t clip) {
 
 #if (!defined(SWITCHED) || defined(LEVELS)) && !defined(ALL_COMPUTED)
 
+#ifdef THREES
+#define CLIP_CHANNELS(clip) 3u
+#elif defined(CHANNELS)
+#define CLIP_CHANNELS(clip) CHANNELS
+#else
+#define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
+#endif
+
+#ifdef BY_STREAM
+#include "stream.h"
+
+static void stream(uint8_t clip) {
+  uint16_t pixels = READ_WORD(&clip_pixels[clip]);
+  next_of_stream(STREAM_OF(clip), clip_frame[clip] == 0, chain + READ_WORD(&clip_first_byte[clip]),
+                 (uint16_t)(pixels * CLIP_CHANNELS(clip)));
+}
+#endif
+
+#ifdef ONLY_STREAMS
+
+#define compose_levels(clip) stream(clip)
+
+#else
+
 #define UNPACK_AS unpack
 #define PUT(level) *to++ = (level)
 #include "unpack.h"
@@ -64,12 +98,19 @@ static uint16_t hold_of(uint8_t clip) {
 #ifdef THREES
 #define UNPACK(from, to, pixels, clip) unpack(PACKING_OF(clip) from, to, pixels ORDER_OF(clip))
 #else
-#ifdef CHANNELS
-#define CLIP_CHANNELS(clip) CHANNELS
-#else
-#define CLIP_CHANNELS(clip) READ_BYTE(&clip_channels[clip])
-#endif
 #define UNPACK(from, to, pixels, clip) unpack(PACKING_OF(clip) from, to, pixels, CLIP_CHANNELS(clip) ORDER_OF(clip))
+#endif
+
+static void compose_levels(uint8_t clip) {
+#ifdef BY_STREAM
+  if (READ_BYTE(&clip_packing[clip]) == PACKED_STREAM) {
+    stream(clip);
+    return;
+  }
+#endif
+  UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]), READ_WORD(&clip_pixels[clip]), clip);
+}
+
 #endif
 
 #endif
@@ -88,16 +129,14 @@ static void compose(uint8_t clip) {
 #ifdef SWITCHED
 #if defined(LEVELS) && !defined(ALL_COMPUTED)
   if (first == NO_PLACES) {
-    UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
-           READ_WORD(&clip_pixels[clip]), clip);
+    compose_levels(clip);
     return;
   }
 #endif
   place_bits(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
              READ_WORD(&clip_pixels[clip]), places + first);
 #elif !defined(ALL_COMPUTED)
-  UNPACK(FRAME_AT(frame_of(clip)), chain + READ_WORD(&clip_first_byte[clip]),
-         READ_WORD(&clip_pixels[clip]), clip);
+  compose_levels(clip);
 #endif
 }
 

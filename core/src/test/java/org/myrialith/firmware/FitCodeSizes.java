@@ -27,6 +27,7 @@ import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
@@ -221,6 +222,23 @@ class FitCodeSizes {
         .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
     Scan32Test.scenarios()
         .forEach(one -> work.add(() -> built(folders, one.getName(), one.getPayload())));
+    for (Controller controller : CONTROLLERS) {
+      MovingPictures.twenty()
+          .forEach(
+              (name, kind) -> {
+                work.add(() -> built(folders, name, Firmware32Test.on(controller, kind)));
+                work.add(() -> streamed(name, Firmware32Test.on(controller, kind)));
+              });
+      FirmwareScenarios.all()
+          .map(one -> Firmware32Test.on(controller, one.getPayload().gadget()))
+          .flatMap(plan -> plan.firmware().stream())
+          .flatMap(firmware -> Exported.packed(firmware).stream())
+          .forEach(
+              firmware -> {
+                String name = "by " + firmware.packed().packings();
+                work.add(() -> built(folders, name, firmware));
+              });
+    }
     for (CueStart start : CueStart.values()) {
       for (Controller controller : CONTROLLERS) {
         work.add(() -> started(start, controller));
@@ -258,12 +276,31 @@ class FitCodeSizes {
   }
 
   private static Optional<Build> built(Path folders, String name, GadgetPlan plan) {
+    return plan.firmware().flatMap(firmware -> built(folders, name, firmware));
+  }
+
+  /** A gadget whose clips part between streams and another way, or are streams. */
+  private static Optional<Build> streamed(String name, GadgetPlan plan) {
+    Optional<FirmwarePlan> firmware = plan.firmware().flatMap(f -> f.by(Packing.STREAM));
+    List<ClipLevels> kept = firmware.map(f -> f.work().kept()).orElse(List.of());
+    return firmware
+        .map(
+            f ->
+                PackedClips.pack(
+                        kept,
+                        clip -> kept.indexOf(clip) % 2 == 0 ? Packing.STREAM : Packing.PALETTE)
+                    .filter(parted -> name.length() % 2 == 0)
+                    .map(f::with)
+                    .orElse(f))
+        .flatMap(f -> built(folders, name + ", streams", f));
+  }
+
+  private static Optional<Build> built(Path folders, String name, FirmwarePlan firmware) {
     try {
-      FirmwarePlan firmware = plan.firmware().orElse(null);
-      if (firmware == null || !firmware.work().programs().isEmpty()) {
+      if (!firmware.work().programs().isEmpty()) {
         return Optional.empty();
       }
-      Path folder = Exported.export(folders, plan, "fit");
+      Path folder = Exported.export(folders, firmware, "fit");
       boolean portable = firmware.work().controller().portable();
       OutsideTool.runClean(folder, "make", "-s", portable ? "libshow.a" : "firmware.elf");
       String report = OutsideTool.run(folder, "make", "-s", "size").text();
