@@ -34,6 +34,9 @@ public enum DisplayClass {
 
   static final int MOST_ADDRESSES = 8;
 
+  /** Fastest clock of an I2C bus that it takes (kHz). */
+  static final int MOST_KILOHERTZ = 400;
+
   /** Current of an idle chip (A). */
   static final double IDLE_AMPS = 1e-3;
 

@@ -23,6 +23,7 @@ import org.myrialith.parts.EmitterKind;
  * @param firstAddress of the nearest chip on I2C; the others follow
  * @param pullUpOhms of each of the two wires, on I2C
  * @param wireMm of the bus, on I2C
+ * @param busSpeed of the bus, on I2C
  * @param hookup current of a segment in its turn, and which output is which
  * @param fixtures identifiers in the order of the digits
  */
@@ -37,6 +38,7 @@ public record DisplayDrivers(
     int firstAddress,
     double pullUpOhms,
     double wireMm,
+    BusSpeed busSpeed,
     Hookup hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
@@ -70,6 +72,7 @@ public record DisplayDrivers(
               .explained("seven bits, in decimal: 112 is 70 hex"),
           Field.measure("pullUpOhms", "Pull-ups", Expanders.PULL_UP).or(2200.0),
           Field.measure("wireMm", "Wire of the bus", ShiftRegisters.WIRE).or(200.0),
+          BusSpeed.field(),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
@@ -87,6 +90,7 @@ public record DisplayDrivers(
     Expanders.ADDRESS.require("firstAddress", firstAddress);
     Expanders.PULL_UP.require("pullUpOhms", pullUpOhms);
     ShiftRegisters.WIRE.require("wireMm", wireMm);
+    Objects.requireNonNull(busSpeed, "busSpeed");
     Objects.requireNonNull(hookup, "hookup");
     fixtures = Members.once(fixtures);
   }
@@ -104,6 +108,7 @@ public record DisplayDrivers(
         DisplayClass.FIRST_ADDRESS,
         2200,
         200,
+        BusSpeed.USUAL,
         Hookup.of(20, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
         fixtures);
   }
@@ -121,6 +126,7 @@ public record DisplayDrivers(
         firstAddress,
         pullUpOhms,
         wireMm,
+        busSpeed,
         hung,
         ids);
   }
@@ -130,12 +136,35 @@ public record DisplayDrivers(
     return as(name, other, Math.min(brightness, other.steps() - 1), hookup, fixtures);
   }
 
+  /** Returns the I2C bus at another speed. */
+  public DisplayDrivers at(BusSpeed other) {
+    return new DisplayDrivers(
+        id,
+        name,
+        dataPin,
+        clockPin,
+        loadPin,
+        sort,
+        brightness,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        other,
+        hookup,
+        fixtures);
+  }
+
+  /** Returns how the exported player clocks its two wires. */
+  public TwoWireSpeed speed() {
+    return sort == DisplayClass.I2C ? busSpeed.or(TwoWireSpeed.FAST) : TwoWireSpeed.DISPLAY;
+  }
+
   @Override
   public boolean minds(String field) {
     return switch (field) {
       case "side", "spreadVolts", "through", "railVolts" -> false;
       case "loadPin", "resistors" -> sort.chained();
-      case "firstAddress", "pullUpOhms", "wireMm" -> sort == DisplayClass.I2C;
+      case "firstAddress", "pullUpOhms", "wireMm", "busSpeed" -> sort == DisplayClass.I2C;
       default -> true;
     };
   }
@@ -168,6 +197,7 @@ public record DisplayDrivers(
         firstAddress,
         pullUpOhms,
         wireMm,
+        busSpeed,
         hookup,
         fixtures);
   }

@@ -111,7 +111,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
           * brief.controller().cycleSeconds();
     }
     if (circuit.sort() == DisplayClass.I2C) {
-      TwoWireSpeed fast = TwoWireSpeed.FAST;
+      TwoWireSpeed fast = circuit.speed();
       double loop = I2C_LOOP_CYCLES * brief.controller().cycleSeconds();
       return map.chips() * (fast.writeSeconds(I2C_BYTES, brief.controller()) + loop)
           - fast.restSeconds(brief.controller());
@@ -126,7 +126,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   @Override
   public Reckoning dataTime() {
     if (circuit.sort() == DisplayClass.I2C) {
-      TwoWireSpeed fast = TwoWireSpeed.FAST;
+      TwoWireSpeed fast = circuit.speed();
       return new Reckoning(
           key("data-time"),
           "Data of one frame",
@@ -252,7 +252,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   private TwoWireBus bus() {
     return new TwoWireBus(
         key(""),
-        TwoWireSpeed.FAST,
+        circuit.speed(),
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
@@ -270,6 +270,9 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
                   DisplayClass.FIRST_ADDRESS,
                   DisplayClass.MOST_ADDRESSES),
           bus().judged(),
+          bus()
+              .quick(
+                  "drivers", circuit.busSpeed(), DisplayClass.MOST_KILOHERTZ, brief.controller()),
           level().judged(List::of),
           brightness());
     }

@@ -14,7 +14,8 @@ public enum ExpanderClass {
       8,
       new OutputStage(40, Double.POSITIVE_INFINITY, 10, 25, 100, 5.5),
       new Registers(-1, -1),
-      TwoWireSpeed.STANDARD),
+      TwoWireSpeed.STANDARD,
+      100),
   /** Directions at 0 and 1, outputs from 12 hex, both ports in one write. */
   REGISTER_A(
       "register-a",
@@ -22,7 +23,8 @@ public enum ExpanderClass {
       16,
       new OutputStage(60, 60, 20, 25, 125, 5.5),
       new Registers(0x12, 0x00),
-      TwoWireSpeed.FAST),
+      TwoWireSpeed.FAST,
+      1700),
   /** Outputs at 2 and 3, directions at 6 and 7. */
   REGISTER_B(
       "register-b",
@@ -30,7 +32,8 @@ public enum ExpanderClass {
       16,
       new OutputStage(40, 100, 10, 25, 160, 5.5),
       new Registers(0x02, 0x06),
-      TwoWireSpeed.FAST),
+      TwoWireSpeed.FAST,
+      400),
   /**
    * Counts of 12 bits from an oscillator of its own: on and off, two bytes each, from register 6.
    */
@@ -40,7 +43,8 @@ public enum ExpanderClass {
       16,
       new OutputStage(10, 40, 20, 25, 400, 5.5),
       new Registers(0x06, -1),
-      TwoWireSpeed.FAST);
+      TwoWireSpeed.FAST,
+      1000);
 
   /** Address that an expander has with its address pins low. */
   public static final int FIRST_ADDRESS = 0x20;
@@ -73,6 +77,7 @@ public enum ExpanderClass {
   private final OutputStage stage;
   private final Registers registers;
   private final TwoWireSpeed speed;
+  private final int mostKilohertz;
 
   ExpanderClass(
       String key,
@@ -80,7 +85,9 @@ public enum ExpanderClass {
       int width,
       OutputStage stage,
       Registers registers,
-      TwoWireSpeed speed) {
+      TwoWireSpeed speed,
+      int mostKilohertz) {
+    this.mostKilohertz = mostKilohertz;
     this.key = key;
     this.title = title;
     this.width = width;
@@ -114,7 +121,12 @@ public enum ExpanderClass {
     return registers;
   }
 
-  /** Returns how fast its bus runs. */
+  /** Returns the fastest clock that it takes (kHz). */
+  int mostKilohertz() {
+    return mostKilohertz;
+  }
+
+  /** Returns how fast its bus usually runs. */
   public TwoWireSpeed speed() {
     return speed;
   }

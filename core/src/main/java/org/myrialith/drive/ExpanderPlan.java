@@ -57,7 +57,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
 
   @Override
   public double sendSeconds() {
-    TwoWireSpeed speed = circuit.sort().speed();
+    TwoWireSpeed speed = circuit.speed();
     double lookUp =
         map.depth() > 1 ? map.width() * LOOK_UP_CYCLES * brief.controller().cycleSeconds() : 0;
     return map.chips()
@@ -87,11 +87,11 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   private double bitSeconds() {
-    return circuit.sort().speed().bitSeconds(brief.controller());
+    return circuit.speed().bitSeconds(brief.controller());
   }
 
   private double restSeconds() {
-    return circuit.sort().speed().restSeconds(brief.controller());
+    return circuit.speed().restSeconds(brief.controller());
   }
 
   /** Quasi-bidirectional ones are made with a second row of addresses as well. */
@@ -105,7 +105,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   private TwoWireBus bus() {
     return new TwoWireBus(
         key(""),
-        circuit.sort().speed(),
+        circuit.speed(),
         map.chips(),
         circuit.wireMm(),
         circuit.pullUpOhms(),
@@ -137,6 +137,12 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return List.of(
         bus().addresses("expanders", circuit.firstAddress(), lowest(), circuit.sort().mostChips()),
         bus().judged(),
+        bus()
+            .quick(
+                "expanders",
+                circuit.busSpeed(),
+                circuit.sort().mostKilohertz(),
+                brief.controller()),
         level().judged(List::of),
         map.depth() > 1 ? turns() : slow());
   }

@@ -22,6 +22,7 @@ import org.myrialith.parts.EmitterKind;
  * @param firstAddress of the nearest chip (seven bits); the others follow
  * @param pullUpOhms of each of the two wires
  * @param wireMm of the bus
+ * @param busSpeed of the bus
  * @param hookup how the LEDs hang on the outputs
  * @param fixtures identifiers in the order of the outputs
  */
@@ -34,6 +35,7 @@ public record Expanders(
     int firstAddress,
     double pullUpOhms,
     double wireMm,
+    BusSpeed busSpeed,
     Hookup hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
@@ -63,6 +65,7 @@ public record Expanders(
               .explained("seven bits, in decimal: 32 is 20 hex"),
           Field.measure("pullUpOhms", "Pull-ups", PULL_UP).or(2200.0),
           Field.measure("wireMm", "Wire of the bus", ShiftRegisters.WIRE).or(200.0),
+          BusSpeed.field(),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
@@ -78,6 +81,7 @@ public record Expanders(
     ADDRESS.require("firstAddress", firstAddress);
     PULL_UP.require("pullUpOhms", pullUpOhms);
     ShiftRegisters.WIRE.require("wireMm", wireMm);
+    Objects.requireNonNull(busSpeed, "busSpeed");
     Objects.requireNonNull(hookup, "hookup");
     hookup.requireSide(sort.stage());
     fixtures = Members.once(fixtures);
@@ -94,6 +98,7 @@ public record Expanders(
         ExpanderClass.FIRST_ADDRESS,
         2200,
         200,
+        BusSpeed.USUAL,
         Hookup.USUAL,
         fixtures);
   }
@@ -109,6 +114,7 @@ public record Expanders(
         other.firstAddress(),
         pullUpOhms,
         wireMm,
+        busSpeed,
         hookup,
         fixtures);
   }
@@ -116,13 +122,44 @@ public record Expanders(
   /** Returns the bus with other pull-ups and wire. */
   public Expanders withPullUps(double ohms, double mm) {
     return new Expanders(
-        id, name, dataPin, clockPin, sort, firstAddress, ohms, mm, hookup, fixtures);
+        id, name, dataPin, clockPin, sort, firstAddress, ohms, mm, busSpeed, hookup, fixtures);
+  }
+
+  /** Returns the bus at another speed. */
+  public Expanders at(BusSpeed other) {
+    return new Expanders(
+        id,
+        name,
+        dataPin,
+        clockPin,
+        sort,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        other,
+        hookup,
+        fixtures);
+  }
+
+  /** Returns how the exported player clocks the bus. */
+  public TwoWireSpeed speed() {
+    return busSpeed.or(sort.speed());
   }
 
   @Override
   public Expanders with(Hookup other) {
     return new Expanders(
-        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, other, fixtures);
+        id,
+        name,
+        dataPin,
+        clockPin,
+        sort,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        busSpeed,
+        other,
+        fixtures);
   }
 
   @Override
@@ -141,6 +178,7 @@ public record Expanders(
         firstAddress,
         pullUpOhms,
         wireMm,
+        busSpeed,
         hookup,
         fixtures);
   }
@@ -148,13 +186,23 @@ public record Expanders(
   @Override
   public Expanders called(String other) {
     return new Expanders(
-        id, other, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, hookup, fixtures);
+        id,
+        other,
+        dataPin,
+        clockPin,
+        sort,
+        firstAddress,
+        pullUpOhms,
+        wireMm,
+        busSpeed,
+        hookup,
+        fixtures);
   }
 
   @Override
   public Expanders withFixtures(List<String> ids) {
     return new Expanders(
-        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, hookup, ids);
+        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, busSpeed, hookup, ids);
   }
 
   @Override

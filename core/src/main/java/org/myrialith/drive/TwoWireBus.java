@@ -11,6 +11,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Controller;
 
 /**
  * An I2C bus: what its pull-ups may be, and whether all chips have an address.
@@ -93,6 +94,27 @@ record TwoWireBus(
                 : phrase(
                     "The class answers at %x to %x hex: begin at %x hex (%d).",
                     from, from + most - 1, from, from));
+  }
+
+  /**
+   * Returns whether all chips take its speed.
+   *
+   * @param chipsWord what they are called
+   * @param most clock that the class takes (kHz)
+   */
+  Finding quick(String chipsWord, BusSpeed asked, int most, Controller controller) {
+    boolean takes = asked.kilohertz() <= most;
+    Finding finding =
+        Finding.of(
+            Step.CIRCUITS,
+            "bus-speed" + key,
+            takes ? Verdict.HOLDS : Verdict.BREAKS,
+            phrase(
+                "The bus is clocked at %s; the %s take up to %s.",
+                Quantity.text(1 / speed.bitSeconds(controller), "Hz"),
+                chipsWord,
+                Quantity.text(1000.0 * most, "Hz")));
+    return takes ? finding : finding.advising(phrase("Choose %d kHz or less.", most));
   }
 
   /** What makes the bus quick enough, in figures. */

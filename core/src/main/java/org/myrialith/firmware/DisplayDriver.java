@@ -37,7 +37,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   @Override
   public String source() {
     if (bus()) {
-      return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), TwoWireSpeed.FAST, false)
+      return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), circuit().speed(), false)
           + SourceText.read("i2c_display.c")
               .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
               .replace("@CHIPS@", Integer.toString(plan.map().chips()))
@@ -87,7 +87,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
 
   @Override
   public double sendCycles() {
-    TwoWireSpeed speed = bus() ? TwoWireSpeed.FAST : TwoWireSpeed.DISPLAY;
+    TwoWireSpeed speed = circuit().speed();
     return chained() ? 60 : 60 + 3 * speed.low();
   }
 
@@ -109,7 +109,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   public long wave(ValueChangeDump dump, int first, long start, Levels levels) {
     byte[] buffer = plan.buffer(levels);
     if (bus()) {
-      TwoWire wire = new TwoWire(dump, first, bitNanos(TwoWireSpeed.FAST), false, start);
+      TwoWire wire = new TwoWire(dump, first, bitNanos(circuit().speed()), false, start);
       for (int chip = 0; chip < plan.map().chips(); chip++) {
         int[] bytes = new int[DisplayPlan.I2C_BYTES];
         bytes[0] = circuit().firstAddress() + chip << 1;

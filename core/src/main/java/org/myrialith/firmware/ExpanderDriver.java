@@ -37,7 +37,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   @Override
   public String source() {
     int outputs = sort().registers().outputs();
-    return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), sort().speed(), false)
+    return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), circuit().speed(), false)
         + SourceText.read("expanders.c")
             .replace("@ADDRESS@", Integer.toString(circuit().firstAddress()))
             .replace(
@@ -90,7 +90,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public double sendCycles() {
-    return 60 + 3 * sort().speed().low();
+    return 60 + 3 * circuit().speed().low();
   }
 
   @Override
@@ -99,7 +99,7 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   private double bitNanos() {
-    return sort().speed().bitSeconds(plan.brief().controller()) * 1e9;
+    return circuit().speed().bitSeconds(plan.brief().controller()) * 1e9;
   }
 
   @Override

@@ -32,8 +32,7 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public String source() {
-    return dialect()
-            .twoWire(circuit().dataPin(), circuit().clockPin(), circuit().sort().speed(), false)
+    return dialect().twoWire(circuit().dataPin(), circuit().clockPin(), circuit().speed(), false)
         + SourceText.read("pwm_bus.c")
             .replace("@PLACES@", LevelPlaces.rows(plan.map(), false))
             .replace("TABLE_OF_LINE", dialect().table())
@@ -64,7 +63,7 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
 
   @Override
   public double sendCycles() {
-    return 60 + 3 * circuit().sort().speed().low();
+    return 60 + 3 * circuit().speed().low();
   }
 
   @Override
@@ -78,7 +77,7 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
   }
 
   private double bitNanos() {
-    return circuit().sort().speed().bitSeconds(plan.brief().controller()) * 1e9;
+    return circuit().speed().bitSeconds(plan.brief().controller()) * 1e9;
   }
 
   @Override

@@ -18,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.drive.BusSpeed;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.PinPlan;
@@ -85,6 +86,11 @@ class Firmware32Test {
           named("grey scale, limited", Controller.RADIO32, SwitchedGadgets.greyOwn()),
           named("8-bit expanders", Controller.ARM32_SMALL, SwitchedGadgets.quasi()),
           named("16-bit expanders", Controller.ARM32_SMALL, SwitchedGadgets.elevens()),
+          named(
+              "PWM chips at 1 MHz of the bus",
+              Controller.RADIO32,
+              SwitchedGadgets.at(
+                  BusSpeed.KHZ_1000, SwitchedGadgets.pwm(Controller.AVR8_32K, Side.TO_GROUND))),
           named(
               "PWM chips",
               Controller.RADIO32,

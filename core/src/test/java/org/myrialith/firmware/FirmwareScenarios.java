@@ -16,6 +16,7 @@ import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.drive.BitRate;
+import org.myrialith.drive.BusSpeed;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.ColourOrder;
@@ -175,6 +176,15 @@ final class FirmwareScenarios {
         Named.of(
             "PWM chips that feed, small core",
             GadgetPlan.of(SwitchedGadgets.pwm(Controller.AVR8_8K, Side.TO_GROUND))),
+        Named.of(
+            "expanders at 1 MHz of the bus",
+            GadgetPlan.of(SwitchedGadgets.at(BusSpeed.KHZ_1000, SwitchedGadgets.elevens()))),
+        Named.of(
+            "expanders at 100 kHz of the bus",
+            GadgetPlan.of(SwitchedGadgets.at(BusSpeed.KHZ_100, SwitchedGadgets.elevens()))),
+        Named.of(
+            "segments at 100 kHz of the bus",
+            GadgetPlan.of(SwitchedGadgets.at(BusSpeed.KHZ_100, SwitchedGadgets.fourteens()))),
         Named.of("fourteen segments on I2C", GadgetPlan.of(SwitchedGadgets.fourteens())),
         Named.of("clock on a two-wire driver", GadgetPlan.of(SwitchedGadgets.clock(true))),
         Named.of("two three-wire drivers", GadgetPlan.of(SwitchedGadgets.clock(false))),

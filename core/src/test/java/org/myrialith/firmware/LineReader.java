@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.BitRate;
+import org.myrialith.drive.BusSpeed;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.ClockedClass;
 import org.myrialith.drive.ClockedPixels;
@@ -143,9 +144,8 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
       return pwm(expanders, wired);
     }
     ExpanderClass sort = expanders.circuit().sort();
-    boolean fast = sort != ExpanderClass.QUASI_8;
-    List<TwoWireBus.Write> writes =
-        TwoWireBus.read(dump, wires, false, fast ? 1300 : 4700, fast ? 600 : 4000);
+    BusSpeed chips = sort == ExpanderClass.QUASI_8 ? BusSpeed.KHZ_100 : BusSpeed.KHZ_400;
+    List<TwoWireBus.Write> writes = writes(expanders.circuit().busSpeed(), chips);
     ExpanderModel model =
         new ExpanderModel(sort, expanders.circuit().firstAddress(), wired.chips());
     boolean simulated = !dump.endsWith("waveform.vcd");
@@ -172,6 +172,15 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     return all;
   }
 
+  /** All writes; the clock rests low and high at least as long as UM10204 wants of its mode. */
+  private List<TwoWireBus.Write> writes(BusSpeed asked, BusSpeed usual) throws IOException {
+    return switch (asked == BusSpeed.USUAL ? usual : asked) {
+      case KHZ_100 -> TwoWireBus.read(dump, wires, false, 4700, 4000);
+      case KHZ_1000 -> TwoWireBus.read(dump, wires, false, 500, 260);
+      default -> TwoWireBus.read(dump, wires, false, 1300, 600);
+    };
+  }
+
   /** Chips by their registers: 6 and on are when an output goes on and off, of 4096. */
   private List<EdgeDecoder.Burst> pwm(ExpanderPlan plan, Wired wired) throws IOException {
     int[][] registers = new int[wired.chips()][256];
@@ -179,7 +188,7 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     List<EdgeDecoder.Burst> all = new ArrayList<>();
     long start = -1;
     long before = -1;
-    for (TwoWireBus.Write write : TwoWireBus.read(dump, wires, false, 1300, 600)) {
+    for (TwoWireBus.Write write : writes(plan.circuit().busSpeed(), BusSpeed.KHZ_400)) {
       byte[] bytes = write.bytes();
       int chip = ((bytes[0] & 0xff) >> 1) - 0x40;
       for (int i = 2; i < bytes.length; i++) {
@@ -306,7 +315,7 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     List<EdgeDecoder.Burst> all = new ArrayList<>();
     long start = -1;
     long before = -1;
-    for (TwoWireBus.Write write : TwoWireBus.read(dump, wires, false, 1300, 600)) {
+    for (TwoWireBus.Write write : writes(display.circuit().busSpeed(), BusSpeed.KHZ_400)) {
       byte[] bytes = write.bytes();
       int chip = ((bytes[0] & 0xff) >> 1) - 0x70;
       if (bytes.length == 2) {

@@ -6,7 +6,9 @@ import java.util.Optional;
 import java.util.Random;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
+import org.myrialith.drive.BusSpeed;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.Circuits;
 import org.myrialith.drive.ClockedPixels;
 import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.DisplayClass;
@@ -340,6 +342,19 @@ final class SwitchedGadgets {
         of(Fixture.of("f1", "Own", digits), "small-red"),
         Expanders.usual("c1", List.of("f1")),
         45);
+  }
+
+  /** The same gadget, its I2C buses at another speed. */
+  static Gadget at(BusSpeed speed, Gadget gadget) {
+    Circuits circuits = gadget.circuits();
+    for (Circuit circuit : gadget.circuits().circuits()) {
+      circuits =
+          circuits.with(
+              circuit instanceof Expanders bus
+                  ? bus.at(speed)
+                  : circuit instanceof DisplayDrivers display ? display.at(speed) : circuit);
+    }
+    return gadget.with(circuits);
   }
 
   /** PWM chips on a bus, the LEDs on the supply or fed by them, pixels beside. */

@@ -58,6 +58,7 @@ class CalculationsTest {
               "packed-palette",
               "packed-raw",
               "packed-runs",
+              "packed-stream",
               "resistors",
               // curves followed step by step
               "camera",
