@@ -54,7 +54,7 @@ public record Readout(
           Field.of("form", "As", ReadoutForm.TYPE).or(ReadoutForm.TEXT),
           Field.words("text", "Shows", Types.Words.Rule.ANY)
               .explained(
-                  "text with values, such as {hour:2}:{minute:02}, or {hour:12}:{minute:02}{hour:ap}"),
+                  "text with values, such as {hour:2}:{minute:02}, or {hour:12}:{minute:02}{hour:ap}; {hour+5:02} is five hours later"),
           Field.words("font", "Font", Types.Words.Rule.ANY).or(Fonts.USUAL),
           Field.count("column", "From column", PLACE).or(0),
           Field.count("row", "From row", PLACE).or(0),

@@ -19,14 +19,15 @@ public record ShownText(List<Piece> pieces) {
 
   private static final Pattern ONE =
       Pattern.compile(
-          "\\{([a-z][a-z0-9]{0,19})(?::(?:(0?)(12|[1-4])|(ap)|last([1-3])|(ones|tens|hundreds|thousands)))?\\}");
+          "\\{([a-z][a-z0-9]{0,19})([+-][0-9]{1,3})?(?::(?:(0?)(12|[1-4])|(ap)|last([1-3])|(ones|tens|hundreds|thousands)))?\\}");
 
   private static final List<String> PLACES = List.of("ones", "tens", "hundreds", "thousands");
 
   private static final String ALLOWED =
       "text with values such as {score}, {score:3} for three places, {minute:02} with leading"
           + " zeros, {hour:12} for hours to twelve and {hour:ap} for A or P, {year:last2} for its last"
-          + " two digits, {score:tens} for one digit; 1 to 4 places";
+          + " two digits, {score:tens} for one digit, {hour+5:02} for five more, from the greatest"
+          + " on with the least; 1 to 4 places";
 
   /** A piece of it. */
   public sealed interface Piece {}
@@ -40,8 +41,10 @@ public record ShownText(List<Piece> pieces) {
    * @param places digits; 0 for as many as its values need
    * @param zeros whether with leading zeros
    * @param how it is read
+   * @param offset that is added before it is shown; beyond its ends it goes on at the other
    */
-  public record Value(String name, int places, boolean zeros, How how) implements Piece {}
+  public record Value(String name, int places, boolean zeros, How how, int offset)
+      implements Piece {}
 
   /** How a value is read. */
   public enum How {
@@ -97,21 +100,22 @@ public record ShownText(List<Piece> pieces) {
 
   private static Value value(Matcher one) {
     String name = one.group(1);
-    if (one.group(4) != null) {
-      return new Value(name, 1, false, How.HALF);
-    }
+    int offset = one.group(2) == null ? 0 : Integer.parseInt(one.group(2));
     if (one.group(5) != null) {
-      return new Value(name, Integer.parseInt(one.group(5)), true, How.LAST);
+      return new Value(name, 1, false, How.HALF, offset);
     }
     if (one.group(6) != null) {
-      return new Value(name, PLACES.indexOf(one.group(6)) + 1, true, How.ONE);
+      return new Value(name, Integer.parseInt(one.group(6)), true, How.LAST, offset);
     }
-    boolean zeros = "0".equals(one.group(2));
-    if ("12".equals(one.group(3))) {
-      return new Value(name, 2, zeros, How.TWELVE);
+    if (one.group(7) != null) {
+      return new Value(name, PLACES.indexOf(one.group(7)) + 1, true, How.ONE, offset);
     }
-    int places = one.group(3) == null ? 0 : Integer.parseInt(one.group(3));
-    return new Value(name, places, zeros, How.PLAIN);
+    boolean zeros = "0".equals(one.group(3));
+    if ("12".equals(one.group(4))) {
+      return new Value(name, 2, zeros, How.TWELVE, offset);
+    }
+    int places = one.group(4) == null ? 0 : Integer.parseInt(one.group(4));
+    return new Value(name, places, zeros, How.PLAIN, offset);
   }
 
   /** Returns the names of the values in it. */

@@ -57,6 +57,8 @@ final class EngineSize {
     READOUT_BITS,
     /** Hours of half a day. */
     TWELVES,
+    /** What is added to values before they are shown. */
+    OFFSETS,
     /** Frames by a dictionary. */
     CODES,
     /** And those laid over others. */
@@ -117,6 +119,7 @@ final class EngineSize {
     add(pieces, !cues.readouts().isEmpty(), Piece.READOUTS);
     add(pieces, !cues.readouts().isEmpty() && mixed, Piece.READOUT_BITS);
     add(pieces, ReadoutTables.twelves(cues), Piece.TWELVES);
+    add(pieces, ReadoutTables.offsets(cues), Piece.OFFSETS);
   }
 
   private static void unpacking(

@@ -50,6 +50,13 @@ record ReadoutTables(CueTable cues, TableFile out) {
         .anyMatch(cell -> cell.sort() == Cell.Sort.TWELVE || cell.sort() == Cell.Sort.HALF);
   }
 
+  /** Returns whether anything is added to a value before it is shown. */
+  static boolean offsets(CueTable cues) {
+    return cues.readouts().stream()
+        .flatMap(readout -> readout.cells().stream())
+        .anyMatch(cell -> cell.offset().more() > 0);
+  }
+
   private static int shown(ReadoutTable readout) {
     return readout.cells().stream()
         .filter(cell -> cell.value() >= 0)
@@ -91,6 +98,12 @@ record ReadoutTables(CueTable cues, TableFile out) {
     out.bytes("cell_value", cells.stream().map(c -> CuesHeader.orNone(c.value())));
     out.words("cell_divisor", cells.stream().map(c -> c.divisor() & CuesHeader.NONE_WORD));
     out.words("cell_limit", cells.stream().map(Cell::limit));
+    if (offsets(cues)) {
+      out.define("OFFSETS", 1);
+      out.words("cell_more", cells.stream().map(c -> c.offset().more()));
+      out.words("cell_least", cells.stream().map(c -> c.offset().least() & CuesHeader.NONE_WORD));
+      out.words("cell_span", cells.stream().map(c -> c.offset().span()));
+    }
     out.words("cell_dots", cells.stream().map(c -> c.units().length));
     List<Integer> dots = new ArrayList<>();
     Map<List<Integer>, Integer> knownDots = new HashMap<>();

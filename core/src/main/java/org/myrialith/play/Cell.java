@@ -10,6 +10,7 @@ import java.util.List;
  * @param divisor of a digit: 1, 10, 100, 1000; of a bar or pointer: the least value
  * @param limit from which on a value does not fit; of a bar or pointer: how many values there are
  * @param zeros whether leading zeros are shown
+ * @param offset that is added first
  * @param units of the target that it lights, in the order of the glyphs' bits
  * @param glyphs by what is shown: one of a letter; 0 to 9, blank and minus of a digit; blank and
  *     minus of a sign; A and P of half a day; none of bars and pointers
@@ -20,8 +21,32 @@ public record Cell(
     int divisor,
     int limit,
     boolean zeros,
+    Offset offset,
     int[] units,
     List<boolean[]> glyphs) {
+  /**
+   * What is added to a value before it is shown; beyond the greatest it goes on at the least.
+   *
+   * @param more 0 to below {@code span}
+   * @param least value
+   * @param span how many values there are
+   */
+  public record Offset(int more, int least, int span) {
+    /** Values are shown as they are. */
+    public static final Offset NONE = new Offset(0, 0, 1);
+
+    /** Returns the offset of a value by any number. */
+    static Offset of(int by, Value value) {
+      int span = value.most() - value.least() + 1;
+      int more = Math.floorMod(by, span);
+      return more == 0 ? NONE : new Offset(more, value.least(), span);
+    }
+
+    int shown(int value) {
+      return more == 0 ? value : least + (value - least + more) % span;
+    }
+  }
+
   /** Position of the blank among the glyphs of a digit. */
   public static final int BLANK = 10;
 
@@ -72,7 +97,8 @@ public record Cell(
   }
 
   /** Returns whether a light is on. */
-  boolean lit(int dot, int shown) {
+  boolean lit(int dot, int value) {
+    int shown = offset.shown(value);
     return switch (sort) {
       case BAR -> dot < reach(shown);
       case POINTER -> dot == reach(shown);

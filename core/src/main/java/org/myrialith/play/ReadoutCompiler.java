@@ -29,6 +29,9 @@ final class ReadoutCompiler {
   private static final String SYMBOLS = "0123456789 -";
   private static final int FOUR = 4;
 
+  /** Values of the clock that do not go round evenly. */
+  private static final Set<String> NO_OFFSET = Set.of("day", "year");
+
   /** No value reaches it. */
   private static final int NO_LIMIT = Short.MAX_VALUE;
 
@@ -65,7 +68,12 @@ final class ReadoutCompiler {
       int limit,
       boolean zeros,
       int[] cells,
-      List<boolean[]> glyphs) {}
+      List<boolean[]> glyphs,
+      Cell.Offset offset) {
+    Spot by(Cell.Offset other) {
+      return new Spot(sort, value, divisor, limit, zeros, cells, glyphs, other);
+    }
+  }
 
   List<ReadoutTable> tables(Readout readout) {
     Fixture fixture = layout.fixture(readout.fixture()).orElseThrow();
@@ -218,6 +226,7 @@ final class ReadoutCompiler {
         spot.divisor(),
         spot.limit(),
         spot.zeros(),
+        spot.offset(),
         units.stream().mapToInt(Integer::intValue).toArray(),
         glyphs);
   }
@@ -242,10 +251,27 @@ final class ReadoutCompiler {
         spots.add(spot(sort, -1, 0, 0, false, face.cells(at, width), List.of(glyph)));
         at += width;
       } else {
+        int from = spots.size();
         at = digits(readout, face, (ShownText.Value) piece, at, spots);
+        offset(readout, (ShownText.Value) piece, spots.subList(from, spots.size()));
       }
     }
     return spots;
+  }
+
+  /** What a maker adds to a value is added in all of its places; a date can't go on so. */
+  private void offset(Readout readout, ShownText.Value piece, List<Spot> own) {
+    if (piece.offset() == 0 || own.isEmpty()) {
+      return;
+    }
+    if (NO_OFFSET.contains(piece.name())) {
+      compiler.problem(
+          readout.id(),
+          phrase(
+              "adds to “%s”, which depends on the month: add to hours or weekdays", piece.name()));
+    }
+    Value value = compiler.value(compiler.number(readout.id(), piece.name()));
+    own.replaceAll(spot -> spot.by(Cell.Offset.of(piece.offset(), value)));
   }
 
   private static Spot spot(
@@ -256,7 +282,7 @@ final class ReadoutCompiler {
       boolean zeros,
       int[] cells,
       List<boolean[]> glyphs) {
-    return new Spot(sort, value, divisor, limit, zeros, cells, glyphs);
+    return new Spot(sort, value, divisor, limit, zeros, cells, glyphs, Cell.Offset.NONE);
   }
 
   /** The places of a value: a sign where it may be below zero, then its digits. */
@@ -394,6 +420,7 @@ final class ReadoutCompiler {
         continue;
       }
       Value value = compiler.value(number);
+      int from = spots.size();
       for (int place = highest(shown, value); place >= lowest(shown); place--) {
         int column = readout.column() + (down ? at : 0);
         int row = readout.row() + (down ? 0 : at);
@@ -402,6 +429,7 @@ final class ReadoutCompiler {
         spots.add(spot(sort(shown), number, power(place), limit, true, cells, fourBits()));
         at++;
       }
+      offset(readout, shown, spots.subList(from, spots.size()));
     }
     return spots;
   }
@@ -439,6 +467,7 @@ final class ReadoutCompiler {
       int most = Math.max(Math.abs(value.least()), Math.abs(value.most()));
       int bits = Math.max(1, Integer.SIZE - Integer.numberOfLeadingZeros(most));
       int gap = spots.isEmpty() ? 0 : at;
+      int from = spots.size();
       for (int bit = bits - 1; bit >= 0; bit--) {
         int along = down ? 0 : gap + bits - 1 - bit;
         int column = readout.column() + (down ? at : along);
@@ -446,6 +475,7 @@ final class ReadoutCompiler {
         int[] cells = line(fixture, column, row, 1, down);
         spots.add(spot(Cell.Sort.DIGIT, number, 1 << bit, NO_LIMIT, true, cells, oneBit()));
       }
+      offset(readout, shown, spots.subList(from, spots.size()));
       at += down ? 1 : bits;
     }
     return spots;
@@ -491,6 +521,9 @@ final class ReadoutCompiler {
             .toArray();
     Cell.Sort sort = readout.form() == ReadoutForm.BAR ? Cell.Sort.BAR : Cell.Sort.POINTER;
     int span = value.most() - value.least() + 1;
-    return List.of(spot(sort, number, value.least(), span, false, all, List.of()));
+    List<Spot> one =
+        new ArrayList<>(List.of(spot(sort, number, value.least(), span, false, all, List.of())));
+    offset(readout, (ShownText.Value) pieces.get(0), one);
+    return one;
   }
 }

@@ -923,6 +923,17 @@ static void write_cell(uint8_t readout, uint8_t target, uint16_t cell, uint16_t 
   if ((sort & CELL_SORT) == CELL_COLON && !blink_on) {
     return;
   }
+#ifdef OFFSETS
+  {
+    uint16_t least = READ_WORD(&cell_least[cell]);
+    uint16_t span = READ_WORD(&cell_span[cell]);
+    uint16_t more = READ_WORD(&cell_more[cell]);
+    if (more) {
+      more = (uint16_t)(more + (uint16_t)value - least);
+      value = (int16_t)(uint16_t)(least + (more < span ? more : more - span));
+    }
+  }
+#endif
   if ((sort & CELL_SORT) >= CELL_BAR) {
     uint16_t all = (sort & CELL_SORT) == CELL_BAR ? (uint16_t)(dots + 1u) : dots;
     uint16_t more = (uint16_t)(value - (int16_t)READ_WORD(&cell_divisor[cell]));

@@ -159,16 +159,17 @@ final class CueGadgets {
       "{second:02} {score}",
       "{hour:12}{second:02}",
       "{year:last2}{score:tens}",
+      "{hour+5:02}{score-3:2}",
       "{second:12}{second:ap}"
     };
-    String[] whole = {"{score}", "{face} {hour}", "{minute}", "{second} {score}"};
+    String[] whole = {"{score}", "{face} {hour}", "{minute}", "{second} {score}", "{minute+30}"};
     ReadoutForm form = ReadoutForm.values()[random.nextInt(ReadoutForm.values().length)];
     if (base.fixture(fixture).orElseThrow().shape() instanceof SegmentDigits digits
         && Characters.segments(digits.style(), Map.of(), '0').isEmpty()) {
       form = ReadoutForm.BITS; // of its own segments no figures are made
     }
     boolean one = form == ReadoutForm.BAR || form == ReadoutForm.POINTER;
-    String[] single = {"{score}", "{face}", "{second}"};
+    String[] single = {"{score}", "{face}", "{second}", "{second-15}"};
     boolean bits = form == ReadoutForm.BINARY || form == ReadoutForm.BINARY_DOWN;
     int able = texts.length - (form == ReadoutForm.TEXT ? 0 : 1); // A and P are no digits
     String text =

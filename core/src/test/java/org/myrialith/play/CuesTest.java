@@ -3,6 +3,7 @@ package org.myrialith.play;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
@@ -334,9 +335,9 @@ class CuesTest {
   @ValueSource(booleans = {false, true})
   void hoursToTwelveAreThoseOfThePlatform(boolean zeros) {
     List<boolean[]> none = List.of();
-    Cell tens = new Cell(Cell.Sort.TWELVE, 0, 10, 100, zeros, new int[0], none);
-    Cell ones = new Cell(Cell.Sort.TWELVE, 0, 1, 100, zeros, new int[0], none);
-    Cell half = new Cell(Cell.Sort.HALF, 0, 1, 0, false, new int[0], none);
+    Cell tens = new Cell(Cell.Sort.TWELVE, 0, 10, 100, zeros, Cell.Offset.NONE, new int[0], none);
+    Cell ones = new Cell(Cell.Sort.TWELVE, 0, 1, 100, zeros, Cell.Offset.NONE, new int[0], none);
+    Cell half = new Cell(Cell.Sort.HALF, 0, 1, 0, false, Cell.Offset.NONE, new int[0], none);
     DateTimeFormatter platform =
         DateTimeFormatter.ofPattern(zeros ? "hh a" : "ppha", Locale.ENGLISH);
     for (int hour = 0; hour < 24; hour++) {
@@ -354,10 +355,32 @@ class CuesTest {
     assertThat(text.names()).containsExactly("hour", "minute");
     assertThat(text.pieces())
         .contains(
-            new ShownText.Value("hour", 2, false, ShownText.How.TWELVE),
-            new ShownText.Value("hour", 1, false, ShownText.How.HALF));
+            new ShownText.Value("hour", 2, false, ShownText.How.TWELVE, 0),
+            new ShownText.Value("hour", 1, false, ShownText.How.HALF, 0));
     assertThat(ShownText.read("text", "{hour:012}").pieces())
-        .containsExactly(new ShownText.Value("hour", 2, true, ShownText.How.TWELVE));
+        .containsExactly(new ShownText.Value("hour", 2, true, ShownText.How.TWELVE, 0));
+  }
+
+  /** Other time zones, and the day before and after, as the platform's calendar has them. */
+  @ParameterizedTest
+  @ValueSource(ints = {-999, -30, -12, -1, 1, 5, 23, 24, 59, 999})
+  void whatIsAddedGoesRoundAsThePlatformsClockDoes(int more) {
+    Cell.Offset hours = Cell.Offset.of(more, new Value("hour", 0, 23, 12, true));
+    Cell.Offset minutes = Cell.Offset.of(more, new Value("minute", 0, 59, 0, true));
+    Cell.Offset weekdays = Cell.Offset.of(more, new Value("weekday", 1, 7, 4, true));
+    for (int hour = 0; hour < 24; hour++) {
+      assertThat(hours.shown(hour)).isEqualTo(LocalTime.of(hour, 0).plusHours(more).getHour());
+    }
+    for (int minute = 0; minute < 60; minute++) {
+      assertThat(minutes.shown(minute))
+          .isEqualTo(LocalTime.of(0, minute).plusMinutes(more).getMinute());
+    }
+    for (DayOfWeek day : DayOfWeek.values()) {
+      assertThat(weekdays.shown(day.getValue())).isEqualTo(day.plus(more).getValue());
+    }
+    String text = "{hour" + (more < 0 ? "" : "+") + more + ":02}";
+    assertThat(ShownText.read("text", text).pieces())
+        .containsExactly(new ShownText.Value("hour", 2, true, ShownText.How.PLAIN, more));
   }
 
   /** What a clock shows at noon, dot for dot with the font. */
