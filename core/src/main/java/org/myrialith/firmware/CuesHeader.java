@@ -1,7 +1,9 @@
 package org.myrialith.firmware;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -15,6 +17,7 @@ import org.myrialith.cues.Variable;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
+import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Limiter;
 import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueEngine;
@@ -227,6 +230,26 @@ final class CuesHeader {
     return target.plan().dims() ? line + each * target.stretch().firstChannel() : line;
   }
 
+  private static Stream<ClipLevels> played(CueTable cues) {
+    return cues.scenes().stream()
+        .flatMap(scene -> Arrays.stream(scene.clips()))
+        .filter(Objects::nonNull);
+  }
+
+  /** Returns whether dark pixels of any clip show what lies beneath. */
+  static boolean seesThrough(CueTable cues) {
+    return played(cues).anyMatch(clip -> clip.clip().seeThrough());
+  }
+
+  /** Returns the RAM in which frames of such clips stand before they are laid (bytes). */
+  static int liftedBytes(CueTable cues) {
+    return played(cues)
+        .filter(clip -> clip.clip().seeThrough() && clip.plan().dims())
+        .mapToInt(clip -> clip.stretch().units() * FirmwareWork.unitBytes(clip))
+        .max()
+        .orElse(0);
+  }
+
   private void scenes() {
     List<Integer> clips = new ArrayList<>();
     int next = 0;
@@ -234,6 +257,11 @@ final class CuesHeader {
       for (int t = 0; t < cues.targets().size(); t++) {
         clips.add(scene.clips()[t] == null ? NONE_WORD : next++);
       }
+    }
+    if (seesThrough(cues)) {
+      out.define("SEE_THROUGH", 1);
+      out.define("MOST_LIFTED", Math.max(1, liftedBytes(cues)) + "u");
+      out.bytes("clip_through", played(cues).map(clip -> clip.clip().seeThrough() ? 1 : 0));
     }
     out.words("scene_clips", clips.stream());
     out.longs("scene_ms", cues.scenes().stream().map(SceneTable::lengthMillis));

@@ -62,6 +62,7 @@ final class EngineMemory {
         + (cues.readouts().isEmpty() == cues.kept().isEmpty() ? 0 : 1)
         + (work.sent().limiter().isPresent() ? 1 : 0)
         + softly(work, cues)
+        + through(work, cues)
         + outside(work, cues);
   }
 
@@ -73,6 +74,15 @@ final class EngineMemory {
         + (cues.reads() ? Received.MOST_LETTERS + 2 + waiting : 0)
         + pads(cues)
         + chains(cues).values().stream().mapToInt(Integer::intValue).sum();
+  }
+
+  /** Frames whose dark pixels show what lies beneath, before they are laid. */
+  private static int through(FirmwareWork work, CueTable cues) {
+    if (!CuesHeader.seesThrough(cues)) {
+      return 0;
+    }
+    return (work.dims() ? Math.max(1, CuesHeader.liftedBytes(cues)) : 0)
+        + (work.switches() ? 1 : 0);
   }
 
   /** Time left to the next step of a fade, whether it is due, and what mixing keeps. */

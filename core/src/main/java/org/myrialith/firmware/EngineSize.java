@@ -59,6 +59,8 @@ final class EngineSize {
     TWELVES,
     /** What is added to values before they are shown. */
     OFFSETS,
+    /** Dark pixels that show what lies beneath. */
+    SEE_THROUGH,
     /** Frames by a dictionary. */
     CODES,
     /** And those laid over others. */
@@ -120,6 +122,7 @@ final class EngineSize {
     add(pieces, !cues.readouts().isEmpty() && mixed, Piece.READOUT_BITS);
     add(pieces, ReadoutTables.twelves(cues), Piece.TWELVES);
     add(pieces, ReadoutTables.offsets(cues), Piece.OFFSETS);
+    add(pieces, CuesHeader.seesThrough(cues), Piece.SEE_THROUGH);
   }
 
   private static void unpacking(

@@ -35,6 +35,9 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
     return cues.map(CueTable::clips).orElseGet(sent::clips);
   }
 
+  /** Of each byte of a frame that is laid light by light, at most. */
+  private static final double LIFTED_CYCLES = 34;
+
   /** More are kept as frames: their numbers are bytes. */
   private static final int MOST_PROGRAMS = 250;
 
@@ -133,6 +136,12 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    * @param banked whether frames lie beyond what a short pointer reaches
    */
   double[] composing(ClipLevels clip, PackedClips packed, boolean banked) {
+    boolean lifted = clip.clip().seeThrough() && clip.plan().dims();
+    double more = lifted ? LIFTED_CYCLES * clip.stretch().units() * unitBytes(clip) : 0;
+    return Arrays.stream(unpacking(clip, packed, banked)).map(cycles -> cycles + more).toArray();
+  }
+
+  private double[] unpacking(ClipLevels clip, PackedClips packed, boolean banked) {
     if (programs().stream().anyMatch(program -> program == clip)) {
       return EffectTime.cycles(
           target(),

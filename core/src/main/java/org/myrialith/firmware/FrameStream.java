@@ -2,6 +2,7 @@ package org.myrialith.firmware;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
@@ -119,9 +120,9 @@ record FrameStream(
     Map<Packing.Frame, Base> on = new LinkedHashMap<>();
     Map<Packing.Frame, byte[]> differences = new LinkedHashMap<>();
     for (Packing.Frame row : rows) {
-      Best best = Best.of(row, alike);
-      on.put(row, best.base());
-      differences.put(row, best.differences());
+      Base base = Best.of(row, alike).base();
+      on.put(row, base);
+      differences.put(row, differences(row.levels().toBytes(), frameBytes(row), row.width(), base));
     }
     int pixel = rows.iterator().next().width();
     boolean pixels = pixel > 1 && alike && Values.of(differences.values(), pixel).pays();
@@ -132,17 +133,28 @@ record FrameStream(
         .min(Comparator.comparingInt(Packing.Packed::bytes));
   }
 
-  /** What a clip lies on best, by what a common compressor makes of the differences (bytes). */
-  private record Best(Base base, byte[] differences, int about) {
+  /**
+   * What a clip lies on best, by what a common compressor makes of the differences of its first
+   * frames.
+   *
+   * @param about of the whole clip (bytes)
+   */
+  private record Best(Base base, long about) {
+    /** As much is looked at (bytes), but two frames at least. */
+    private static final int SAMPLE = 16_000;
+
     static Best of(Packing.Frame row, boolean moves) {
       byte[] levels = row.levels().toBytes();
+      int frame = frameBytes(row);
+      int looked = Math.min(levels.length, Math.max(2, SAMPLE / frame) * frame);
+      byte[] first = Arrays.copyOf(levels, looked);
       Best best = null;
       for (Base base : Base.values()) {
         if (moves || base.compareTo(Base.MOVED_ON) < 0) {
-          byte[] differences = FrameStream.differences(levels, frameBytes(row), row.width(), base);
-          int about = deflated(differences);
+          long about = deflated(differences(first, frame, row.width(), base));
+          about = about * levels.length / looked;
           if (best == null || about < best.about) {
-            best = new Best(base, differences, about);
+            best = new Best(base, about);
           }
         }
       }

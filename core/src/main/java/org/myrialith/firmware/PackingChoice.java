@@ -20,8 +20,10 @@ final class PackingChoice {
   /** Pairs that are packed to see what they take. */
   private static final int TRIED = 2;
 
-  /** Streams are not tried where a common compressor takes more than so many times the others. */
-  private static final double PROMISES = 1.5;
+  /**
+   * Streams are not tried where a common compressor does not take this much less than the others.
+   */
+  private static final double PROMISES = 0.95;
 
   private final List<ClipLevels> kept;
   private final List<Packing> allowed;

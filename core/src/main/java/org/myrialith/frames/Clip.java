@@ -13,9 +13,11 @@ import org.myrialith.finding.TextRules;
  * Frames on one fixture, all of one size. Immutable.
  *
  * @param fixture identifier of the fixture it plays on
+ * @param seeThrough whether its dark pixels show what lies beneath, where its scene comes over
+ *     another
  * @param frames at least one
  */
-public record Clip(String id, String name, String fixture, List<Frame> frames) {
+public record Clip(String id, String name, String fixture, boolean seeThrough, List<Frame> frames) {
   /** Most frames of a clip. */
   public static final int MOST_FRAMES = 2000;
 
@@ -27,6 +29,7 @@ public record Clip(String id, String name, String fixture, List<Frame> frames) {
           Field.named("name", "Name"),
           Field.words("fixture", "Fixture", Types.Words.Rule.ANY)
               .explained("the fixture it plays on; one clip a fixture"),
+          Field.flag("seeThrough", "Dark pixels", "are dark", "show what lies beneath").or(false),
           Field.rows("frames", "Frames", Frame.DESCRIPTION, 1, MOST_FRAMES));
 
   public Clip {
@@ -50,6 +53,16 @@ public record Clip(String id, String name, String fixture, List<Frame> frames) {
     }
   }
 
+  /** A clip whose dark pixels are dark. */
+  public Clip(String id, String name, String fixture, List<Frame> frames) {
+    this(id, name, fixture, false, frames);
+  }
+
+  /** Returns the clip with dark pixels that show what lies beneath, or are dark. */
+  public Clip seeingThrough(boolean through) {
+    return new Clip(id, name, fixture, through, frames);
+  }
+
   /** Returns the time the clip takes (ms). */
   public long lengthMillis() {
     return frames.stream().mapToLong(Frame::holdMillis).sum();
@@ -57,7 +70,7 @@ public record Clip(String id, String name, String fixture, List<Frame> frames) {
 
   /** Returns the clip with other frames. */
   public Clip withFrames(List<Frame> newFrames) {
-    return new Clip(id, name, fixture, newFrames);
+    return new Clip(id, name, fixture, seeThrough, newFrames);
   }
 
   private Clip edited(UnaryOperator<List<Frame>> edit) {

@@ -139,6 +139,7 @@ public record FramesStep(
       if (check != null && !check.safe()) {
         all.add(flashing(clip, check));
       }
+      StripePattern.in(clip).map(stripes -> striped(clip, stripes)).ifPresent(all::add);
     }
     holds.filter(h -> h.late() > 0).ifPresent(h -> all.add(tooShort(h)));
     return List.copyOf(all);
@@ -169,6 +170,23 @@ public record FramesStep(
                 clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
         .advising("Hold its frames longer, or soften the changes of brightness and of red.")
         .restingOn(check.reckonings("flashing-" + clip.id(), from).toArray(Reckoning[]::new));
+  }
+
+  private static Finding striped(Clip clip, StripePattern stripes) {
+    return Finding.of(
+            Step.FRAMES,
+            "stripes-" + clip.id(),
+            Verdict.TIGHT,
+            phrase(
+                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; up to %s is allowed. Stripes can bring on seizures.",
+                stripes.frame() + 1,
+                clip.name(),
+                stripes.pairs(),
+                Quantity.text(stripes.share() * 100, "%"),
+                stripes.reverses() ? ", and light and dark change places" : "",
+                Quantity.text(stripes.allowed() * 100, "%")))
+        .advising("Use fewer, broader stripes, less contrast, or a smaller area.")
+        .restingOn(stripes.reckoning("stripes-" + clip.id()));
   }
 
   /** A text that its fixture is too small for. */

@@ -10,7 +10,8 @@ import org.myrialith.frames.ClipLevels;
  * they show then.
  *
  * <p>Where both have frames on a fixture they are mixed level by level, which never draws more than
- * the one that draws more; else both are lit. The lights of values are all lit.
+ * the one that draws more; else, and where dark pixels show what lies beneath, both are lit. The
+ * lights of values are all lit.
  *
  * @param pairs each two scenes once, those first that draw most
  * @param allAmps what all of them at once draw at most (A)
@@ -115,6 +116,8 @@ public record Crossings(List<Pair> pairs, double allAmps) {
             .filter(readout -> readout.target() == t)
             .mapToDouble(r -> r.amps(table.wiring().plans(), target.circuit(), target.stretch()))
             .sum();
-    return new Lit(frames, values);
+    return clip != null && clip.clip().seeThrough()
+        ? new Lit(-1, frames + values) // both are lit where it is dark
+        : new Lit(frames, values);
   }
 }

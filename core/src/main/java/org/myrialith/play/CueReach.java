@@ -116,7 +116,7 @@ record CueReach(CueSheet sheet, CueTable table) {
     SceneTable other = table.scenes().get(above.scene());
     String left =
         IntStream.range(0, table.targets().size())
-            .filter(t -> one.covers(t) && other.clips()[t] == null)
+            .filter(t -> one.covers(t) && !other.hides(t))
             .mapToObj(t -> table.targets().get(t).stretch().fixture().name())
             .distinct()
             .collect(Collectors.joining(", "));

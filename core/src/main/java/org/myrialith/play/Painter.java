@@ -109,8 +109,8 @@ final class Painter {
     boolean whole = false;
     while (from > 0 && !whole) {
       from--;
-      whole =
-          weights[from] == CueEngine.WHOLE && table.scenes().get(scenes[from]).clips()[t] != null;
+      ClipLevels clip = table.scenes().get(scenes[from]).clips()[t];
+      whole = weights[from] == CueEngine.WHOLE && clip != null && !clip.clip().seeThrough();
     }
     if (!whole) {
       Target target = table.targets().get(t);
@@ -148,9 +148,21 @@ final class Painter {
     int[] wire = wires[clip.circuit()];
     int first = clip.stretch().firstChannel();
     Levels own = clip.perFrame().get(frame);
+    int each = clip.plan().dims() ? clip.stretch().channelsPerUnit() : 1;
     for (int i = 0; i < own.size(); i++) {
-      wire[first + i] = laid(clip.plan(), wire[first + i], own.at(i), weight);
+      if (!clip.clip().seeThrough() || lit(own, i - i % each, each)) {
+        wire[first + i] = laid(clip.plan(), wire[first + i], own.at(i), weight);
+      }
     }
+  }
+
+  private static boolean lit(Levels levels, int from, int channels) {
+    for (int i = from; i < from + channels; i++) {
+      if (levels.at(i) > 0) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private void write(ReadoutTable readout, int weight, Numbers numbers, boolean blinkOn) {

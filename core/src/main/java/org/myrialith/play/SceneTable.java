@@ -19,6 +19,11 @@ public record SceneTable(
     readouts = List.copyOf(readouts);
   }
 
+  /** Returns whether nothing beneath it is seen on a target. */
+  boolean hides(int target) {
+    return clips[target] != null && !clips[target].clip().seeThrough();
+  }
+
   /** Returns whether it shows anything on a target. */
   boolean covers(int target) {
     return clips[target] != null || readouts.stream().anyMatch(r -> r.target() == target);

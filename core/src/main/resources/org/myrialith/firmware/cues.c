@@ -791,10 +791,71 @@ static void lay_computed(uint8_t program, uint16_t clip, uint8_t target, uint16_
 
 #endif
 
+#ifdef SEE_THROUGH
+
+#define SEEN_THROUGH(clip) READ_BYTE(&clip_through[clip])
+
+#if !defined(SWITCHED) || defined(LEVELS)
+
+/* Lays what is lit of a frame, light by light: dark ones show what lies beneath. */
+static void lay_lit(const uint8_t *from, uint8_t target, uint16_t share) {
+  uint8_t *to = chain + READ_WORD(&target_first_byte[target]);
+  uint16_t pixels = READ_WORD(&target_pixels[target]);
+  uint8_t channels = TARGET_CHANNELS(target);
+#ifdef FADES
+  begin_mix(target, share);
+#endif
+  for (; pixels; pixels--) {
+    uint8_t lit = 0;
+    uint8_t i;
+    for (i = 0; i < channels; i++) {
+      lit |= from[i];
+    }
+    for (i = 0; i < channels; i++, from++) {
+      if (!lit) {
+        to++;
+        continue;
+      }
+#ifdef FADES
+      if (share < WHOLE) {
+        to = mix(to, *from);
+        continue;
+      }
+#endif
+      *to++ = *from;
+    }
+  }
+  (void)share;
+}
+
+/* a frame of levels as it is, before it is laid */
+static uint8_t lifted[MOST_LIFTED];
+
+#endif
+
+#else
+
+#define SEEN_THROUGH(clip) 0
+
+#endif
+
 static void lay(uint16_t clip, uint8_t target, uint16_t share) {
 #ifdef PROGRAMS
   uint8_t program = READ_BYTE(&clip_program[clip]);
   if (program != NO_PROGRAM) {
+#ifdef SEE_THROUGH
+    if (SEEN_THROUGH(clip)) {
+      uint8_t *to = lifted;
+      uint16_t pixels = READ_WORD(&target_pixels[target]);
+      uint16_t pixel;
+      effect_begin(program, clip_frame[clip]);
+      for (pixel = 0; pixel < pixels; pixel++) {
+        to += effect_unit(pixel, to);
+      }
+      lay_lit(lifted, target, share);
+      return;
+    }
+#endif
     lay_computed(program, clip, target, share);
     return;
   }
@@ -807,12 +868,22 @@ static void lay(uint16_t clip, uint8_t target, uint16_t share) {
 #ifdef SWITCHED
   if (PLACED(target)) {
     if (share >= WHOLE / 2u) {
+#ifdef SEE_THROUGH
+      lit_only = SEEN_THROUGH(clip);
+#endif
       place_bits(from, to, pixels, places + READ_WORD(&target_first_place[target]));
     }
     return;
   }
 #endif
 #if (!defined(SWITCHED) || defined(LEVELS)) && !defined(ALL_COMPUTED)
+#ifdef SEE_THROUGH
+  if (SEEN_THROUGH(clip)) {
+    UNPACK(clip, from, lifted, pixels, target);
+    lay_lit(lifted, target, share);
+    return;
+  }
+#endif
 #ifdef FADES
   if (share < WHOLE) {
     begin_mix(target, share);
@@ -1464,8 +1535,10 @@ static void paint(uint8_t t) {
   uint8_t i = shown;
   uint8_t whole = 0;
   while (i > 0 && !whole) {
+    uint16_t clip;
     i--;
-    whole = WEIGHT(order[i]) == WHOLE && clip_of(scene_of(order[i]), t) != NO_CLIP;
+    clip = clip_of(scene_of(order[i]), t);
+    whole = WEIGHT(order[i]) == WHOLE && clip != NO_CLIP && !SEEN_THROUGH(clip);
   }
   if (!whole) {
     clear(t);

@@ -1,5 +1,12 @@
 /* How a frame of what is only on or off is laid into what its line sends. */
 
+#ifdef SEE_THROUGH
+static uint8_t lit_only;
+#define LIT_ONLY lit_only
+#else
+#define LIT_ONLY 0
+#endif
+
 static const uint8_t masks[8] TABLE = {1, 2, 4, 8, 16, 32, 64, 128};
 
 /* on or off: a bit a channel, the first in the highest bit of a byte; each goes to its place among what its line sends */
@@ -17,7 +24,7 @@ static void place_bits(data_at_t from, uint8_t *to, uint16_t bits, const uint16_
     left--;
     if (byte & 0x80u) {
       *into = (uint8_t)(*into | mask);
-    } else {
+    } else if (!LIT_ONLY) {
       *into = (uint8_t)(*into & (uint8_t)~mask);
     }
     byte = (uint8_t)(byte << 1);

@@ -1,6 +1,7 @@
 package org.myrialith.firmware;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,8 @@ import org.myrialith.drive.InputSort;
 import org.myrialith.effects.Recipe;
 import org.myrialith.frames.Characters;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.SegmentDigits;
@@ -133,22 +136,38 @@ final class CueGadgets {
         Recipe one =
             own.get().with(1 + random.nextInt(4), 17 + random.nextInt(90), own.get().layers());
         recipes.add(one);
-        clips.add(new Clip(id, "Effect", fixture.id(), base.baked(one)));
+        clips.add(new Clip(id, "Effect", fixture.id(), number % 3 == 1, base.baked(one)));
       } else if (random.nextInt(4) > 0) {
         int frames = 1 + random.nextInt(4);
         int hold = 17 + random.nextInt(90);
+        List<Frame> made = SwitchedGadgets.frames(fixture, frames, hold, random.nextLong());
+        Random apart = new Random(31L * number + fixture.id().hashCode());
+        boolean through = number % 3 > 0 && apart.nextBoolean();
         clips.add(
-            new Clip(
-                id,
-                "Clip",
-                fixture.id(),
-                SwitchedGadgets.frames(fixture, frames, hold, random.nextLong())));
+            new Clip(id, "Clip", fixture.id(), through, through ? withHoles(made, apart) : made));
       }
       if (random.nextInt(3) == 0) {
         readouts.add(readout("r" + number + fixture.id(), fixture.id()));
       }
     }
     return new Scene("s" + number, "Scene " + number, clips, recipes, List.of(), readouts);
+  }
+
+  /** The same frames with about half of their cells dark. */
+  private static List<Frame> withHoles(List<Frame> frames, Random random) {
+    return frames.stream()
+        .map(
+            frame -> {
+              byte[] rgb = frame.picture().rgb();
+              for (int cell = 0; cell < rgb.length; cell += 3) {
+                if (random.nextBoolean()) {
+                  Arrays.fill(rgb, cell, cell + 3, (byte) 0);
+                }
+              }
+              Picture seen = frame.picture();
+              return new Frame(Picture.of(seen.columns(), seen.rows(), rgb), frame.holdMillis());
+            })
+        .toList();
   }
 
   private Readout readout(String id, String fixture) {

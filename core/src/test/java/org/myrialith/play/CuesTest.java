@@ -11,11 +11,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.colour.ColourSettings;
+import org.myrialith.colour.Levels;
 import org.myrialith.cues.Becomes;
 import org.myrialith.cues.Clears;
 import org.myrialith.cues.Condition;
@@ -493,6 +495,35 @@ class CuesTest {
     assertThat(engine.shown()).contains(0);
     run(engine, 520, 1);
     assertThat(engine.shown()).containsExactly(1);
+  }
+
+  /** A dot over a red scene: it is seen itself, and all else of the scene beneath. */
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void darkPixelsShowWhatLiesBeneathOrHideIt(boolean through) {
+    byte[] rgb = new byte[300];
+    rgb[4] = (byte) 255; // the second pixel is green
+    Clip dot =
+        new Clip("kd", "Dot", "f1", through, List.of(new Frame(Picture.of(20, 5, rgb), 1000)));
+    GadgetPlan plan =
+        plan(
+            List.of(),
+            List.of(
+                scene("s1", 255),
+                Scene.empty("s2", "Dot").with(List.of(dot), List.of(), List.of())),
+            Cue.showing("u1", "Rest", new PowerOn(), "s1"),
+            Cue.showing("u2", "Dot", press(Press.How.DOWN), "s2").at(1, Clears.NOTHING));
+    CueEngine engine = new CueEngine(plan.cueTable().orElseThrow());
+    Levels before = engine.levels().get(0);
+    run(engine, 50, 1);
+    Levels now = engine.levels().get(0);
+    assertThat(engine.shown()).hasSize(2);
+    for (int pixel = 0; pixel < 100; pixel++) {
+      boolean own = now.at(3 * pixel) > 0;
+      assertThat(now.at(3 * pixel + 1)).isEqualTo(!own && through ? before.at(3 * pixel + 1) : 0);
+    }
+    assertThat(IntStream.range(0, 100).filter(p -> now.at(3 * p) > 0)).hasSize(1);
+    assertThat(plan.cueTable().orElseThrow().scenes().get(2).hides(0)).isEqualTo(!through);
   }
 
   /** Half way it is dimmer, at the end it is gone: it neither stays lit nor is cut off. */

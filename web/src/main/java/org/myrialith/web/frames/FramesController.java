@@ -139,7 +139,22 @@ class FramesController {
         fixture,
         frame,
         "Named a clip",
-        clip -> new Clip(clip.id(), name, clip.fixture(), clip.frames()));
+        clip -> new Clip(clip.id(), name, clip.fixture(), clip.seeThrough(), clip.frames()));
+  }
+
+  @PostMapping("/{fixture}/through")
+  ModelAndView through(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam boolean through) {
+    return editClip(
+        id,
+        base,
+        fixture,
+        0,
+        through ? "Made dark pixels see-through" : "Made dark pixels dark",
+        clip -> clip.seeingThrough(through));
   }
 
   @PostMapping("/{fixture}/{frame}/hold")

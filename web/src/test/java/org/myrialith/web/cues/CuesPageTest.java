@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.cues.Cue;
 import org.myrialith.cues.Press;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.frames.Clip;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
@@ -97,6 +98,18 @@ class CuesPageTest {
       screen.holdAccessible();
       assertThat(application.stored(id).scene("s2").orElseThrow().readouts().get(0).text())
           .isEqualTo("{minute:02}");
+      // a dot of its own does not hide what lies beneath
+      page.navigate(application.address() + "/gadgets/" + id + "/frames");
+      button(page, "Start with a dark frame").click();
+      screen.onRevision(7);
+      button(page, "Let dark pixels show what lies beneath").click();
+      screen.onRevision(8);
+      assertThat(page.locator(".through")).containsText("the scenes beneath it are seen");
+      assertThat(application.stored(id).clips()).allMatch(Clip::seeThrough);
+      screen.holdAccessible();
+      button(page, "Let dark pixels hide what lies beneath").click();
+      screen.onRevision(9);
+      assertThat(application.stored(id).clips()).noneMatch(Clip::seeThrough);
     }
   }
 }
