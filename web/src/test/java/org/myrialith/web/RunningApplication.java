@@ -52,7 +52,10 @@ public final class RunningApplication {
     }
     context =
         SpringApplication.run(
-            MyrialithApplication.class, "--server.port=0", "--myrialith.demo=true");
+            MyrialithApplication.class,
+            "--server.port=0",
+            "--myrialith.demo=true",
+            "--myrialith.turn-seconds=2");
     address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
   }
 

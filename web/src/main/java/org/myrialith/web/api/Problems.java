@@ -3,6 +3,7 @@ package org.myrialith.web.api;
 import java.util.List;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.web.store.BusyException;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.StoreTrouble;
 import org.springframework.core.Ordered;
@@ -38,6 +39,11 @@ class Problems extends ResponseEntityExceptionHandler {
   })
   ProblemDetail storeTrouble(Exception e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, StoreTrouble.words(e));
+  }
+
+  @ExceptionHandler
+  ProblemDetail busy(BusyException e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
   }
 
   @ExceptionHandler

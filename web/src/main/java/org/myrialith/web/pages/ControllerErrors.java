@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.web.store.BusyException;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
 import org.myrialith.web.store.StoreTrouble;
@@ -98,6 +99,11 @@ class ControllerErrors {
           .ifPresent(stuck -> page.addObject("stuck", stuck));
     }
     return page;
+  }
+
+  @ExceptionHandler(BusyException.class)
+  ModelAndView busy(BusyException e) {
+    return page(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage(), List.of());
   }
 
   @ExceptionHandler({

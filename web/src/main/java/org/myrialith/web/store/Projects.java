@@ -18,7 +18,9 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.myrialith.finding.InputException;
+import org.myrialith.frames.Clip;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.Gadget;
 import org.myrialith.gadget.GadgetJson;
@@ -39,6 +41,9 @@ public class Projects {
   /** Days that a deleted project can be brought back. */
   public static final int KEPT_DAYS = 30;
 
+  /** Cells of all frames from which on a gadget is large. */
+  private static final long LARGE_CELLS = 150_000;
+
   private static final Logger LOG = LoggerFactory.getLogger(Projects.class);
 
   private static final Pattern PICTURE_HASH =
@@ -51,6 +56,9 @@ public class Projects {
   private final TransactionTemplate transaction;
   private final Cache<Revision.Key, GadgetPlan> plans =
       Caffeine.newBuilder().maximumWeight(KEPT_BYTES).weigher(Projects::weight).build();
+
+  /** Gadgets whose plans take long. */
+  private final Cache<UUID, Boolean> large = Caffeine.newBuilder().maximumSize(10_000).build();
 
   Projects(
       ProjectTable projects,
@@ -116,6 +124,7 @@ public class Projects {
     int number = save(project, gadget, null, false, summary);
     project.standOn(number, gadget.title(), clock.instant());
     plans.put(new Revision.Key(project.getId(), number), checked);
+    weigh(project.getId(), gadget);
     return project.getId();
   }
 
@@ -217,6 +226,30 @@ public class Projects {
         : known;
   }
 
+  /** Returns whether a gadget is known to be large: its frames have many cells. */
+  public boolean large(UUID id) {
+    return large.getIfPresent(id) != null;
+  }
+
+  private static long cells(Clip clip) {
+    Picture first = clip.frames().get(0).picture();
+    return (long) clip.frames().size() * first.columns() * first.rows();
+  }
+
+  private void weigh(UUID id, Gadget gadget) {
+    long cells =
+        Stream.concat(
+                gadget.clips().stream(),
+                gadget.cues().scenes().stream().flatMap(scene -> scene.clips().stream()))
+            .mapToLong(Projects::cells)
+            .sum();
+    if (cells > LARGE_CELLS) {
+      large.put(id, true);
+    } else {
+      large.invalidate(id);
+    }
+  }
+
   /** Returns whether the plan of a revision is worked out and kept. */
   public boolean known(UUID id, int revision) {
     return plans.getIfPresent(new Revision.Key(id, revision)) != null;
@@ -227,6 +260,7 @@ public class Projects {
     GadgetPlan known = plans.getIfPresent(key);
     if (known == null) {
       known = GadgetPlan.of(read(row.getGadget()));
+      weigh(key.projectId(), known.gadget());
       plans.put(key, known);
     }
     return known;
