@@ -91,15 +91,18 @@ class RoughNetworkTest {
       page.keyboard().press("ArrowRight");
       assertThat(state(page)).not().hasText("saved");
       assertThat(state(page)).hasText("saved");
+      held(page);
       screen.button("Copy it").click();
       assertThat(state(page)).hasText("saving Copy it");
       assertThat(screen.button("Copy it")).hasAttribute("aria-busy", "true");
+      letGo(page);
       assertThat(state(page)).hasText("saved");
       page.navigate(application.address() + "/gadgets/" + id + "/frames?fixture=f1");
-      slow(page);
+      held(page);
       page.locator("lit-easel canvas").focus();
       page.keyboard().press("Space");
       assertThat(state(page)).containsText("saving a stroke");
+      letGo(page);
       assertThat(state(page)).hasText("saved");
       assertThat(application.head(id)).isEqualTo(5);
     }

@@ -82,6 +82,20 @@ public record Sheet(
     return by.entrySet().stream().map(e -> new About(e.getKey(), e.getValue())).toList();
   }
 
+  private static boolean asks(Finding finding) {
+    return finding.verdict() != Verdict.HOLDS || !finding.remedies().isEmpty();
+  }
+
+  /** Returns findings that want something done, or offer it. */
+  public List<Finding> asking() {
+    return findings.stream().filter(Sheet::asks).toList();
+  }
+
+  /** Returns findings that only say what holds. */
+  public List<Finding> held() {
+    return findings.stream().filter(finding -> !asks(finding)).toList();
+  }
+
   /** Returns whether there are so many numbers that those about single things stand folded. */
   public boolean folded() {
     return reckonings.size() > MOST_IN_SIGHT;
