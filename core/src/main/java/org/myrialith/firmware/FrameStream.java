@@ -141,7 +141,7 @@ record FrameStream(
    */
   private record Best(Base base, long about) {
     /** As much is looked at (bytes), but two frames at least. */
-    private static final int SAMPLE = 16_000;
+    private static final int SAMPLE = 8_000;
 
     static Best of(Packing.Frame row, boolean moves) {
       byte[] levels = row.levels().toBytes();

@@ -106,7 +106,12 @@ class CatchingTest {
         open(Fixture.of("f1", "Panel", panel, 400, 60), Fixture.of("f2", "Loose", loose, 0, 0))) {
       Page page = screen.page();
       for (double[] dot : new double[][] {{0, 0}, {300, 10}, {150, 160}}) {
-        page.locator(".picks a", new Page.LocatorOptions().setHasText("Panel")).click();
+        // the panel may be picked already: its page has to have come before the next click
+        page.waitForResponse(
+            answer -> answer.url().contains("fixture=f1"),
+            () -> page.locator(".picks a", new Page.LocatorOptions().setHasText("Panel")).click());
+        page.waitForFunction(
+            "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
         assertThat(page.locator(".piece-picked")).hasAttribute("data-fixture", "f1");
         double[] at = screen.at(dot[0], dot[1]);
         page.mouse().click(at[0] + 3, at[1]);
