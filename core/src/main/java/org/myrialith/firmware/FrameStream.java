@@ -149,32 +149,33 @@ record FrameStream(
       int looked = Math.min(levels.length, Math.max(2, SAMPLE / frame) * frame);
       byte[] first = Arrays.copyOf(levels, looked);
       Best best = null;
-      for (Base base : Base.values()) {
-        if (moves || base.compareTo(Base.MOVED_ON) < 0) {
-          long about = deflated(differences(first, frame, row.width(), base));
-          about = about * levels.length / looked;
-          if (best == null || about < best.about) {
-            best = new Best(base, about);
+      Deflater deflater = new Deflater(Deflater.BEST_SPEED); // dear to make, cheap to use again
+      try {
+        for (Base base : Base.values()) {
+          if (moves || base.compareTo(Base.MOVED_ON) < 0) {
+            long about = deflated(deflater, differences(first, frame, row.width(), base));
+            about = about * levels.length / looked;
+            if (best == null || about < best.about) {
+              best = new Best(base, about);
+            }
           }
         }
+      } finally {
+        deflater.end();
       }
       return best;
     }
 
-    private static int deflated(byte[] data) {
-      Deflater deflater = new Deflater(Deflater.BEST_SPEED);
-      try {
-        deflater.setInput(data);
-        deflater.finish();
-        byte[] out = new byte[4096];
-        int bytes = 0;
-        while (!deflater.finished()) {
-          bytes += deflater.deflate(out);
-        }
-        return bytes;
-      } finally {
-        deflater.end();
+    private static int deflated(Deflater deflater, byte[] data) {
+      deflater.reset();
+      deflater.setInput(data);
+      deflater.finish();
+      byte[] out = new byte[4096];
+      int bytes = 0;
+      while (!deflater.finished()) {
+        bytes += deflater.deflate(out);
       }
+      return bytes;
     }
   }
 
