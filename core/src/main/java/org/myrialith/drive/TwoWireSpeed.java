@@ -8,8 +8,8 @@ public enum TwoWireSpeed {
   STANDARD(26, 24, 1000e-9),
   /** I2C at 400 kHz: low 1.3 µs, high 0.6 µs, rise 0.3 µs at most (UM10204). */
   FAST(6, 4, 300e-9),
-  /** I2C up to 1 MHz: low 0.5 µs, high 0.26 µs, rise 0.12 µs at most (UM10204). */
-  FAST_PLUS(1, 1, 120e-9),
+  /** I2C up to 1 MHz: low 0.5 µs, high 0.26 µs beside the rise, rise 0.12 µs at most (UM10204). */
+  FAST_PLUS(1, 2, 120e-9),
   /** Display drivers: 250 kHz at most (data of the class). */
   DISPLAY(9, 9, 1000e-9);
 

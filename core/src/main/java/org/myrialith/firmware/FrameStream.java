@@ -45,7 +45,7 @@ record FrameStream(
 
   /** What a frame lies on. */
   enum Base {
-    /** Nothing: each frame is told whole. */
+    /** Nothing: each frame is coded in full. */
     DARK,
     /** The frame before. */
     BEFORE,
@@ -85,7 +85,9 @@ record FrameStream(
     return first.size() * first.bytesEach();
   }
 
-  /** Returns what clips would take by a common compressor, about; a bound for what is never. */
+  /**
+   * Returns what a common compressor makes of clips, about (bytes); beyond any flash if too much.
+   */
   static long guess(Set<Packing.Frame> rows) {
     if (tooMuch(rows)) {
       return Integer.MAX_VALUE;
@@ -99,7 +101,10 @@ record FrameStream(
   }
 
   private static boolean tooMuch(Set<Packing.Frame> rows) {
-    return rows.stream().mapToLong(row -> row.levels().toBytes().length).sum() > MOST_BYTES;
+    return rows.stream()
+            .mapToLong(row -> (long) row.levels().size() * row.levels().bytesEach())
+            .sum()
+        > MOST_BYTES;
   }
 
   private static boolean alike(Set<Packing.Frame> rows) {

@@ -88,7 +88,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return work.kept().stream().filter(packed::streams).toList();
   }
 
-  /** Returns the clips whose frames are told apart by number, as they are numbered. */
+  /** Returns the clips whose frames have an offset each, in the order of their numbers. */
   private List<ClipLevels> apart() {
     return work.kept().stream().filter(clip -> !packed.streams(clip)).toList();
   }
@@ -98,7 +98,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return !streams().isEmpty() && apart().stream().noneMatch(clip -> clip.plan().dims());
   }
 
-  /** Returns whether every clip holds all of its frames alike, which is then told once. */
+  /** Returns whether every clip holds all of its frames alike, which is then stored once. */
   boolean evenHolds() {
     return work.cues().isEmpty()
         && work.kept().stream()
@@ -414,7 +414,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return clip.clip().frames().get(0).holdMillis();
   }
 
-  /** Clips that are kept, those first whose frames are told apart. */
+  /** Clips that are kept, those first whose frames have an offset each. */
   private Stream<ClipLevels> inOrder() {
     return Stream.concat(apart().stream(), streams().stream());
   }

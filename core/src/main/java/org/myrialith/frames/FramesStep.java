@@ -178,12 +178,12 @@ public record FramesStep(
             "stripes-" + clip.id(),
             Verdict.TIGHT,
             phrase(
-                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; up to %s is allowed. Stripes can bring on seizures.",
+                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; at most %s is allowed. Striped patterns can trigger seizures.",
                 stripes.frame() + 1,
                 clip.name(),
                 stripes.pairs(),
                 Quantity.text(stripes.share() * 100, "%"),
-                stripes.reverses() ? ", and light and dark change places" : "",
+                stripes.reverses() ? ", reversing in the next frame" : "",
                 Quantity.text(stripes.allowed() * 100, "%")))
         .advising("Use fewer, broader stripes, less contrast, or a smaller area.")
         .restingOn(stripes.reckoning("stripes-" + clip.id()));
