@@ -4,10 +4,10 @@ import org.myrialith.parts.Controller;
 
 /** How fast two open wires with pull-ups are clocked by the exported player. */
 public enum TwoWireSpeed {
-  /** I2C at 100 kHz: low 4.7 µs, high 4.0 µs, rise 1 µs at most (UM10204). */
-  STANDARD(26, 24, 1000e-9),
-  /** I2C at 400 kHz: low 1.3 µs, high 0.6 µs, rise 0.3 µs at most (UM10204). */
-  FAST(6, 4, 300e-9),
+  /** I2C at 100 kHz: low 4.7 µs, high 4.0 µs beside the rise, rise 1 µs at most (UM10204). */
+  STANDARD(26, 29, 1000e-9),
+  /** I2C at 400 kHz: low 1.3 µs, high 0.6 µs beside the rise, rise 0.3 µs at most (UM10204). */
+  FAST(6, 5, 300e-9),
   /** I2C up to 1 MHz: low 0.5 µs, high 0.26 µs beside the rise, rise 0.12 µs at most (UM10204). */
   FAST_PLUS(1, 2, 120e-9),
   /** Display drivers: 250 kHz at most (data of the class). */
@@ -63,8 +63,8 @@ public enum TwoWireSpeed {
   /** Returns the whole microseconds that the clock rests high in portable C. */
   public int highMicros() {
     return switch (this) {
-      case STANDARD -> 4;
-      case FAST, FAST_PLUS -> 1;
+      case STANDARD -> 6;
+      case FAST, FAST_PLUS -> 1; // and the time of setting a pin
       case DISPLAY -> 2;
     };
   }

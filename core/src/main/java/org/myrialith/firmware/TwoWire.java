@@ -43,8 +43,8 @@ final class TwoWire {
     for (int one : bytes) {
       for (int bit = 0; bit < 9; bit++) {
         boolean high = bit == 8 || (one >> (lowestFirst ? bit : 7 - bit) & 1) == 1;
-        set(DATA, high, 0.5);
-        set(CLOCK, true, 0.4);
+        set(DATA, high, 0.4);
+        set(CLOCK, true, 0.5);
         set(CLOCK, false, 0.1);
       }
     }

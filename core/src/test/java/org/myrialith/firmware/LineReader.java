@@ -172,13 +172,16 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
     return all;
   }
 
-  /** All writes; the clock rests low and high at least as long as UM10204 wants of its mode. */
+  /**
+   * All writes; the clock rests low and high at least as long as UM10204 wants of its mode. High
+   * counts from 70 % of the supply, which a pull-up reaches 1.42 times the rise from 30 to 70 %
+   * after the release: ln(10 / 3) ÷ ln(7 / 3). At the longest rise, 1, 0.3 and 0.12 us.
+   */
   private List<TwoWireBus.Write> writes(BusSpeed asked, BusSpeed usual) throws IOException {
     return switch (asked == BusSpeed.USUAL ? usual : asked) {
-      case KHZ_100 -> TwoWireBus.read(dump, wires, false, 4700, 4000);
-      // high from 70 %: 0.12 us from 30 to 70 % are 0.17 us from the release on (ln 0.3 to ln 7/3)
+      case KHZ_100 -> TwoWireBus.read(dump, wires, false, 4700, 5421);
       case KHZ_1000 -> TwoWireBus.read(dump, wires, false, 500, 430);
-      default -> TwoWireBus.read(dump, wires, false, 1300, 600);
+      default -> TwoWireBus.read(dump, wires, false, 1300, 1026);
     };
   }
 
