@@ -103,20 +103,20 @@ public record Expanders(
         fixtures);
   }
 
+  private Expanders as(
+      String called,
+      ExpanderClass made,
+      int address,
+      BusSpeed speed,
+      Hookup hung,
+      List<String> ids) {
+    return new Expanders(
+        id, called, dataPin, clockPin, made, address, pullUpOhms, wireMm, speed, hung, ids);
+  }
+
   /** Returns the chips of another class, at its first address. */
   public Expanders of(ExpanderClass other) {
-    return new Expanders(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        other,
-        other.firstAddress(),
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        hookup,
-        fixtures);
+    return as(name, other, other.firstAddress(), busSpeed, hookup, fixtures);
   }
 
   /** Returns the bus with other pull-ups and wire. */
@@ -127,18 +127,7 @@ public record Expanders(
 
   /** Returns the bus at another speed. */
   public Expanders at(BusSpeed other) {
-    return new Expanders(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        sort,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        other,
-        hookup,
-        fixtures);
+    return as(name, sort, firstAddress, other, hookup, fixtures);
   }
 
   /** Returns how the exported player clocks the bus. */
@@ -148,18 +137,7 @@ public record Expanders(
 
   @Override
   public Expanders with(Hookup other) {
-    return new Expanders(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        sort,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        other,
-        fixtures);
+    return as(name, sort, firstAddress, busSpeed, other, fixtures);
   }
 
   @Override
@@ -185,24 +163,12 @@ public record Expanders(
 
   @Override
   public Expanders called(String other) {
-    return new Expanders(
-        id,
-        other,
-        dataPin,
-        clockPin,
-        sort,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        hookup,
-        fixtures);
+    return as(other, sort, firstAddress, busSpeed, hookup, fixtures);
   }
 
   @Override
   public Expanders withFixtures(List<String> ids) {
-    return new Expanders(
-        id, name, dataPin, clockPin, sort, firstAddress, pullUpOhms, wireMm, busSpeed, hookup, ids);
+    return as(name, sort, firstAddress, busSpeed, hookup, ids);
   }
 
   @Override

@@ -228,7 +228,7 @@ public record FirmwarePlan(
 
   /** What waits of streams from frame to frame (bytes). */
   private int waitingBytes(Packing.Packed part) {
-    int streams = new FramesHeader(work, packed).streams().size();
+    int streams = new StreamTables(work, packed).clips().size();
     int deepest = part.dictionary().orElseThrow().deepest();
     return streams * work.target().streamBytes(deepest, streams > 1, banked());
   }

@@ -178,7 +178,7 @@ enum FirmwareTarget {
       packed.packings().forEach(packing -> bill.add(piece(packing)));
       bill.add("another packing", packed.parts().size() - 1);
       packed.byDictionary().ifPresent(p -> ways(packed, work, bill));
-      packed.asStreams().ifPresent(p -> streams(new FramesHeader(work, packed), p, bill));
+      packed.asStreams().ifPresent(p -> streams(new StreamTables(work, packed), p, bill));
     }
     FramesHeader frames = new FramesHeader(work, packed);
     bill.addIf(frames.evenHolds(), "one hold a clip").addIf(frames.shortOffsets(), "short offsets");
@@ -197,12 +197,12 @@ enum FirmwareTarget {
   }
 
   /** What streams lie on, and what tells them apart. */
-  private static void streams(FramesHeader frames, Packing.Packed part, CodeBill bill) {
+  private static void streams(StreamTables streams, Packing.Packed part, CodeBill bill) {
     FrameStream stream = part.stream().orElseThrow();
     stream.bases().forEach(base -> bill.add("stream on " + piece(base)));
     bill.addIf(part.dictionary().orElseThrow().ruleBytes() > 2, "long rules")
         .addIf(stream.unitBytes() > 1, "stream of pixels")
-        .addIf(frames.streams().size() > 1, "several streams");
+        .addIf(streams.clips().size() > 1, "several streams");
   }
 
   private static String piece(FrameStream.Base base) {

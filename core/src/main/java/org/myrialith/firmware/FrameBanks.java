@@ -16,29 +16,32 @@ final class FrameBanks {
   /** Most bytes of one array: the compiler for 8-bit cores takes 32 767. */
   static final int MOST_BYTES = 32_000;
 
-  private final List<ByteArrayOutputStream> arrays = new ArrayList<>();
+  private final PackedClips packed;
+
+  /** Bytes of each array. */
+  private final List<Integer> sizes = new ArrayList<>();
 
   /** Array and place in it of the data of a frame. */
   private final Map<byte[], int[]> places = new IdentityHashMap<>();
 
   FrameBanks(PackedClips packed) {
+    this.packed = packed;
     packed.data().forEach(this::add);
-    if (arrays.isEmpty()) { // all is worked out; an array is never empty
-      arrays.add(new ByteArrayOutputStream());
-      arrays.get(0).write(0);
+    if (sizes.isEmpty()) {
+      sizes.add(0);
     }
   }
 
   private void add(byte[] data) {
-    if (arrays.isEmpty() || last().size() + data.length > MOST_BYTES) {
-      arrays.add(new ByteArrayOutputStream());
+    if (sizes.isEmpty() || last() + data.length > MOST_BYTES) {
+      sizes.add(0);
     }
-    places.put(data, new int[] {arrays.size() - 1, last().size()});
-    last().writeBytes(data);
+    places.put(data, new int[] {sizes.size() - 1, last()});
+    sizes.set(sizes.size() - 1, last() + data.length);
   }
 
-  private ByteArrayOutputStream last() {
-    return arrays.get(arrays.size() - 1);
+  private int last() {
+    return sizes.get(sizes.size() - 1);
   }
 
   /** Returns whether frames need more than one array. */
@@ -48,7 +51,7 @@ final class FrameBanks {
 
   /** Returns how many there are. */
   int count() {
-    return arrays.size();
+    return sizes.size();
   }
 
   /** Returns the number of the array that has the data of a frame. */
@@ -68,8 +71,8 @@ final class FrameBanks {
    */
   String text(int step) {
     StringBuilder out = new StringBuilder();
-    if (arrays.size() == 1) {
-      out.append(array("frame_data", arrays.get(0)));
+    if (sizes.size() == 1) {
+      out.append(array("frame_data", 0));
       out.append(
           """
           typedef const uint8_t *data_at_t;
@@ -89,10 +92,10 @@ final class FrameBanks {
       return out.toString();
     }
     StringBuilder cases = new StringBuilder();
-    for (int b = 0; b < arrays.size(); b++) {
-      out.append(array("frame_data_" + b, arrays.get(b)));
+    for (int b = 0; b < sizes.size(); b++) {
+      out.append(array("frame_data_" + b, b));
       cases.append(
-          b + 1 < arrays.size()
+          b + 1 < sizes.size()
               ? phrase("    case %d:\n      return BANK_AT(frame_data_%d);\n", b, b)
               : phrase("    default:\n      return BANK_AT(frame_data_%d);\n", b));
     }
@@ -124,7 +127,12 @@ final class FrameBanks {
     return out.toString();
   }
 
-  private static String array(String name, ByteArrayOutputStream array) {
+  private String array(String name, int number) {
+    ByteArrayOutputStream array = new ByteArrayOutputStream();
+    packed.data().filter(data -> bank(data) == number).forEach(array::writeBytes);
+    if (array.size() == 0) {
+      array.write(0); // all is worked out; an array is never empty
+    }
     return CTable.text("uint8_t", name, "PROGMEM", CTable.bytes(array.toByteArray()));
   }
 }

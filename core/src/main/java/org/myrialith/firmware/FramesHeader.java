@@ -83,9 +83,9 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     return NO_ORDER;
   }
 
-  /** Returns the clips that are streams, as they are numbered. */
-  List<ClipLevels> streams() {
-    return work.kept().stream().filter(packed::streams).toList();
+  /** Returns the clips that are streams, and their tables. */
+  StreamTables streams() {
+    return new StreamTables(work, packed);
   }
 
   /** Returns the clips whose frames have an offset each, in the order of their numbers. */
@@ -95,7 +95,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
 
   /** Returns whether all clips of levels that are kept are streams. */
   boolean onlyStreams() {
-    return !streams().isEmpty() && apart().stream().noneMatch(clip -> clip.plan().dims());
+    return streams().any() && apart().stream().noneMatch(clip -> clip.plan().dims());
   }
 
   /** Returns whether every clip holds all of its frames alike, which is then stored once. */
@@ -109,11 +109,6 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
   /** Returns whether any table is asked by the number of a frame. */
   private boolean numbered() {
     return !apart().isEmpty() || !evenHolds() || limiter().isPresent();
-  }
-
-  /** Returns whether a stream has another number than its clip. */
-  private boolean streamsAmongOthers() {
-    return streams().size() < clips().size();
   }
 
   /** Returns whether a byte is enough to tell where a frame begins. */
@@ -142,21 +137,8 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     int offset = banked() ? 3 : 2;
     int start = shortOffsets() ? 1 : offset;
     int holds = evenHolds() ? 2 * clips().size() : 2 * Math.max(1, frames(work.kept()));
-    int starts = streams().isEmpty() ? Math.max(1, frames(apart())) : frames(apart());
-    return holds + start * starts + waysToStreams(offset);
-  }
-
-  private int waysToStreams(int offset) {
-    int streams = streams().size();
-    return streams == 0
-        ? 0
-        : streams * offset
-            + (stream().even() ? 0 : streams)
-            + (streamsAmongOthers() ? clips().size() : 0);
-  }
-
-  private FrameStream stream() {
-    return packed.asStreams().flatMap(Packing.Packed::stream).orElseThrow();
+    int starts = Math.max(streams().any() ? 0 : 1, frames(apart()));
+    return holds + start * starts + streams().bytes(offset);
   }
 
   /** Returns the bytes of flash that the tables take, frame data included. */
@@ -335,25 +317,10 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
         case DICTIONARY -> codes(out, part);
         case STREAM -> {
           codes(out, part);
-          ofStreams(out);
+          streams().constants(out);
         }
         case RAW, RUNS -> {}
       }
-    }
-  }
-
-  private void ofStreams(StringBuilder out) {
-    define(out, "STREAMS", streams().size() + "u");
-    define(out, "STREAM_UNIT", stream().unitBytes() + "u");
-    define(out, "PIXEL_BYTES", stream().pixelBytes() + "u");
-    for (FrameStream.Base base : stream().bases()) {
-      define(out, "ON_" + base, base.ordinal() + "u");
-    }
-    if (stream().even()) {
-      define(out, "STREAM_BASE", "ON_" + stream().bases().iterator().next());
-    }
-    if (streamsAmongOthers()) {
-      define(out, "STREAMS_AMONG_OTHERS", "1");
     }
   }
 
@@ -369,7 +336,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     }
   }
 
-  private static void define(StringBuilder out, String name, String value) {
+  static void define(StringBuilder out, String name, String value) {
     out.append("#define ").append(name).append(' ').append(value).append('\n');
   }
 
@@ -416,7 +383,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
 
   /** Clips that are kept, those first whose frames have an offset each. */
   private Stream<ClipLevels> inOrder() {
-    return Stream.concat(apart().stream(), streams().stream());
+    return Stream.concat(apart().stream(), streams().clips().stream());
   }
 
   private static String palette(Packing packing) {
@@ -549,48 +516,22 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
     int step = offsetStep(banks);
     if (step > 0) {
       table(out, "uint8_t", "frame_offset", all.stream().map(data -> banks.offset(data) / step));
-    } else if (!all.isEmpty() || streams().isEmpty()) {
+    } else if (!all.isEmpty() || !streams().any()) {
       words(out, "frame_offset", orZero(all.stream().map(banks::offset).toList()));
       if (banked()) {
         table(out, "uint8_t", "frame_bank", all.stream().map(banks::bank));
       }
     }
-    if (!streams().isEmpty()) {
-      streams(out, banks);
+    if (streams().any()) {
+      streams().tables(out, banks, banked());
     }
   }
 
-  /** Where each stream begins, what its frames lie on, and which clip it is. */
-  private void streams(StringBuilder out, FrameBanks banks) {
-    List<byte[]> all = streams().stream().flatMap(packed::data).toList();
-    words(out, "stream_offset", all.stream().map(banks::offset).toList());
-    if (banked()) {
-      table(out, "uint8_t", "stream_bank", all.stream().map(banks::bank));
-    }
-    if (!stream().even()) {
-      table(
-          out,
-          "uint8_t",
-          "stream_base",
-          streams().stream()
-              .map(clip -> stream().on().get(packed.frames(clip).findFirst().orElseThrow()))
-              .map(Enum::ordinal));
-    }
-    if (streamsAmongOthers()) {
-      table(
-          out,
-          "uint8_t",
-          "clip_stream",
-          clips().stream().map(clip -> Math.max(0, streams().indexOf(clip))));
-    }
-  }
-
-  private static void words(StringBuilder out, String name, List<Integer> values) {
+  static void words(StringBuilder out, String name, List<Integer> values) {
     table(out, "uint16_t", name, values.stream());
   }
 
-  private static void table(
-      StringBuilder out, String type, String name, Stream<? extends Number> values) {
+  static void table(StringBuilder out, String type, String name, Stream<? extends Number> values) {
     out.append(CTable.text(type, name, "TABLE", values));
   }
 }
