@@ -8,22 +8,13 @@ import java.util.Optional;
 import java.util.Set;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
-import org.myrialith.drive.ClockedPlan;
-import org.myrialith.drive.DirectPins;
-import org.myrialith.drive.DisplayClass;
-import org.myrialith.drive.DisplayPlan;
-import org.myrialith.drive.ExpanderPlan;
-import org.myrialith.drive.OneWirePlan;
-import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.Run;
-import org.myrialith.drive.ScannedCircuit;
-import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
-import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
@@ -73,7 +64,7 @@ public record WayTable(List<Way> ways) {
 
     WayTable table() {
       List<Way> ways = new ArrayList<>();
-      for (CircuitStart start : CircuitStart.values()) {
+      for (CircuitStart start : CircuitKinds.STARTS) {
         ways.add(way(start));
       }
       return new WayTable(ways);
@@ -85,19 +76,14 @@ public record WayTable(List<Way> ways) {
 
     private Way way(CircuitStart start) {
       Circuit circuit = start.beside(others, brief.controller(), "way", layout, fixtures);
-      if (circuit instanceof DirectPins pins) {
-        circuit = CircuitPins.enough(pins, others, layout, brief);
-      }
-      if (circuit instanceof ScannedCircuit matrix) {
-        circuit = CircuitPins.enough(matrix, others, layout, brief);
-      }
+      circuit = CircuitPins.enough(circuit, others, layout, brief);
       Optional<EmitterClass> wrong = wrong(circuit);
       if (wrong.isPresent()) {
         String why = phrase("does not drive: %s", wrong.get().kind().title());
         return new Way(start.key(), start.title(), Optional.of(why), NOTHING);
       }
       CircuitPlan plan = circuit.plan(layout, brief);
-      return new Way(start.key(), start.title(), whyNot(circuit, plan), numbers(plan));
+      return new Way(start.key(), start.title(), whyNot(plan), numbers(plan));
     }
 
     private static final Way.Numbers NOTHING =
@@ -110,9 +96,9 @@ public record WayTable(List<Way> ways) {
           .findFirst();
     }
 
-    private Optional<String> whyNot(Circuit circuit, CircuitPlan plan) {
+    private Optional<String> whyNot(CircuitPlan plan) {
       int free = (int) brief.controller().pins().stream().filter(p -> !taken().contains(p)).count();
-      int wants = plan instanceof PinPlan ? plan.channels() : circuit.pins().size();
+      int wants = plan.wantedPins();
       if (wants > free) {
         return Optional.of(phrase("wants %d pins; %d are free", wants, free));
       }
@@ -134,29 +120,24 @@ public record WayTable(List<Way> ways) {
 
     private Way.Numbers numbers(CircuitPlan plan) {
       BillOfParts parts = BillOfParts.of(plan);
-      SwitchedPlan switched = plan instanceof SwitchedPlan s ? s : null;
-      int pins = plan instanceof PinPlan ? plan.channels() : plan.circuit().pins().size();
-      int chips = switched == null ? 0 : switched.chips();
-      int wires = wires(plan, pins);
+      int wires = plan.wires(fixtures.size());
       return new Way.Numbers(
-          pins,
-          chips,
-          chips == 0 ? 0 : switched.map().spare(),
+          plan.wantedPins(),
+          plan.chips(),
+          plan.spareOutputs(),
           parts.count(PartSort.RESISTOR),
           parts.switches(),
           wires,
-          addressed(plan) ? chips : 0,
-          bits(plan),
+          plan.addressed() ? plan.chips() : 0,
+          plan.frameBits(),
           plan.frameSeconds(),
           plan.levelBits(),
           DriverCode.seconds(plan) * FRAMES_A_SECOND,
           DriverCode.ramBytes(plan),
           DriverCode.bytes(plan),
-          parts.leads() + 2 * wires + (switched == null ? 0 : lightJoints()),
+          parts.leads() + 2 * wires + (plan.soldersLights() ? lightJoints() : 0),
           parts.cost(others.prices()),
-          plan instanceof DisplayPlan display
-              ? display.circuit().sort().duty(display.circuit().brightness())
-              : plan instanceof ScannedPlan scanned ? scanned.timing().duty() : 1);
+          plan.duty());
     }
 
     /** Leads of the lights themselves: two for each die, one shared by several of a package. */
@@ -168,39 +149,6 @@ public record WayTable(List<Way> ways) {
                 return s.count() * (dies == 1 ? 2 : dies + 1);
               })
           .sum();
-    }
-
-    /** Signals with plus and ground to each fixture; pins have a wire for each channel. */
-    private int wires(CircuitPlan plan, int pins) {
-      return plan instanceof PinPlan
-          ? pins + fixtures.size()
-          : fixtures.size() * (plan.circuit().pins().size() + 2);
-    }
-
-    private static boolean addressed(CircuitPlan plan) {
-      return plan instanceof ExpanderPlan
-          || plan instanceof DisplayPlan display && display.circuit().sort() == DisplayClass.I2C;
-    }
-
-    private static long bits(CircuitPlan plan) {
-      if (plan instanceof ExpanderPlan expanders) {
-        return 9L * expanders.map().chips() * expanders.circuit().sort().writeBytes();
-      }
-      if (plan instanceof DisplayPlan display) {
-        int digits = display.circuit().sort().digits();
-        if (display.circuit().sort() == DisplayClass.I2C) {
-          return 9L * display.map().chips() * DisplayPlan.I2C_BYTES;
-        }
-        return display.circuit().sort().chained()
-            ? 16L * display.map().chips() * digits
-            : 9L * (digits + 3);
-      }
-      if (plan instanceof ClockedPlan || plan instanceof OneWirePlan) {
-        return (long) plan.channels() * plan.levelBits();
-      }
-      return plan instanceof PinPlan pins
-          ? pins.channels()
-          : 8L * ((SwitchedPlan) plan).map().bytes();
     }
   }
 }

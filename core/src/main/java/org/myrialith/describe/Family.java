@@ -11,18 +11,17 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The kinds of a sealed interface, in the order of its permits clause. Each permitted record
- * declares a public constant {@code KIND}; one that does not fails when the family is loaded, so
- * that no kind can be forgotten.
+ * The kinds of an interface, told apart by a field: of a sealed one in the order of its permits
+ * clause, where each permitted record declares a public constant {@code KIND} (one that does not
+ * fails when the family is loaded), or those of a list.
  */
 public final class Family<T> implements Type<T> {
   private final String keyField;
   private final Map<String, Kind<? extends T>> byKey = new LinkedHashMap<>();
   private final Map<Class<?>, Kind<? extends T>> byClass = new LinkedHashMap<>();
 
-  private Family(String keyField, Class<T> type) {
+  private Family(String keyField) {
     this.keyField = keyField;
-    add(type);
   }
 
   /** A sealed interface within one stands for all that it permits. */
@@ -32,11 +31,14 @@ public final class Family<T> implements Type<T> {
         add(permitted);
         continue;
       }
-      Kind<? extends T> kind = declared(permitted);
-      byClass.put(permitted, kind);
-      if (byKey.put(kind.key(), kind) != null) {
-        throw new IllegalArgumentException("two kinds are called " + kind.key());
-      }
+      add(permitted, declared(permitted));
+    }
+  }
+
+  private void add(Class<?> type, Kind<? extends T> kind) {
+    byClass.put(type, kind);
+    if (byKey.put(kind.key(), kind) != null) {
+      throw new IllegalArgumentException("two kinds are called " + kind.key());
     }
   }
 
@@ -55,7 +57,20 @@ public final class Family<T> implements Type<T> {
    * @param keyField name of the field that says which kind it is
    */
   public static <T> Family<T> of(String keyField, Class<T> type) {
-    return new Family<>(keyField, type);
+    Family<T> family = new Family<>(keyField);
+    family.add(type);
+    return family;
+  }
+
+  /**
+   * Returns the family of those kinds, whose records may stand in packages of their own.
+   *
+   * @param keyField name of the field that says which kind it is
+   */
+  public static <T> Family<T> of(String keyField, List<Kind<? extends T>> kinds) {
+    Family<T> family = new Family<>(keyField);
+    kinds.forEach(kind -> family.add(kind.usual().getClass(), kind));
+    return family;
   }
 
   /** Returns the name of the field that says which kind it is. */

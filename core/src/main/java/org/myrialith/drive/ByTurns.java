@@ -69,4 +69,9 @@ public record ByTurns(SeriesResistor resistor, double duty, double rowOhms) impl
     return new Reckoning(
         key, name, own.value(), own.unit(), own.formula(), all, Source.COMMON_PRACTICE);
   }
+
+  @Override
+  public double rowAmps(int together) {
+    return amps(together);
+  }
 }

@@ -50,11 +50,9 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
     int together = Math.max(1, plan.mostOfARow());
     for (int channel = 0; channel < plan.map().channels().size(); channel++) {
       OutputLoad load = load(channel);
-      double each =
-          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().mostAmps();
       int chip =
           Math.min(plan.map().output(channel) / circuit.sort().width(), circuit.columnChips() - 1);
-      amps[plan.map().chip(channel)][chip] += load.paths() * each;
+      amps[plan.map().chip(channel)][chip] += load.paths() * load.path().rowAmps(together);
     }
     return amps;
   }

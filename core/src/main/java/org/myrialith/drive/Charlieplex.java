@@ -123,6 +123,10 @@ public record Charlieplex(
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
+  /** Two lights between each two pins. */
+  public static final CircuitStart START =
+      new CircuitStart("charlieplex", "charlieplexed pins", id -> usual(id, List.of()));
+
   public Charlieplex {
     TextRules.id("id", id);
     name = TextRules.name("name", name);
@@ -346,5 +350,52 @@ public record Charlieplex(
         plain.onOpenPins(
             timing.duty(), resistorsAt, Side.TO_GROUND.ohms(brief.controller().stage()));
     return new ScannedPlan(this, brief, switching, map, timing);
+  }
+
+  @Override
+  public int furtherPorts() {
+    return Math.max(0, ScannedPins.ports(charliePins) - 1);
+  }
+
+  /** One at a pin serves all that hang there. */
+  @Override
+  public int resistors(ScannedPlan plan, int each) {
+    return resistorsAt == ResistorsAt.LIGHTS ? each : charliePins.size();
+  }
+
+  @Override
+  public Optional<String> resistorPlace(String part) {
+    return Optional.of(
+        resistorsAt == ResistorsAt.PINS
+            ? phrase("anode and cathode as listed; %s between each pin and its line", part)
+            : phrase("anode and cathode as listed; %s in series with each", part));
+  }
+
+  @Override
+  public Optional<Regrouped> regrouped(int turns) {
+    return alone()
+        ? Optional.of(new Regrouped("all of one anode pin together", rows()))
+        : Optional.empty();
+  }
+
+  @Override
+  public Optional<String> pinsMissing(int lights) {
+    return Optional.of(
+        phrase(
+            "%s want %s, as n pins carry n × (n − 1); %d are named.",
+            Quantity.text(lights, "lights"),
+            Quantity.text(pinsFor(lights), "pins"),
+            charliePins.size()));
+  }
+
+  @Override
+  public ScannedCircuit enough(List<String> free, Layout layout, Brief brief) {
+    int wanted = pinsFor(plan(layout, brief).map().channels().size());
+    return wanted > free.size() || wanted > MOST_PINS ? this : onPins(free.subList(0, wanted));
+  }
+
+  @Override
+  public String about(Controller controller) {
+    return "Charlieplexed: two LEDs in opposite directions between each two pins; one pin is high, one or several are low, all others are high-impedance. One LED at a time gives even but low brightness; all LEDs of one anode pin at a time are brighter and share the current of its resistor. Place the resistors at the pins: with resistors at the LEDs, two in series glow where the supply exceeds twice their forward voltage. LEDs of one colour only. ";
   }
 }

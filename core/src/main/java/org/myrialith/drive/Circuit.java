@@ -3,14 +3,20 @@ package org.myrialith.drive;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterKind;
 
-/** What drives a group of fixtures, in order, one way. Immutable. */
-public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCircuit {
+/**
+ * What drives a group of fixtures, in order, one way. Immutable; all kinds are named in one list,
+ * {@code CircuitKinds}.
+ */
+public interface Circuit {
   /** Returns the identifier, unique in the gadget. */
   String id();
 
@@ -70,6 +76,11 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
   /** Returns the circuit with another current of a channel at full level (mA). */
   Circuit withChannelCurrent(double milliamps);
 
+  /** Returns the circuit with a current that emitters of those classes can carry. */
+  default Circuit suited(List<EmitterClass> emitters) {
+    return this;
+  }
+
   /** Returns the circuit with other fixtures. */
   Circuit withFixtures(List<String> ids);
 
@@ -78,6 +89,52 @@ public sealed interface Circuit permits OneWirePixels, ClockedPixels, SwitchedCi
 
   /** Returns in a few words what it drives. */
   String drives();
+
+  /** Returns what stands in its lines between controller and first chip. */
+  default LevelShift shift() {
+    return LevelShift.NONE;
+  }
+
+  /** Returns whether a level shifter may stand in its lines. */
+  default boolean takesShift() {
+    return false;
+  }
+
+  /**
+   * Returns the pins that it takes without using them, as hardware that it sends by drives them.
+   */
+  default List<String> alsoTakes(Controller controller) {
+    return List.of();
+  }
+
+  /** Returns what is wrong with pins that the controller has, but that can't send its signals. */
+  default Optional<Finding> wrongOutput(Controller controller) {
+    return Optional.empty();
+  }
+
+  /**
+   * Returns the circuit on as many pins, rows and columns as its lights need, as far as there are
+   * enough.
+   *
+   * @param free pins that it can stand on, its own among them
+   */
+  default Circuit enough(List<String> free, Layout layout, Brief brief) {
+    return this;
+  }
+
+  /** Returns the circuit of chips and switches that logic below the supply drives. */
+  default Circuit forLowLogic() {
+    return this;
+  }
+
+  /**
+   * Returns the circuit on chips of another class; as it is where it has none such.
+   *
+   * @param sort key of the class
+   */
+  default Circuit ofSort(String sort) {
+    return this;
+  }
 
   /**
    * Works it out.

@@ -10,6 +10,7 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.layout.Fixture;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.PartSort;
 
 /**
  * What a circuit sends and what that takes. Channels stand in the order of the wire: fixture after
@@ -232,6 +233,54 @@ public interface CircuitPlan {
   /** Returns the highest refresh that the wire allows (Hz). */
   default double refreshHz() {
     return 1 / frameSeconds();
+  }
+
+  /** Returns notes on its class beside its form, with the figures that it is planned with. */
+  String about();
+
+  /** Returns the parts that it takes beside controller and lights, without its level shifter. */
+  default Map<PartSort, Integer> parts() {
+    return Map.of(PartSort.RESISTOR, circuit().pins().size());
+  }
+
+  /** Returns the pins of the controller that its channels want, named or not. */
+  default int wantedPins() {
+    return circuit().pins().size();
+  }
+
+  /** Returns the chips that it takes beside the controller. */
+  default int chips() {
+    return 0;
+  }
+
+  /** Returns whether each of its chips has an address on a bus. */
+  default boolean addressed() {
+    return false;
+  }
+
+  /** Returns the outputs of its chips that switch nothing. */
+  default int spareOutputs() {
+    return 0;
+  }
+
+  /** Returns whether its lights have leads that are soldered, as pixels have not. */
+  default boolean soldersLights() {
+    return false;
+  }
+
+  /** Returns the wires to so many fixtures: its signals with plus and ground to each. */
+  default int wires(int fixtures) {
+    return fixtures * (circuit().pins().size() + 2);
+  }
+
+  /** Returns the bits that are sent for a frame. */
+  default long frameBits() {
+    return (long) channels() * levelBits();
+  }
+
+  /** Returns the share of the time that a light may be lit (0 to 1). */
+  default double duty() {
+    return 1;
   }
 
   /** Returns its judgements. */

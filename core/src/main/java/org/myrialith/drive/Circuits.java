@@ -7,8 +7,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
@@ -30,17 +28,6 @@ public record Circuits(
 
   /** Most fixtures, and runs of some, in all circuits: the player counts them in a byte. */
   public static final int MOST_MEMBERS = 128;
-
-  /** How they stand in the format. */
-  public static final Description<Circuits> DESCRIPTION =
-      Description.of(
-          Circuits.class,
-          Field.rows("circuits", "Circuits", CircuitKinds.ALL, 0, MOST).or(List.of()),
-          Field.rows("chosen", "Chosen", Chosen.DESCRIPTION, 0, MOST)
-              .or(List.of())
-              .explained("why circuits are the way they are"),
-          Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL),
-          Field.of("reads", "Inputs", InputList.DESCRIPTION).in("inputs").or(InputList.NONE));
 
   /** Circuits without reasons, and the usual prices. */
   public Circuits(List<Circuit> circuits) {

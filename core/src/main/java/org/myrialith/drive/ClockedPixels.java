@@ -39,7 +39,7 @@ public record ClockedPixels(
     List<String> fixtures,
     PixelClass pixel,
     LevelShift shift)
-    implements Circuit, Shifted {
+    implements Circuit {
   /** Highest brightness field. */
   public static final int FULL_FIELD = 31;
 
@@ -69,6 +69,10 @@ public record ClockedPixels(
           Part.of("pixel", PixelClass.DESCRIPTION),
           LevelShift.field(),
           Members.field());
+
+  /** A line of red, green and blue. */
+  public static final CircuitStart RGB =
+      new CircuitStart("clocked-rgb", "clocked RGB pixels", id -> usual(id, List.of()));
 
   public ClockedPixels {
     TextRules.id("id", id);
@@ -177,5 +181,10 @@ public record ClockedPixels(
   @Override
   public ClockedPlan plan(Layout layout, Brief brief) {
     return new ClockedPlan(this, members(layout), brief);
+  }
+
+  @Override
+  public boolean takesShift() {
+    return true;
   }
 }

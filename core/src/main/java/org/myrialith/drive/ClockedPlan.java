@@ -177,4 +177,11 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
   public boolean sendsAt(int hertz) {
     return true;
   }
+
+  @Override
+  public String about() {
+    return phrase(
+        "Clocked pixels: mean bit rate %s. One class has a start of 32 zeros, three ones with the brightness field and 24 bits a pixel, and an end long enough for the chain; the field is a slow second dimming (some 600 Hz) that cameras can see. The other takes 24 bits a pixel and shows them after a pause of 500 µs.",
+        Quantity.text(bitHertz(), "Hz"));
+  }
 }

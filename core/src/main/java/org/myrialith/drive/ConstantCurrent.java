@@ -85,4 +85,14 @@ public record ConstantCurrent(
         Source.partClass(
             "sinks repeat the current of their setting resistor: 15 times at 1.25 V, 31.5 times at 1.24 V, 41 times at 1.21 V by class"));
   }
+
+  @Override
+  public boolean keeps() {
+    return true;
+  }
+
+  @Override
+  public Path byTurns(double duty, double rowOhms) {
+    return new KeptByTurns(this, duty);
+  }
 }

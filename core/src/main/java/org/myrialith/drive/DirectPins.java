@@ -1,5 +1,6 @@
 package org.myrialith.drive;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,38 @@ public record DirectPins(
               .explained("only some pins have a timer"),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
+
+  /** On or off. */
+  public static final CircuitStart PLAIN =
+      new CircuitStart("direct-pins", "pins of the controller", id -> usual(id, List.of()));
+
+  /** Dimmed by timers. */
+  public static final CircuitStart DIMMED =
+      new CircuitStart(
+          "dimmed-pins",
+          "pins that the controller's timers dim",
+          id -> usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Dimmed pins"));
+
+  /** Through MOSFETs. */
+  public static final CircuitStart SWITCHED =
+      new CircuitStart(
+          "switched-pins",
+          "transistors on pins",
+          id ->
+              usual(id, List.of())
+                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .called("Switches"));
+
+  /** Through MOSFETs, dimmed by timers. */
+  public static final CircuitStart DIMMED_SWITCHES =
+      new CircuitStart(
+          "dimmed-switches",
+          "transistors on pins that timers dim",
+          id ->
+              usual(id, List.of())
+                  .dimmed(PinDimming.TIMERS)
+                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .called("Dimmed switches"));
 
   public DirectPins {
     TextRules.id("id", id);
@@ -147,5 +180,17 @@ public record DirectPins(
       map = map.withDepth(PinDimming.BITS, Sending.LEVELS);
     }
     return new PinPlan(this, brief, switching, map);
+  }
+
+  @Override
+  public DirectPins enough(List<String> free, Layout layout, Brief brief) {
+    int channels = plan(layout, brief).channels();
+    List<String> all = new ArrayList<>(pins);
+    for (String pin : free) {
+      if (all.size() < channels && !pins.contains(pin)) {
+        all.add(pin);
+      }
+    }
+    return onPins(all);
   }
 }

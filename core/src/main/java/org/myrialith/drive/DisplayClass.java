@@ -1,6 +1,7 @@
 package org.myrialith.drive;
 
 import java.util.List;
+import org.myrialith.parts.PartSort;
 
 /** A class of chips that scan digits by themselves. Data are those of the classes, from memory. */
 public enum DisplayClass {
@@ -94,5 +95,14 @@ public enum DisplayClass {
   /** Returns whether chips stand in a chain. */
   public boolean chained() {
     return this == THREE_WIRE;
+  }
+
+  /** Returns what is bought. */
+  PartSort part() {
+    return switch (this) {
+      case TWO_WIRE -> PartSort.TWO_WIRE_DRIVER;
+      case THREE_WIRE -> PartSort.THREE_WIRE_DRIVER;
+      case I2C -> PartSort.I2C_DRIVER;
+    };
   }
 }

@@ -76,6 +76,22 @@ public record DisplayDrivers(
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
+  /** Three wires. */
+  public static final CircuitStart THREE_WIRE =
+      new CircuitStart("display-drivers", "three-wire display drivers", id -> usual(id, List.of()));
+
+  /** I2C. */
+  public static final CircuitStart I2C =
+      new CircuitStart(
+          "i2c-driver", "I2C display drivers", id -> usual(id, List.of()).of(DisplayClass.I2C));
+
+  /** Two wires. */
+  public static final CircuitStart TWO_WIRE =
+      new CircuitStart(
+          "two-wire-driver",
+          "a two-wire display driver",
+          id -> usual(id, List.of()).of(DisplayClass.TWO_WIRE));
+
   public DisplayDrivers {
     TextRules.id("id", id);
     name = TextRules.name("name", name);

@@ -5,6 +5,7 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -13,6 +14,7 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /** What display-driver chips take of time, memory and current. */
 public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switching, BitMap map)
@@ -316,5 +318,46 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   @Override
   public boolean sendsAt(int hertz) {
     return true;
+  }
+
+  @Override
+  public Map<PartSort, Integer> chipParts() {
+    return Map.of(circuit.sort().part(), map.chips());
+  }
+
+  /** A setting one a chip of a chain, else the pull-ups of the bus. */
+  @Override
+  public int chipResistors() {
+    return circuit.sort().chained() ? map.chips() : 2;
+  }
+
+  @Override
+  public boolean addressed() {
+    return circuit.sort() == DisplayClass.I2C;
+  }
+
+  @Override
+  public long frameBits() {
+    int digits = circuit.sort().digits();
+    return switch (circuit.sort()) {
+      case I2C -> 9L * map.chips() * I2C_BYTES;
+      case THREE_WIRE -> 16L * map.chips() * digits;
+      case TWO_WIRE -> 9L * (digits + 3);
+    };
+  }
+
+  @Override
+  public double duty() {
+    return circuit.sort().duty(circuit.brightness());
+  }
+
+  @Override
+  public String currentsTitle() {
+    return "Mean currents";
+  }
+
+  @Override
+  public String about() {
+    return "The chip scans its digits by itself: LEDs stand between a digit line and a segment line, each digit's eight outputs are its segments a to g and the point. One brightness for all. Two wires: 6 digits, common anode, one chip a pair of pins. Three wires: 8 digits a chip, common cathode, chips in a chain. I2C: 8 digits of 16 segments, common cathode, eight addresses from 112 (70 hex) on.";
   }
 }

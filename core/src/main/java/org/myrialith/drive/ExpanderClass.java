@@ -1,6 +1,7 @@
 package org.myrialith.drive;
 
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /**
  * A class of port expanders on an I2C bus: how it is told what its outputs are. Data are those of
@@ -150,5 +151,14 @@ public enum ExpanderClass {
   public int writeBytes() {
     int data = this == PWM_16 ? 4 * width : width / 8;
     return 1 + (registers.outputs < 0 ? 0 : 1) + data;
+  }
+
+  /** Returns what is bought. */
+  PartSort part() {
+    return switch (this) {
+      case QUASI_8 -> PartSort.EXPANDER_8;
+      case REGISTER_A, REGISTER_B -> PartSort.EXPANDER_16;
+      case PWM_16 -> PartSort.PWM_16;
+    };
   }
 }

@@ -4,6 +4,8 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -12,6 +14,7 @@ import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /** What port expanders take of time, memory, current and the bus. */
 public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, BitMap map)
@@ -207,5 +210,38 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   @Override
   public boolean sendsAt(int hertz) {
     return true;
+  }
+
+  @Override
+  public Map<PartSort, Integer> chipParts() {
+    return Map.of(circuit.sort().part(), map.chips());
+  }
+
+  /** The pull-ups of the bus. */
+  @Override
+  public int chipResistors() {
+    return 2;
+  }
+
+  @Override
+  public boolean addressed() {
+    return true;
+  }
+
+  @Override
+  public long frameBits() {
+    return 9L * map.chips() * circuit.sort().writeBytes();
+  }
+
+  @Override
+  public String about() {
+    List<ExpanderClass> wide = List.of(ExpanderClass.REGISTER_A, ExpanderClass.REGISTER_B);
+    return phrase(
+        "Three address pins tell eight chips apart. 8-bit ones only sink, absolute maximum %s in total; 16-bit ones %s in total. Pull-ups by the I2C specification; the bus is too slow for dimming. PWM chips dim with a clock of their own: 4096 steps at %s Hz; six address pins, from 64 (40 hex) on.",
+        Quantity.text(ExpanderClass.QUASI_8.stage().chipMilliamps() * 1e-3, "A"),
+        wide.stream()
+            .map(sort -> Quantity.text(sort.stage().chipMilliamps() * 1e-3, "A"))
+            .collect(Collectors.joining(" or ")),
+        Math.round(ExpanderClass.PWM_HERTZ));
   }
 }

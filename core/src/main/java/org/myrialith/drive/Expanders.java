@@ -69,6 +69,17 @@ public record Expanders(
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
 
+  /** On or off. */
+  public static final CircuitStart PLAIN =
+      new CircuitStart("expanders", "16-bit port expanders", id -> usual(id, List.of()));
+
+  /** With PWM of their own. */
+  public static final CircuitStart PWM =
+      new CircuitStart(
+          "pwm-chips",
+          "16-channel PWM chips on I2C",
+          id -> usual(id, List.of()).of(ExpanderClass.PWM_16).called("PWM chips"));
+
   public Expanders {
     TextRules.id("id", id);
     name = TextRules.name("name", name);

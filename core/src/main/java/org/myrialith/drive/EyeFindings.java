@@ -127,14 +127,9 @@ record EyeFindings(ScannedPlan plan) {
     if (scan.method() == ScanMethod.BIT_ANGLE && inPasses > 1.1 * timing().refreshHz()) {
       all.add(reached("bits over two passes", inPasses));
     }
-    if (plan.circuit() instanceof Charlieplex pins) {
-      if (pins.alone()) {
-        all.add(reached("all of one anode pin together", plan.mostHertz(pins.rows(), scan)));
-      }
-    } else if (turns > 1) {
-      int half = (turns + 1) / 2;
-      all.add(reached(phrase("%d rows of twice the columns", half), plan.mostHertz(half, scan)));
-    }
+    plan.circuit()
+        .regrouped(turns)
+        .ifPresent(by -> all.add(reached(by.title(), plan.mostHertz(by.turns(), scan))));
     anotherClass(turns, scan).ifPresent(all::add);
     return phrase("At most, with %s. A driver chip scans by itself.", String.join("; ", all));
   }

@@ -67,7 +67,7 @@ public record Filament(
     return amps();
   }
 
-  /** Returns what a cold lamp takes (A). */
+  @Override
   public double inrushAmps() {
     return INRUSH * amps();
   }

@@ -38,10 +38,6 @@ record Grid(int rows, int columns, Filling filling) {
     lines(channels, hookup, all);
     int rows = Math.min(CHIP, (lights + CHIP - 1) / CHIP);
     all.add(new Grid(rows, (lights + rows - 1) / rows, Filling.PACKED));
-    all.removeIf(
-        grid ->
-            !ScannedRegisters.ROWS.allow(grid.rows)
-                || !ScannedRegisters.COLUMNS.allow(grid.columns));
     return all;
   }
 

@@ -247,4 +247,9 @@ public record Hookup(
           "side", side.title(), "anodes to the supply: these outputs only sink");
     }
   }
+
+  /** Returns it through a MOSFET that low logic switches, where it is through one at all. */
+  Hookup forLowLogic() {
+    return through == Through.MOSFET_LOGIC ? through(Through.MOSFET_LOW, railVolts) : this;
+  }
 }

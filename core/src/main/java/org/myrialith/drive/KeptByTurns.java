@@ -52,4 +52,14 @@ public record KeptByTurns(ConstantCurrent kept, double duty) implements Path {
     all.add(given("mean", amps(), "A"));
     return new Reckoning(key, name, own.value(), own.unit(), own.formula(), all, own.source());
   }
+
+  @Override
+  public boolean keeps() {
+    return true;
+  }
+
+  @Override
+  public boolean pulsed() {
+    return true;
+  }
 }

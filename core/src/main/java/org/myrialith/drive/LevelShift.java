@@ -6,6 +6,7 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Finding;
@@ -14,6 +15,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.parts.PartSort;
 
 /**
  * What stands in the lines of a circuit between the controller and its first chip, so that a low
@@ -147,6 +149,20 @@ public enum LevelShift {
               phrase(
                   "A MOSFET level shifter in each line below: gate to %s, source to the pin with 10 kohm to %s, drain to the chip or pixel with 1 kohm to plus of %s.",
                   logic, logic, takers));
+    };
+  }
+
+  private static final int BUFFER_LINES = 4;
+
+  /** Returns its parts in so many lines: a buffer has four, a MOSFET one with two resistors. */
+  public Map<PartSort, Integer> parts(int lines) {
+    return switch (this) {
+      case NONE -> Map.of();
+      case HCT -> {
+        int buffers = (lines + BUFFER_LINES - 1) / BUFFER_LINES;
+        yield Map.of(PartSort.BUFFER, buffers, PartSort.CAPACITOR, buffers);
+      }
+      case MOSFET -> Map.of(PartSort.MOSFET, lines, PartSort.RESISTOR, 2 * lines);
     };
   }
 }

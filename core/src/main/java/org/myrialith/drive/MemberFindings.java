@@ -81,7 +81,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
   private List<Remedy> own(Run run, EmitterKind kind) {
     return circuits.circuits().size() >= Circuits.MOST
         ? List.of()
-        : CircuitStart.fitting(kind).stream()
+        : CircuitKinds.starts(kind).stream()
             .map(
                 start ->
                     new Remedy(

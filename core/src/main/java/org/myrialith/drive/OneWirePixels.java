@@ -1,14 +1,20 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Step;
 import org.myrialith.finding.TextRules;
+import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
@@ -39,7 +45,7 @@ public record OneWirePixels(
     List<String> fixtures,
     PixelClass pixel,
     LevelShift shift)
-    implements Circuit, Shifted {
+    implements Circuit {
   /** Allowed latch gap. */
   public static final Bounds LATCH = Bounds.count(50, 2000, "µs");
 
@@ -72,6 +78,17 @@ public record OneWirePixels(
           Part.of("pixel", PixelClass.DESCRIPTION),
           LevelShift.field(),
           Members.field());
+
+  /** A line of red, green and blue. */
+  public static final CircuitStart RGB =
+      new CircuitStart("one-wire-rgb", "one-wire RGB pixels", id -> usual(id, List.of()));
+
+  /** A line with white beside them. */
+  public static final CircuitStart RGBW =
+      new CircuitStart(
+          "one-wire-rgbw",
+          "one-wire RGBW pixels",
+          id -> usual(id, List.of()).inOrder(ColourOrder.GRBW).called("RGBW line"));
 
   public OneWirePixels {
     TextRules.id("id", id);
@@ -247,5 +264,34 @@ public record OneWirePixels(
   @Override
   public OneWirePlan plan(Layout layout, Brief brief) {
     return new OneWirePlan(this, members(layout), brief);
+  }
+
+  @Override
+  public boolean takesShift() {
+    return true;
+  }
+
+  /** Where bits are drawn by SPI, its clock comes out whether or not that is wanted. */
+  @Override
+  public List<String> alsoTakes(Controller controller) {
+    return controller.portable() ? controller.spiClock().stream().toList() : List.of();
+  }
+
+  /** Where bits are drawn by SPI, they come out where that does. */
+  @Override
+  public Optional<Finding> wrongOutput(Controller controller) {
+    List<String> able = able(controller);
+    return able.contains(dataPin) || !controller.portable()
+        ? Optional.empty()
+        : Optional.of(
+            Finding.of(
+                    Step.CIRCUITS,
+                    "spi-pin-" + id,
+                    Verdict.BREAKS,
+                    phrase(
+                        "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
+                        dataPin, String.join(", ", able)))
+                .advising(
+                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller."));
   }
 }

@@ -97,4 +97,17 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
   public boolean sendsAt(int hertz) {
     return hertz >= BitRate.SLOW_HZ;
   }
+
+  @Override
+  public String about() {
+    String pins =
+        brief.controller().portable()
+            ? ""
+            : " Crystal and reset keep their pins; D0 and D1 are those of the serial port too.";
+    return phrase(
+            "One-wire pixels: 8 bits a channel, 24 bits a pixel, 32 with white; %s a bit, %s in the older class. Newer classes latch after 280 µs, older ones after 50 µs.",
+            Quantity.text(BitRate.KHZ_800.bitNanos() * 1e-9, "s"),
+            Quantity.text(BitRate.KHZ_400.bitNanos() * 1e-9, "s"))
+        + pins;
+  }
 }

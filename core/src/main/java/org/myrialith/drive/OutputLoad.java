@@ -18,12 +18,12 @@ public record OutputLoad(
 
   /** Returns the paths side by side, each with a resistor; what is kept constant is one for all. */
   public int paths() {
-    return series || kept() ? 1 : leds;
+    return series || path.keeps() ? 1 : leds;
   }
 
   /** Returns whether LEDs share one kept current as they please. */
   public boolean shared() {
-    return !series && leds > 1 && kept();
+    return !series && leds > 1 && path.keeps();
   }
 
   /** Returns the current of the output when lit, with typical LEDs (A). */
@@ -42,21 +42,12 @@ public record OutputLoad(
 
   /** Returns it lit for a share of the time. */
   OutputLoad byTurns(double duty, double rowOhms) {
-    if (path instanceof ConstantCurrent kept) {
-      return by(new KeptByTurns(kept, duty));
-    }
-    return path instanceof SeriesResistor resistor
-        ? by(new ByTurns(resistor, duty, rowOhms))
-        : this;
+    return by(path.byTurns(duty, rowOhms));
   }
 
   /** Returns it with as many equal resistors in the way, none smaller than that (ohm). */
   OutputLoad through(int equal, double least) {
-    return path instanceof SeriesResistor resistor ? by(resistor.through(equal, least)) : this;
-  }
-
-  private boolean kept() {
-    return path instanceof ConstantCurrent || path instanceof KeptByTurns;
+    return by(path.through(equal, least));
   }
 
   /** Returns what it is, such as "2 red in series". */

@@ -34,6 +34,36 @@ public sealed interface Path
     return shareAt(less);
   }
 
+  /** Returns what flows in its turn with so many of its row lit together, at most (A). */
+  default double rowAmps(int together) {
+    return mostAmps();
+  }
+
+  /** Returns what a cold filament takes; of all else what flows (A). */
+  default double inrushAmps() {
+    return amps();
+  }
+
+  /** Returns whether it flows in pulses that something else than a resistor here sets. */
+  default boolean pulsed() {
+    return false;
+  }
+
+  /** Returns whether an output keeps the current. */
+  default boolean keeps() {
+    return false;
+  }
+
+  /** Returns it lit for a share of the time, its row through some resistance (ohm). */
+  default Path byTurns(double duty, double rowOhms) {
+    return this;
+  }
+
+  /** Returns it with as many equal resistors in the way, none smaller than that (ohm). */
+  default Path through(int equal, double least) {
+    return this;
+  }
+
   /** Returns what has to be soldered in, such as "150 ohm"; empty for nothing. */
   String part();
 

@@ -102,7 +102,7 @@ record PathFindings(SwitchedPlan plan) {
     if (one.shared()) {
       return Optional.of(shared(one, load, key));
     }
-    boolean byTurns = one.path() instanceof ScannedCurrent || one.path() instanceof KeptByTurns;
+    boolean byTurns = one.path().pulsed();
     double rated = (byTurns ? one.die().pulseMilliamps() : one.die().ratedMilliamps()) * 1e-3;
     return one.path().mostAmps() <= rated
         ? Optional.empty()
@@ -295,10 +295,9 @@ record PathFindings(SwitchedPlan plan) {
                     Step.CIRCUITS,
                     plan.key("resistors"),
                     Verdict.HOLDS,
-                    (plan instanceof RegisterPlan && plan.stage().keeps()
+                    (plan.setByResistor()
                             ? setting()
-                            : (plan instanceof DisplayPlan ? "Mean currents: " : "Resistors: ")
-                                + String.join(", ", each))
+                            : plan.currentsTitle() + ": " + String.join(", ", each))
                         + ".")
                 .restingOn(workings.toArray(Reckoning[]::new)));
   }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
@@ -38,8 +37,11 @@ record PinFindings(Circuits circuits, Controller controller) {
               .advising("Choose among " + String.join(", ", circuit.able(controller)) + ".")
               .mendedBy(moves(circuit)));
     }
-    if (circuit instanceof OneWirePixels line && wrong.isEmpty()) {
-      spi(line).ifPresent(all::add);
+    if (wrong.isEmpty()) {
+      circuit
+          .wrongOutput(controller)
+          .map(finding -> finding.mendedBy(moves(circuit)))
+          .ifPresent(all::add);
     }
     return all;
   }
@@ -52,25 +54,6 @@ record PinFindings(Circuits circuits, Controller controller) {
             new Remedy(
                 "Move circuits to pins that it has", new Change.UseController(controller.key())))
         : List.of();
-  }
-
-  /** Where bits are drawn by SPI, they come out where that does. */
-  private Optional<Finding> spi(OneWirePixels line) {
-    List<String> able = line.able(controller);
-    boolean comes = able.contains(line.dataPin()) || !controller.portable();
-    return comes
-        ? Optional.empty()
-        : Optional.of(
-            Finding.of(
-                    Step.CIRCUITS,
-                    "spi-pin-" + line.id(),
-                    Verdict.BREAKS,
-                    phrase(
-                        "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
-                        line.dataPin(), String.join(", ", able)))
-                .advising(
-                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller.")
-                .mendedBy(moves(line)));
   }
 
   /** Inputs among themselves and beside circuits. */
@@ -107,9 +90,7 @@ record PinFindings(Circuits circuits, Controller controller) {
     Map<String, Circuit> users = new HashMap<>();
     for (Circuit circuit : circuits.circuits()) {
       List<String> pins = new ArrayList<>(circuit.pins());
-      if (circuit instanceof OneWirePixels && controller.portable()) {
-        controller.spiClock().ifPresent(pins::add); // clocks whether or not that is wanted
-      }
+      pins.addAll(circuit.alsoTakes(controller));
       for (String pin : pins) {
         Circuit other = users.putIfAbsent(pin, circuit);
         if (other != null) {

@@ -209,4 +209,31 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   public boolean sendsAt(int hertz) {
     return !dims() || hertz >= Controller.CLOCK_HZ;
   }
+
+  @Override
+  public int wantedPins() {
+    return channels();
+  }
+
+  /** A wire for each channel, and the other end of each fixture. */
+  @Override
+  public int wires(int fixtures) {
+    return channels() + fixtures;
+  }
+
+  @Override
+  public long frameBits() {
+    return channels();
+  }
+
+  @Override
+  public String about() {
+    OutputStage stage = brief.controller().stage();
+    return phrase(
+        "A pin for each channel, on or off, or hardware PWM of %d steps on timer pins. Design limit %s a pin, absolute maximum %s a pin, %s for the whole controller.",
+        1 << PinDimming.BITS,
+        Quantity.text(stage.planMilliamps() * 1e-3, "A"),
+        Quantity.text(stage.mostMilliamps() * 1e-3, "A"),
+        Quantity.text(stage.chipMilliamps() * 1e-3, "A"));
+  }
 }

@@ -3,6 +3,7 @@ package org.myrialith.drive;
 import java.util.Arrays;
 import java.util.Optional;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /**
  * A class of 8-bit shift registers with latched outputs. Data are those of the class, from memory.
@@ -121,5 +122,16 @@ public enum RegisterClass {
   /** Returns the class of that key. */
   public static Optional<RegisterClass> of(String key) {
     return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
+  }
+
+  /** Returns what is bought. */
+  PartSort part() {
+    return switch (this) {
+      case HC, HCT -> PartSort.REGISTER;
+      case POWER -> PartSort.POWER_REGISTER;
+      case SINK -> PartSort.SINK;
+      case GREY_12, GREY_16 -> PartSort.GREY_SINK;
+      case GREY_24 -> PartSort.GREY_SINK_24;
+    };
   }
 }

@@ -4,8 +4,11 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -16,6 +19,7 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /** What a chain of shift registers takes of time, memory, current and edges. */
 public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switching, BitMap map)
@@ -361,5 +365,50 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   @Override
   public boolean sendsAt(int hertz) {
     return !circuit.sort().greyClock().fromController() || hertz >= Controller.CLOCK_HZ;
+  }
+
+  @Override
+  public Map<PartSort, Integer> chipParts() {
+    return Map.of(circuit.sort().part(), map.chips());
+  }
+
+  /** In series with clock and latch, and a setting one a chip where outputs keep their current. */
+  @Override
+  public int chipResistors() {
+    return 2 + (circuit.sort().stage().keeps() ? map.chips() : 0);
+  }
+
+  @Override
+  public boolean setByResistor() {
+    return stage().keeps();
+  }
+
+  @Override
+  public String about() {
+    return dims() ? greyNotes() : plainNotes();
+  }
+
+  private static String greyNotes() {
+    String settings =
+        Arrays.stream(RegisterClass.values())
+            .filter(sort -> sort.depth() > 1 && sort.stage().keeps())
+            .map(sort -> Quantity.text(sort.stage().settingVolts(), "V"))
+            .distinct()
+            .collect(Collectors.joining(", "));
+    return phrase(
+        "A grey level for each channel, for which the chip generates PWM itself; one setting resistor a chip sets the constant current of all its outputs: %s (by class) ÷ R. Its PWM clock is an oscillator of its own in one class; in one it is a free-running clock of the controller; in one the counter stops until the next blank, clock and blank come from timers, and a new frame shows after the next blank.",
+        settings);
+  }
+
+  private static String plainNotes() {
+    OutputStage plain = RegisterClass.HC.stage();
+    OutputStage power = RegisterClass.POWER.stage();
+    return phrase(
+        "A bit and a resistor for each channel, on or off. The last byte sent stays in the chip next to the controller, its highest bit on the last output. HC and HCT: absolute maximum %s an output and %s through the supply pins of a chip; power outputs sink %s each, %s in total. A constant-current driver has one setting resistor a chip: current %s ÷ R. Until the first frame the outputs are random: disable them by output enable where that matters.",
+        Quantity.text(plain.mostMilliamps() * 1e-3, "A"),
+        Quantity.text(plain.chipMilliamps() * 1e-3, "A"),
+        Quantity.text(power.planMilliamps() * 1e-3, "A"),
+        Quantity.text(power.chipMilliamps() * 1e-3, "A"),
+        Quantity.text(RegisterClass.SINK.stage().settingVolts(), "V"));
   }
 }

@@ -1,6 +1,8 @@
 package org.myrialith.drive;
 
+import java.util.Map;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /** What lets the current of a whole row through while it is its turn. */
 public enum RowSwitch {
@@ -57,5 +59,14 @@ public enum RowSwitch {
   /** Returns the time from the pin's edge until nothing flows (s), common practice. */
   public double offSeconds() {
     return offSeconds;
+  }
+
+  /** Returns the parts that switch so many rows, with the resistors before them. */
+  Map<PartSort, Integer> parts(int rows) {
+    return switch (this) {
+      case NONE, PIN -> Map.of();
+      case TRANSISTOR -> Map.of(PartSort.TRANSISTOR, rows, PartSort.RESISTOR, rows);
+      case MOSFET -> Map.of(PartSort.MOSFET, rows, PartSort.RESISTOR, rows);
+    };
   }
 }

@@ -15,7 +15,7 @@ record ScanBeside(List<CircuitPlan> plans) {
     List<Finding> all = new ArrayList<>();
     for (CircuitPlan plan : plans) {
       if (plan instanceof ScannedPlan scanned && plan.emitters() > 0) {
-        if (!(scanned.circuit() instanceof ScannedRegisters)) { // which sets single bits
+        if (!scanned.circuit().chained()) { // which sets single bits
           ports(scanned, all);
         }
         held(scanned, all);

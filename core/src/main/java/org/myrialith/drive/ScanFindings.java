@@ -67,22 +67,21 @@ record ScanFindings(ScannedPlan plan) {
             of(
                     "rows-missing",
                     Verdict.BREAKS,
-                    plan.circuit() instanceof Charlieplex
-                        ? phrase(
-                            "%s want %s, as n pins carry n × (n − 1); %d are named.",
-                            Quantity.text(lights(), "lights"),
-                            Quantity.text(Charlieplex.pinsFor(lights()), "pins"),
-                            rows)
-                        : columns == 0
-                            ? phrase(
-                                "%s want some %s for rows and columns; none are named.",
-                                Quantity.text(lights(), "lights"), Quantity.text(square(), "pins"))
-                            : phrase(
-                                "%s on %s want %s; %d are named.",
-                                Quantity.text(lights(), "lights"),
-                                Quantity.text(columns, "columns"),
-                                Quantity.text(wanted, "rows"),
-                                rows))
+                    plan.circuit()
+                        .pinsMissing(lights())
+                        .orElseGet(
+                            () ->
+                                columns == 0
+                                    ? phrase(
+                                        "%s want some %s for rows and columns; none are named.",
+                                        Quantity.text(lights(), "lights"),
+                                        Quantity.text(square(), "pins"))
+                                    : phrase(
+                                        "%s on %s want %s; %d are named.",
+                                        Quantity.text(lights(), "lights"),
+                                        Quantity.text(columns, "columns"),
+                                        Quantity.text(wanted, "rows"),
+                                        rows)))
                 .advising("Name more of them."));
   }
 

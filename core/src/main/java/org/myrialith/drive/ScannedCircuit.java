@@ -4,16 +4,21 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import org.myrialith.brief.Brief;
 import org.myrialith.finding.Finding;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /** A circuit whose lights have their turns: by rows, by pins, or one by one. */
 public sealed interface ScannedCircuit extends SwitchedCircuit
     permits ScannedPins, ScannedRegisters, Charlieplex {
+  /** Cycles of working the level of a light into its slots, on a chain or between pins. */
+  double NEAR_LIGHT_CYCLES = 46;
+
   /** Returns how they are to have them. */
   Scan scan();
 
@@ -82,6 +87,86 @@ public sealed interface ScannedCircuit extends SwitchedCircuit
   /** Returns the chips that it takes. */
   default int chips() {
     return 0;
+  }
+
+  /** Returns its chips by their sorts. */
+  default Map<PartSort, Integer> chipParts() {
+    return Map.of();
+  }
+
+  /** Returns the resistors about its chips. */
+  default int chipResistors() {
+    return 0;
+  }
+
+  /** Returns whether rows and columns stand on a chain of chips, not on pins. */
+  default boolean chained() {
+    return false;
+  }
+
+  /** Returns the cycles of working the level of a light into its slots. */
+  default double lightCycles() {
+    return NEAR_LIGHT_CYCLES;
+  }
+
+  /** Returns the ports beyond the first that a slot is made dark on. */
+  default int furtherPorts() {
+    return 0;
+  }
+
+  /**
+   * Returns the resistors that stand before its lights: one a column serves all rows.
+   *
+   * @param each with one for each path of LEDs
+   */
+  default int resistors(ScannedPlan plan, int each) {
+    if (plan.chipStage().keeps()) {
+      return 0;
+    }
+    boolean alone = plan.switching().loads().stream().allMatch(load -> load.paths() == 1);
+    return alone ? Math.min(columns(), plan.map().width()) : each;
+  }
+
+  /** Returns where the resistor of a light stands, given what it is; empty for that of rows. */
+  default Optional<String> resistorPlace(String part) {
+    return Optional.empty();
+  }
+
+  /**
+   * The same lights with fewer turns.
+   *
+   * @param title what is wired otherwise
+   */
+  record Regrouped(String title, int turns) {}
+
+  /** Returns what has fewer turns, if there is a usual way. */
+  default Optional<Regrouped> regrouped(int turns) {
+    int half = (turns + 1) / 2;
+    return turns > 1
+        ? Optional.of(new Regrouped(phrase("%d rows of twice the columns", half), half))
+        : Optional.empty();
+  }
+
+  /** Returns how many pins so many lights want, where that is no matter of rows and columns. */
+  default Optional<String> pinsMissing(int lights) {
+    return Optional.empty();
+  }
+
+  /** Returns notes on its way of wiring. */
+  String about(Controller controller);
+
+  /** Returns it through the least switch that carries a row, blanked until that lets go. */
+  default ScannedCircuit carrying(Layout layout, Brief brief) {
+    ScannedCircuit last = this;
+    for (RowSwitch by : List.of(RowSwitch.PIN, RowSwitch.TRANSISTOR, RowSwitch.MOSFET)) {
+      double blank = Math.max(scan().blankMicros(), by.offSeconds() * 1e6);
+      last = through(by).scanned(scan().blanked(blank));
+      ScannedPlan plan = last.plan(layout, brief);
+      if (plan.rowAmps() <= plan.rowStage().planMilliamps() * 1e-3) {
+        return last;
+      }
+    }
+    return last;
   }
 
   @Override

@@ -60,4 +60,9 @@ public record ScannedCurrent(double volts, double forwardVolts, double peakAmps,
             given("forward voltage", forwardVolts, "V")),
         Source.partClass("display driver: digits by turns, dimmed by pulse width"));
   }
+
+  @Override
+  public boolean pulsed() {
+    return true;
+  }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.drive;
 
+import static org.myrialith.finding.Phrase.phrase;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +12,7 @@ import org.myrialith.describe.Kind;
 import org.myrialith.describe.Part;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
+import org.myrialith.finding.Quantity;
 import org.myrialith.finding.TextRules;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
@@ -34,6 +37,8 @@ public record ScannedPins(
     Hookup hookup,
     List<String> fixtures)
     implements ScannedCircuit {
+  private static final double LIGHT_CYCLES = 52;
+
   /** How it stands in the format. */
   public static final Kind<ScannedPins> KIND =
       Kind.of(
@@ -66,6 +71,21 @@ public record ScannedPins(
           Part.of("scan", Scan.DESCRIPTION),
           Part.of("hookup", Hookup.DESCRIPTION),
           Members.field());
+
+  /** Rows and columns. */
+  public static final CircuitStart MATRIX =
+      new CircuitStart("matrix", "rows and columns on pins", id -> usual(id, List.of()));
+
+  /** A pin for each light, dimmed by an interrupt. */
+  public static final CircuitStart SOFT =
+      new CircuitStart(
+          "soft-pins",
+          "pins that an interrupt dims",
+          id ->
+              usual(id, List.of())
+                  .through(RowSwitch.NONE)
+                  .scanned(Scan.of(200, 6, 0))
+                  .called("Soft pins"));
 
   public ScannedPins {
     TextRules.id("id", id);
@@ -242,5 +262,38 @@ public record ScannedPins(
   /** Ports that pins stand on. */
   static int ports(List<String> pins) {
     return (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count();
+  }
+
+  /** Its columns have a place in each port that they stand on. */
+  @Override
+  public double lightCycles() {
+    return LIGHT_CYCLES;
+  }
+
+  /** On free pins; a column for each light where rows have no turns. */
+  @Override
+  public ScannedCircuit enough(List<String> free, Layout layout, Brief brief) {
+    List<SwitchedChannel> channels = plan(layout, brief).map().channels();
+    if (!rowSwitch.turns()) {
+      return free.size() < channels.size() ? this : on(List.of(), free.subList(0, channels.size()));
+    }
+    return Grid.ofPins(channels, hookup).stream()
+        .filter(grid -> grid.rows() + grid.columns() <= free.size())
+        .findFirst()
+        .map(
+            grid ->
+                with(hookup.filled(grid.filling()))
+                    .on(
+                        free.subList(0, grid.rows()),
+                        free.subList(grid.rows(), grid.rows() + grid.columns()))
+                    .carrying(layout, brief))
+        .orElse(this);
+  }
+
+  @Override
+  public String about(Controller controller) {
+    return phrase(
+        "Multiplexed: one row is on at a time; bit-angle modulation lights each bit of a level for 1, 2, 4 ... units of time. The LED current is the peak current; the mean is that times the duty cycle. Small transistors turn off slowly, so set 5 µs of blanking; a row driven straight by a pin has a design limit of %s. Without rows, each LED has its own column pin and is only dimmed. Peak pulsed current may exceed the continuous rating of an LED. ",
+        Quantity.text(controller.stage().planMilliamps() * 1e-3, "A"));
   }
 }

@@ -5,7 +5,9 @@ import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Finding;
@@ -13,6 +15,7 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /**
  * Lights that have their turns: what is on when, and what that takes.
@@ -22,13 +25,7 @@ import org.myrialith.parts.OutputStage;
 public record ScannedPlan(
     ScannedCircuit circuit, Brief brief, Switching switching, BitMap map, ScanTiming timing)
     implements SwitchedPlan {
-  /**
-   * Cycles of making the slots of a frame: for each light on pins, on a chain or between pins, and
-   * in several passes.
-   */
-  private static final double LIGHT_CYCLES = 52;
-
-  private static final double NEAR_LIGHT_CYCLES = 46;
+  /** Cycles of working a light into slots of several passes. */
   private static final double PASSED_LIGHT_CYCLES = 96;
 
   /** Of a light that is only on or off and compared: its bit is masked. */
@@ -143,18 +140,15 @@ public record ScannedPlan(
     double first =
         compared
             ? MASKED_LIGHT_CYCLES
-            : timing.passes() > 1
-                ? PASSED_LIGHT_CYCLES
-                : circuit instanceof ScannedPins ? LIGHT_CYCLES : NEAR_LIGHT_CYCLES;
+            : timing.passes() > 1 ? PASSED_LIGHT_CYCLES : circuit.lightCycles();
     double slot = circuit.scan().method() == ScanMethod.PLAIN ? COMPARED_CYCLES : BIT_CYCLES;
     return first * timing.passes() + slot * timing.slotsOfARow() + (dims() ? 0 : LOOK_UP_CYCLES);
   }
 
   /** Cycles of making a slot dark. */
   private double clearingCycles() {
-    int further = circuit instanceof Charlieplex pins ? ScannedPins.ports(pins.pins()) - 1 : 0;
     double each = circuit.alone() ? ALONE_PORT_CYCLES : PORT_CYCLES;
-    return SLOT_CYCLES + Math.max(0, further) * each;
+    return SLOT_CYCLES + circuit.furtherPorts() * each;
   }
 
   /** Its slots are ticks of a timer, whatever the clock. */
@@ -193,15 +187,7 @@ public record ScannedPlan(
   /** One resistor a column serves all rows, one at a pin all that hangs there. */
   @Override
   public int resistorCount() {
-    if (circuit instanceof Charlieplex pins) {
-      boolean each = pins.resistorsAt() == Charlieplex.ResistorsAt.LIGHTS;
-      return each ? SwitchedPlan.super.resistorCount() : pins.charliePins().size();
-    }
-    if (chipStage().keeps()) {
-      return 0;
-    }
-    boolean alone = switching().loads().stream().allMatch(load -> load.paths() == 1);
-    return alone ? Math.min(circuit.columns(), map.width()) : SwitchedPlan.super.resistorCount();
+    return circuit.resistors(this, SwitchedPlan.super.resistorCount());
   }
 
   /** Returns the lights of the row that has the most; one where each has its own turn. */
@@ -221,9 +207,7 @@ public record ScannedPlan(
     double most = 0;
     int together = Math.max(1, mostOfARow());
     for (OutputLoad load : switching.loads()) {
-      double each =
-          load.path() instanceof ByTurns turns ? turns.amps(together) : load.path().mostAmps();
-      most = Math.max(most, together * each);
+      most = Math.max(most, together * load.path().rowAmps(together));
     }
     return most;
   }
@@ -345,5 +329,50 @@ public record ScannedPlan(
     all.addAll(new EyeFindings(this).all());
     all.addAll(circuit.judged(this));
     return List.copyOf(all);
+  }
+
+  @Override
+  public Map<PartSort, Integer> chipParts() {
+    Map<PartSort, Integer> counts = new EnumMap<>(PartSort.class);
+    counts.putAll(circuit.chipParts());
+    circuit
+        .rowSwitch()
+        .parts(map.chips())
+        .forEach((part, count) -> counts.merge(part, count, Integer::sum));
+    return counts;
+  }
+
+  @Override
+  public int chipResistors() {
+    return circuit.chipResistors();
+  }
+
+  /** Its rows carry one after the other. */
+  @Override
+  public boolean carriesTogether() {
+    return false;
+  }
+
+  @Override
+  public boolean betweenPins() {
+    return circuit.rowSwitch() == RowSwitch.PIN && !circuit.chained();
+  }
+
+  @Override
+  public double duty() {
+    return timing.duty();
+  }
+
+  @Override
+  public String about() {
+    String timer =
+        switch (ScanClock.of(brief.controller())) {
+          case TIMER_2 -> "Timer 2 times the slots. ";
+          case TIMER_0 -> "Timer 0 times the slots. ";
+          case POLLED -> "The board clock times the slots while the player waits. ";
+        };
+    return circuit.about(brief.controller())
+        + timer
+        + "The exported firmware has a watchdog, because a scan that stops overheats a row. Flashing at a few hertz can bring on seizures: keep the refresh high.";
   }
 }

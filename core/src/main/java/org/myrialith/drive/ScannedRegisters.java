@@ -1,8 +1,11 @@
 package org.myrialith.drive;
 
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Kind;
@@ -16,6 +19,7 @@ import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterKind;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /**
  * Rows and columns on one chain of chips: the columns on the nearer chips, the rows on 8-bit
@@ -43,7 +47,7 @@ public record ScannedRegisters(
     Hookup hookup,
     List<String> fixtures,
     LevelShift shift)
-    implements ScannedCircuit, Shifted {
+    implements ScannedCircuit {
   /** Allowed rows. */
   public static final Bounds ROWS = Bounds.count(1, 64, "rows");
 
@@ -80,6 +84,32 @@ public record ScannedRegisters(
           Part.of("hookup", Hookup.DESCRIPTION),
           LevelShift.field(),
           Members.field());
+
+  /** Rows and columns. */
+  public static final CircuitStart MATRIX =
+      new CircuitStart(
+          "register-matrix", "rows and columns on shift registers", id -> usual(id, List.of()));
+
+  /** Columns on constant-current sinks. */
+  public static final CircuitStart SINK_MATRIX =
+      new CircuitStart(
+          "sink-matrix",
+          "rows on registers, columns on sinks",
+          id ->
+              usual(id, List.of())
+                  .of(RegisterClass.SINK, 8, 16, RowSwitch.MOSFET)
+                  .called("Sink matrix"));
+
+  /** An output for each light, dimmed by an interrupt. */
+  public static final CircuitStart SOFT =
+      new CircuitStart(
+          "soft-registers",
+          "shift registers that an interrupt dims",
+          id ->
+              usual(id, List.of())
+                  .of(RegisterClass.HC, 1, 8, RowSwitch.NONE)
+                  .scanned(Scan.of(200, 5, 0))
+                  .called("Soft registers"));
 
   public ScannedRegisters {
     TextRules.id("id", id);
@@ -300,5 +330,69 @@ public record ScannedRegisters(
                 : BitMap.ofRow(channels, hookup, columns))
             .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
+  }
+
+  @Override
+  public boolean takesShift() {
+    return true;
+  }
+
+  @Override
+  public Map<PartSort, Integer> chipParts() {
+    Map<PartSort, Integer> counts = new EnumMap<>(PartSort.class);
+    counts.put(sort.part(), columnChips());
+    counts.merge(PartSort.REGISTER, rowChips(), Integer::sum);
+    return counts;
+  }
+
+  /** In series with clock and latch, the one that keeps all dark at first, and setting ones. */
+  @Override
+  public int chipResistors() {
+    return 2 + (rowSwitch.turns() ? 1 : 0) + (sort.stage().keeps() ? columnChips() : 0);
+  }
+
+  @Override
+  public boolean chained() {
+    return true;
+  }
+
+  @Override
+  public ScannedRegisters forLowLogic() {
+    ScannedRegisters driven = with(hookup.forLowLogic());
+    return sort == RegisterClass.HC
+        ? driven.of(RegisterClass.HCT, rows, columns, rowSwitch)
+        : driven;
+  }
+
+  @Override
+  public Circuit ofSort(String key) {
+    return RegisterClass.of(key)
+        .map(other -> (Circuit) of(other, rows, columns, rowSwitch))
+        .orElse(this);
+  }
+
+  /** A chain of as many rows and columns as it takes. */
+  @Override
+  public ScannedCircuit enough(List<String> free, Layout layout, Brief brief) {
+    List<SwitchedChannel> channels = plan(layout, brief).map().channels();
+    boolean turns = rowSwitch.turns();
+    List<Grid> grids =
+        turns ? Grid.ofChips(channels, hookup) : List.of(Grid.single(channels, hookup));
+    Optional<Grid> fitting =
+        grids.stream()
+            .filter(grid -> ROWS.allow(grid.rows()) && COLUMNS.allow(grid.columns()))
+            .findFirst();
+    if (fitting.isEmpty()) {
+      return this;
+    }
+    Grid grid = fitting.get();
+    ScannedRegisters made =
+        with(hookup.filled(grid.filling())).of(sort, grid.rows(), grid.columns(), rowSwitch);
+    return turns ? made.carrying(layout, brief) : made;
+  }
+
+  @Override
+  public String about(Controller controller) {
+    return "Columns are on the chips next to the controller, rows on 8-bit registers at the end of the chain, through a switch each. Outputs are blanked while a slot is latched; the next slot is shifted in while the present one is on. The blank pin drives output enable of all chips, with a pull-up, so that nothing lights before the scan starts. One row without a switch dims plain LEDs on registers. ";
   }
 }

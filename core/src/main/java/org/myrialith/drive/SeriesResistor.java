@@ -58,8 +58,8 @@ public record SeriesResistor(
     this(volts, forwardVolts, spreadVolts, lostVolts, insideOhms, wantedAmps, values, 1, 0);
   }
 
-  /** Returns it with as many equal resistors in the way, none smaller than that (ohm). */
-  SeriesResistor through(int equal, double least) {
+  @Override
+  public SeriesResistor through(int equal, double least) {
     return new SeriesResistor(
         volts, forwardVolts, spreadVolts, lostVolts, insideOhms, wantedAmps, values, equal, least);
   }
@@ -176,5 +176,10 @@ public record SeriesResistor(
             given("at the lowest forward voltage", mostAmps(), "A"),
             given("highest dissipation", watts(), "W")),
         Source.COMMON_PRACTICE);
+  }
+
+  @Override
+  public Path byTurns(double duty, double rowOhms) {
+    return new ByTurns(this, duty, rowOhms);
   }
 }

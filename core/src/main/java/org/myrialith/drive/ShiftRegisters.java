@@ -48,7 +48,7 @@ public record ShiftRegisters(
     List<String> fixtures,
     LevelShift shift,
     boolean heldDark)
-    implements SwitchedCircuit, Shifted {
+    implements SwitchedCircuit {
   /** Allowed length of the clock's wire. */
   public static final Bounds WIRE = Bounds.measure(0, 20_000, "mm");
 
@@ -92,6 +92,54 @@ public record ShiftRegisters(
               .or(false)
               .explained("output enable on the blank pin, with a pull-up"),
           Members.field());
+
+  /** Plain registers. */
+  public static final CircuitStart PLAIN =
+      new CircuitStart("shift-registers", "8-bit shift registers", id -> usual(id, List.of()));
+
+  /** Constant-current sinks, on or off. */
+  public static final CircuitStart SINKS =
+      new CircuitStart(
+          "sinks",
+          "16-channel sinks, on or off",
+          id ->
+              usual(id, List.of())
+                  .of(RegisterClass.SINK)
+                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .called("Sinks"));
+
+  /** Sinks with a grey scale. */
+  public static final CircuitStart GREY_SINKS =
+      new CircuitStart(
+          "grey-sinks",
+          "16-channel sinks with grey scale",
+          id ->
+              usual(id, List.of())
+                  .of(RegisterClass.GREY_12)
+                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .called("Grey sinks"));
+
+  /** Sinks with a grey scale and an oscillator of their own. */
+  public static final CircuitStart GREY_SINKS_24 =
+      new CircuitStart(
+          "grey-sinks-24",
+          "24-channel sinks with grey scale",
+          id ->
+              usual(id, List.of())
+                  .of(RegisterClass.GREY_24)
+                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .called("Grey sinks"));
+
+  /** Through MOSFETs. */
+  public static final CircuitStart SWITCHED =
+      new CircuitStart(
+          "switched-registers",
+          "transistors on shift registers",
+          id ->
+              usual(id, List.of())
+                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .heldBy("D4")
+                  .called("Switches"));
 
   public ShiftRegisters {
     TextRules.id("id", id);
@@ -298,5 +346,21 @@ public record ShiftRegisters(
             .withDepth(sort.depth(), Sending.WORDS);
     return new RegisterPlan(
         this, brief, sort.depth() > 1 ? switching.inOneGroup() : switching, map);
+  }
+
+  @Override
+  public boolean takesShift() {
+    return true;
+  }
+
+  @Override
+  public ShiftRegisters forLowLogic() {
+    ShiftRegisters driven = with(hookup.forLowLogic());
+    return sort == RegisterClass.HC ? driven.of(RegisterClass.HCT) : driven;
+  }
+
+  @Override
+  public Circuit ofSort(String key) {
+    return RegisterClass.of(key).map(this::of).orElse(this);
   }
 }

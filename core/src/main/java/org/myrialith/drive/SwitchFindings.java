@@ -57,11 +57,7 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private Optional<Finding> volts() {
-    boolean betweenPins =
-        plan instanceof ScannedPlan scanned
-            && scanned.circuit().rowSwitch() == RowSwitch.PIN
-            && !(scanned.circuit() instanceof ScannedRegisters);
-    if (plan.hookup().side() == Side.TO_GROUND || betweenPins) {
+    if (plan.hookup().side() == Side.TO_GROUND || plan.betweenPins()) {
       return Optional.empty();
     }
     double rail = plan.hookup().volts(plan.brief().volts());

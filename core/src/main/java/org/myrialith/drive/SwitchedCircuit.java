@@ -6,8 +6,7 @@ import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterClass;
 
 /** A circuit whose outputs are on or off. */
-public sealed interface SwitchedCircuit extends Circuit
-    permits DirectPins, ScannedCircuit, ShiftRegisters, Expanders, DisplayDrivers {
+public interface SwitchedCircuit extends Circuit {
   /** Of what an LED is rated for, so that one of lower volts stays within (common practice). */
   double CAREFUL = 0.75;
 
@@ -26,9 +25,10 @@ public sealed interface SwitchedCircuit extends Circuit
   }
 
   /**
-   * Returns the circuit with a current that its LEDs can carry: no more than the weakest die is
-   * rated for, less what its forward volts may be off; strong ones as much as that.
+   * No more than the weakest die is rated for, less what its forward volts may be off; strong ones
+   * as much as that.
    */
+  @Override
   default SwitchedCircuit suited(List<EmitterClass> emitters) {
     double least =
         emitters.stream()
@@ -39,5 +39,10 @@ public sealed interface SwitchedCircuit extends Circuit
     double may = Math.rint(least * CAREFUL * 10) / 10;
     boolean strong = hookup().through() != Through.NONE;
     return with(hookup().withMilliamps(strong ? may : Math.min(hookup().milliamps(), may)));
+  }
+
+  @Override
+  default SwitchedCircuit forLowLogic() {
+    return with(hookup().forLowLogic());
   }
 }

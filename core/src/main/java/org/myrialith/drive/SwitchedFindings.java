@@ -29,10 +29,10 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     clash().ifPresent(all::add);
     all.addAll(new PathFindings(plan).all(clash().isEmpty()));
     all.add(output());
-    if (!(plan instanceof ScannedPlan)) { // its rows carry by turns
+    if (plan.carriesTogether()) {
       all.add(chip());
     }
-    if (plan instanceof RegisterPlan && plan.stage().keeps()) {
+    if (plan.setByResistor()) {
       all.add(chipHeat());
     }
     all.addAll(new SwitchFindings(plan).all());

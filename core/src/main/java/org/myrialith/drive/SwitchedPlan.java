@@ -4,7 +4,9 @@ import static org.myrialith.finding.Phrase.phrase;
 import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.myrialith.colour.Levels;
@@ -12,13 +14,13 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 
 /**
  * A circuit of outputs that switch channels: on or off, or with a grey scale of their own. What all
  * ways of that have in common.
  */
-public sealed interface SwitchedPlan extends CircuitPlan
-    permits RegisterPlan, PinPlan, ScannedPlan, ExpanderPlan, DisplayPlan {
+public interface SwitchedPlan extends CircuitPlan {
   /** Returns its fixtures taken apart. */
   Switching switching();
 
@@ -36,9 +38,69 @@ public sealed interface SwitchedPlan extends CircuitPlan
     return hookup().stage(chipStage());
   }
 
-  /** Returns the chips that it takes beside the controller. */
+  @Override
   default int chips() {
     return map().chips();
+  }
+
+  /** Returns its chips by their sorts. */
+  default Map<PartSort, Integer> chipParts() {
+    return Map.of();
+  }
+
+  /**
+   * Returns the resistors about its chips: setting ones, pull-ups, those in series with a clock.
+   */
+  default int chipResistors() {
+    return 0;
+  }
+
+  @Override
+  default Map<PartSort, Integer> parts() {
+    Map<PartSort, Integer> counts = new EnumMap<>(PartSort.class);
+    counts.put(PartSort.RESISTOR, resistorCount() + chipResistors());
+    counts.put(PartSort.CAPACITOR, chips());
+    chipParts().forEach((part, count) -> counts.merge(part, count, Integer::sum));
+    hookup()
+        .through()
+        .parts(map().channels().size())
+        .forEach((part, count) -> counts.merge(part, count, Integer::sum));
+    return counts;
+  }
+
+  @Override
+  default int spareOutputs() {
+    return chips() == 0 ? 0 : map().spare();
+  }
+
+  @Override
+  default boolean soldersLights() {
+    return true;
+  }
+
+  @Override
+  default long frameBits() {
+    return 8L * map().bytes();
+  }
+
+  /** Returns whether the outputs of a chip carry their currents together, not by turns. */
+  default boolean carriesTogether() {
+    return true;
+  }
+
+  /** Returns whether one resistor a chip sets the current of all its outputs. */
+  default boolean setByResistor() {
+    return false;
+  }
+
+  /** Returns whether lights stand between pins of the controller, at no more than its level. */
+  default boolean betweenPins() {
+    return false;
+  }
+
+  /** Returns what its currents are listed as. */
+  default String currentsTitle() {
+    return "Resistors";
   }
 
   /** Returns what has the outputs, such as "chip". */

@@ -1,6 +1,8 @@
 package org.myrialith.drive;
 
+import java.util.Map;
 import org.myrialith.parts.OutputStage;
+import org.myrialith.parts.PartSort;
 import org.myrialith.parts.PreferredValues;
 
 /**
@@ -118,5 +120,16 @@ public enum Through {
   /** Returns the heat of one that carries a current (W). */
   public double watts(double carries) {
     return carries * (stage.lostVolts() + carries * stage.sinkOhms());
+  }
+
+  /** Returns the parts that switch so many channels, with the resistors before them. */
+  Map<PartSort, Integer> parts(int channels) {
+    return switch (this) {
+      case NONE -> Map.of();
+      case BIPOLAR -> Map.of(PartSort.TRANSISTOR, channels, PartSort.RESISTOR, channels);
+      case DARLINGTON ->
+          Map.of(PartSort.DARLINGTON_ARRAY, (channels + in.switches() - 1) / in.switches());
+      default -> Map.of(PartSort.MOSFET, channels, PartSort.RESISTOR, channels);
+    };
   }
 }

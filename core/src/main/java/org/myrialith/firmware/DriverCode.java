@@ -11,17 +11,17 @@ public final class DriverCode {
   public static double seconds(CircuitPlan plan) {
     FirmwareTarget target = FirmwareTarget.of(plan.brief().controller());
     return target.composeSeconds(plan)
-        + FirmwareTarget.sendSeconds(List.of(LineDriver.of(plan)), plan.brief().controller());
+        + FirmwareTarget.sendSeconds(List.of(LineDrivers.of(plan)), plan.brief().controller());
   }
 
   /** Returns the RAM of it, the frame and what its driver keeps (bytes). */
   public static int ramBytes(CircuitPlan plan) {
-    return plan.bufferBytes() + LineDriver.of(plan).ramBytes();
+    return plan.bufferBytes() + LineDrivers.of(plan).ramBytes();
   }
 
   /** Returns the flash of it (bytes), read from builds. */
   public static int bytes(CircuitPlan plan) {
-    return LineDriver.of(plan)
+    return LineDrivers.of(plan)
         .code(new CodeBill())
         .bytes(FirmwareTarget.of(plan.brief().controller()));
   }

@@ -165,7 +165,7 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
 
   /** Returns how each of them is sent. */
   List<LineDriver> drivers() {
-    return lines().stream().map(LineDriver::of).toList();
+    return lines().stream().map(LineDrivers::of).toList();
   }
 
   /** Returns whether any line has something to do for each turn of its grey scale. */

@@ -3,53 +3,10 @@ package org.myrialith.firmware;
 import java.util.List;
 import org.myrialith.colour.Levels;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.ClockedPlan;
-import org.myrialith.drive.DisplayPlan;
-import org.myrialith.drive.ExpanderPlan;
-import org.myrialith.drive.OneWirePlan;
-import org.myrialith.drive.PinPlan;
-import org.myrialith.drive.RegisterPlan;
-import org.myrialith.drive.ScannedPlan;
 import org.myrialith.formats.ValueChangeDump;
 
 /** How the board file sends the levels of one circuit. */
-sealed interface LineDriver
-    permits OneWireDriver,
-        ClockedDriver,
-        RegisterDriver,
-        GreyDriver,
-        PinDriver,
-        TimerPinDriver,
-        TurnsDriver,
-        ExpanderDriver,
-        PwmDriver,
-        DisplayDriver {
-  /** Returns the driver of a circuit. */
-  static LineDriver of(CircuitPlan plan) {
-    if (plan instanceof OneWirePlan line) {
-      return new OneWireDriver(line);
-    }
-    if (plan instanceof ClockedPlan line) {
-      return new ClockedDriver(line);
-    }
-    if (plan instanceof RegisterPlan line) {
-      return line.dims() ? new GreyDriver(line) : new RegisterDriver(line);
-    }
-    if (plan instanceof PinPlan line) {
-      return line.dims() ? new TimerPinDriver(line) : new PinDriver(line);
-    }
-    if (plan instanceof ScannedPlan line) {
-      return line.polled() ? new PolledScanDriver(line) : new ScanDriver(line);
-    }
-    if (plan instanceof ExpanderPlan line) {
-      return line.dims() ? new PwmDriver(line) : new ExpanderDriver(line);
-    }
-    if (plan instanceof DisplayPlan line) {
-      return new DisplayDriver(line);
-    }
-    throw new IllegalArgumentException("no driver for " + plan.circuit().name());
-  }
-
+interface LineDriver {
   /** Returns the circuit. */
   CircuitPlan plan();
 

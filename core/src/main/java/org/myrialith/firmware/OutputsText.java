@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.drive.BitMap;
 import org.myrialith.drive.ByTurns;
-import org.myrialith.drive.Charlieplex;
 import org.myrialith.drive.ConstantCurrent;
 import org.myrialith.drive.KeptByTurns;
 import org.myrialith.drive.OutputLoad;
@@ -105,15 +104,15 @@ record OutputsText(SwitchedPlan plan) {
         phrase(
             "%s (%s, %s)",
             lit.part(), lit.resistor().values().title(), lit.resistor().packageName());
-    if (plan.circuit() instanceof Charlieplex pins) {
-      return pins.resistorsAt() == Charlieplex.ResistorsAt.PINS
-          ? phrase("anode and cathode as listed; %s between each pin and its line", part)
-          : phrase("anode and cathode as listed; %s in series with each", part);
-    }
     boolean each = !turns || load.paths() > 1;
-    return each
-        ? phrase(ends, row, "its output") + phrase("; %s in series with each", part)
-        : phrase(ends, row, "its column") + phrase("; %s from each column to its output", part);
+    return plan.circuit()
+        .resistorPlace(part)
+        .orElseGet(
+            () ->
+                each
+                    ? phrase(ends, row, "its output") + phrase("; %s in series with each", part)
+                    : phrase(ends, row, "its column")
+                        + phrase("; %s from each column to its output", part));
   }
 
   /** What stands behind an output. */

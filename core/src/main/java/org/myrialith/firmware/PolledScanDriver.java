@@ -25,7 +25,7 @@ record PolledScanDriver(ScannedPlan plan) implements TurnsDriver {
   }
 
   private PolledWires wired() {
-    return new PolledWires(plan, order());
+    return ScanWires.of(plan).polled(order());
   }
 
   private List<ScanMethod.Step> steps() {

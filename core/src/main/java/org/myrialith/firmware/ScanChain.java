@@ -260,4 +260,9 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
     }
     return steps;
   }
+
+  @Override
+  public PolledWires polled(int[] order) {
+    return new PolledChain(plan, circuit, order);
+  }
 }

@@ -156,4 +156,9 @@ record ScanOpenPins(ScannedPlan plan, Charlieplex circuit) implements ScanWires 
             String.join(", ", pins())));
     return steps;
   }
+
+  @Override
+  public PolledWires polled(int[] order) {
+    return new PolledOpenPins(plan, circuit, order);
+  }
 }

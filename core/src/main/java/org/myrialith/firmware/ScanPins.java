@@ -160,4 +160,9 @@ record ScanPins(ScannedPlan plan, ScannedPins circuit) implements ScanWires {
     }
     return steps;
   }
+
+  @Override
+  public PolledWires polled(int[] order) {
+    return new PolledPins(plan, circuit, order);
+  }
 }

@@ -96,6 +96,9 @@ sealed interface ScanWires permits ScanPins, ScanChain, ScanOpenPins {
   /** Returns how they are wired, one step each. */
   List<String> wiring();
 
+  /** Returns what does the same in portable C, with turns in an order. */
+  PolledWires polled(int[] order);
+
   /** Returns whether a light of a plan is lit in a slot. */
   static boolean lit(ScannedPlan plan, Levels levels, ScanTiming.Slot slot, int column) {
     int[] byOutput = plan.map().byOutput();

@@ -12,7 +12,6 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.drive.CircuitPlan;
 import org.myrialith.drive.Section;
-import org.myrialith.drive.Shifted;
 import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.finding.Finding;
@@ -273,7 +272,7 @@ public record WiringText(
 
   private static int line(StringBuilder out, LineDriver line, String name, int first) {
     int step = first;
-    if (line.plan().circuit() instanceof Shifted shifted) {
+    if (line.plan().circuit().takesShift()) {
       CircuitPlan plan = line.plan();
       String takers =
           plan instanceof SwitchedPlan
@@ -282,7 +281,7 @@ public record WiringText(
                   ? phrase("its rail (%s)", Quantity.text(plan.railVolts(), "V"))
                   : plan.brief().lightsNode();
       String logic = phrase("%s of the controller", Quantity.text(plan.brief().logicVolts(), "V"));
-      for (String wire : shifted.shift().wiring(logic, takers)) {
+      for (String wire : plan.circuit().shift().wiring(logic, takers)) {
         out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
       }
     }

@@ -2,13 +2,9 @@ package org.myrialith.gadget;
 
 import java.util.Arrays;
 import java.util.Optional;
-import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPins;
-import org.myrialith.drive.CircuitStart;
-import org.myrialith.drive.RegisterClass;
 import org.myrialith.drive.Run;
-import org.myrialith.drive.ScannedRegisters;
-import org.myrialith.drive.ShiftRegisters;
 import org.myrialith.finding.Change;
 import org.myrialith.frames.ClipEdits;
 import org.myrialith.frames.FewerColours;
@@ -104,7 +100,7 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget drive(Change.DriveByItsOwn change) {
-    return CircuitStart.of(change.start())
+    return CircuitKinds.start(change.start())
         .filter(start -> gadget.fixture(Run.of(change.fixture()).fixture()).isPresent())
         .map(start -> gadget.with(start, change.fixture()))
         .orElse(gadget);
@@ -126,23 +122,11 @@ record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
 
   @Override
   public Gadget registers(Change.UseRegisters change) {
-    return RegisterClass.of(change.sort())
-        .flatMap(
-            sort ->
-                gadget
-                    .circuits()
-                    .circuit(change.circuit())
-                    .map(circuit -> registers(circuit, sort)))
+    return gadget
+        .circuits()
+        .circuit(change.circuit())
+        .map(circuit -> gadget.with(circuit.ofSort(change.sort())))
         .orElse(gadget);
-  }
-
-  private Gadget registers(Circuit circuit, RegisterClass sort) {
-    if (circuit instanceof ShiftRegisters chain) {
-      return gadget.with(chain.of(sort));
-    }
-    return circuit instanceof ScannedRegisters chain
-        ? gadget.with(chain.of(sort, chain.rows(), chain.columns(), chain.rowSwitch()))
-        : gadget;
   }
 
   @Override

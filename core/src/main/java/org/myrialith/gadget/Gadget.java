@@ -20,13 +20,12 @@ import org.myrialith.describe.Description;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Part;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPins;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.Circuits;
-import org.myrialith.drive.DirectPins;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.drive.Run;
-import org.myrialith.drive.ScannedCircuit;
 import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
@@ -75,7 +74,7 @@ public record Gadget(
           Gadget.class,
           Part.of("brief", Brief.DESCRIPTION),
           Part.of("layout", Layout.DESCRIPTION),
-          Part.of("circuits", Circuits.DESCRIPTION),
+          Part.of("circuits", CircuitKinds.DESCRIPTION),
           Field.of("colour", "Colour", ColourSettings.DESCRIPTION).or(ColourSettings.USUAL),
           Field.of("power", "Power", PowerSettings.DESCRIPTION).or(PowerSettings.USUAL),
           Field.of("scan", "Scan", ScanSettings.DESCRIPTION).or(ScanSettings.USUAL),
@@ -315,7 +314,7 @@ public record Gadget(
     if (circuits.of(fixture).isPresent() || circuits.circuits().size() >= Circuits.MOST) {
       return this;
     }
-    return CircuitStart.only(layout.emitterOf(fixture).kind())
+    return CircuitKinds.onlyStart(layout.emitterOf(fixture).kind())
         .map(start -> with(start, fixture.id()))
         .orElse(this);
   }
@@ -372,12 +371,7 @@ public record Gadget(
   /** Returns the gadget with a circuit of pins on as many free ones as it has channels. */
   public Gadget withPins(String circuit) {
     Circuit found = circuits.circuit(circuit).orElse(null);
-    if (found instanceof ScannedCircuit matrix) {
-      return with(CircuitPins.enough(matrix, circuits, layout, brief));
-    }
-    return found instanceof DirectPins pins
-        ? with(CircuitPins.enough(pins, circuits, layout, brief))
-        : this;
+    return found == null ? this : with(CircuitPins.enough(found, circuits, layout, brief));
   }
 
   /** Returns the gadget with a clip, in place of the one on the same fixture if there is one. */

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.myrialith.brief.Brief;
-import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.Circuits;
 import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.InputException;
@@ -143,7 +143,7 @@ class WayTableTest {
     for (Way way : table.ways()) {
       if (way.buildable()) {
         Gadget taken =
-            gadget.drivenBy(CircuitStart.of(way.key()).orElseThrow(), List.of("f1"), "a reason");
+            gadget.drivenBy(CircuitKinds.start(way.key()).orElseThrow(), List.of("f1"), "a reason");
         var circuit = taken.circuits().of(bar(12, "single-red")).orElseThrow();
         var plan =
             GadgetPlan.of(taken).wiring().plans().stream()

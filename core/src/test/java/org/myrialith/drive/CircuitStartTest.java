@@ -26,8 +26,7 @@ class CircuitStartTest {
     for (Controller controller : Controller.CLASSES) {
       Circuits circuits = new Circuits(List.of());
       Set<String> pins = new HashSet<>();
-      for (CircuitStart start :
-          List.of(CircuitStart.CLOCKED_RGB, CircuitStart.ONE_WIRE_RGB, CircuitStart.CLOCKED_RGB)) {
+      for (CircuitStart start : List.of(ClockedPixels.RGB, OneWirePixels.RGB, ClockedPixels.RGB)) {
         Circuit circuit =
             start.beside(circuits, controller, "c" + (circuits.circuits().size() + 1));
         assertThat(circuit.pins()).allSatisfy(p -> assertThat(pins.add(p)).isTrue());
@@ -53,7 +52,7 @@ class CircuitStartTest {
         .filteredOn(f -> f.key().equals("unchained-f1"))
         .singleElement()
         .satisfies(f -> assertThat(f.advice()).contains("choose one in the table"));
-    Gadget chosen = plain.drivenBy(CircuitStart.SHIFT_REGISTERS, List.of("f1"), "few pins");
+    Gadget chosen = plain.drivenBy(ShiftRegisters.PLAIN, List.of("f1"), "few pins");
     assertThat(chosen.circuits().of(ring("single-red")).orElseThrow())
         .isInstanceOf(ShiftRegisters.class);
     assertThat(chosen.circuits().why(chosen.circuits().circuits().get(1).id()))
@@ -101,7 +100,7 @@ class CircuitStartTest {
   @Test
   void pinsAreGivenAsManyAsThereAreChannels() {
     Gadget twelve =
-        Gadget.blank("Trial").with(bar(12)).drivenBy(CircuitStart.DIRECT_PINS, List.of("f1"), "");
+        Gadget.blank("Trial").with(bar(12)).drivenBy(DirectPins.PLAIN, List.of("f1"), "");
     Circuit pins = twelve.circuits().of(bar(12)).orElseThrow();
     // the line of pixels keeps its own
     assertThat(pins.pins()).hasSize(12).doesNotContain("B0").doesNotHaveDuplicates();

@@ -86,7 +86,7 @@ class InputTest {
   void newCircuitsKeepOffThePinsOfInputs() {
     Gadget gadget = with(new Input("Keys", InputSort.BUTTONS_UP, "B3, B5;B2", 3, 5, 4, 3));
     Circuit circuit =
-        CircuitStart.SHIFT_REGISTERS.beside(gadget.circuits(), gadget.brief().controller(), "c7");
+        ShiftRegisters.PLAIN.beside(gadget.circuits(), gadget.brief().controller(), "c7");
     assertThat(circuit.pins()).doesNotContain("B3", "B5", "B2").hasSize(3);
   }
 

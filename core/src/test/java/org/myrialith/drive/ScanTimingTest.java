@@ -288,19 +288,21 @@ class ScanTimingTest {
         Layout.EMPTY.withFixtures(List.of(stack.with(stack.mount().withEmitter("single-red"))));
     for (Filling filling : Filling.values()) {
       ScannedCircuit pins =
-          CircuitPins.enough(
-              ScannedPins.usual("c1", List.of("f1"))
-                  .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
-              new Circuits(List.of()),
-              layout,
-              brief(Controller.AVR8_256K));
+          (ScannedCircuit)
+              CircuitPins.enough(
+                  ScannedPins.usual("c1", List.of("f1"))
+                      .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+                  new Circuits(List.of()),
+                  layout,
+                  brief(Controller.AVR8_256K));
       ScannedCircuit chain =
-          CircuitPins.enough(
-              ScannedRegisters.usual("c1", List.of("f1"))
-                  .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
-              new Circuits(List.of()),
-              layout,
-              brief(Controller.AVR8_256K));
+          (ScannedCircuit)
+              CircuitPins.enough(
+                  ScannedRegisters.usual("c1", List.of("f1"))
+                      .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+                  new Circuits(List.of()),
+                  layout,
+                  brief(Controller.AVR8_256K));
       if (filling == Filling.FIELD_A_BYTE) {
         assertThat(pins.rows()).isEqualTo(layers);
         assertThat(pins.pins()).hasSize(lines);

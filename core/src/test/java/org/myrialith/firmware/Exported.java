@@ -111,7 +111,7 @@ final class Exported {
     String number = lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
     List<String> wires =
         drawn
-            ? LineDriver.of(line).wires().stream().map(wire -> wire + number).toList()
+            ? LineDrivers.of(line).wires().stream().map(wire -> wire + number).toList()
             : wires(line);
     LineReader reader = new LineReader(dump, line, wires);
     if (!timed(line)) {

@@ -109,7 +109,7 @@ class Firmware32Test {
     List<Integer> pulled =
         Exported.lines(plan).stream()
             .filter(
-                line -> LineDriver.of(line).rests().startsWith("1") && !(line instanceof PinPlan))
+                line -> LineDrivers.of(line).rests().startsWith("1") && !(line instanceof PinPlan))
             .flatMap(line -> line.circuit().pins().stream())
             .map(pin -> Integer.parseInt(pin.substring(1)))
             .toList();

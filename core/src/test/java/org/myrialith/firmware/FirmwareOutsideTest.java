@@ -73,7 +73,7 @@ class FirmwareOutsideTest {
                 Exported.wires(p).stream()
                     .map(
                         pin ->
-                            LineDriver.of(p).rests().startsWith("1") && !(p instanceof PinPlan)
+                            LineDrivers.of(p).rests().startsWith("1") && !(p instanceof PinPlan)
                                 ? pin + "+"
                                 : pin))
         .toList();
@@ -231,7 +231,8 @@ class FirmwareOutsideTest {
     for (int n = 0; n < Exported.lines(plan).size(); n++) {
       CircuitPlan line = Exported.lines(plan).get(n);
       String number = Exported.lines(plan).size() == 1 ? "" : String.valueOf(n + 1);
-      List<String> wires = LineDriver.of(line).wires().stream().map(wire -> wire + number).toList();
+      List<String> wires =
+          LineDrivers.of(line).wires().stream().map(wire -> wire + number).toList();
       List<Levels> levels = Exported.ofLine(expected, n);
       // the tests' own decoder reads the same
       List<Levels> edges =

@@ -24,6 +24,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitStart;
 import org.myrialith.finding.InputException;
 import org.myrialith.frames.Clip;
@@ -205,7 +206,7 @@ class FitCodeSizes {
   private static List<Build> builds() throws Exception {
     List<Callable<Optional<Build>>> work = new ArrayList<>();
     for (Controller controller : CONTROLLERS) {
-      for (CircuitStart start : CircuitStart.values()) {
+      for (CircuitStart start : CircuitKinds.STARTS) {
         for (int trial = 0; trial < TRIALS; trial++) {
           long seed = work.size();
           work.add(() -> built(folders, start.key(), gadget(controller, start, seed), seed));

@@ -17,11 +17,11 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitStart;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -338,10 +338,8 @@ class ScanTest {
 
   /** A matrix for which no pins are left has findings, and files that compile, but no light. */
   @ParameterizedTest
-  @EnumSource(
-      value = CircuitStart.class,
-      names = {"MATRIX", "CHARLIEPLEX", "SOFT_PINS"})
-  void aMatrixWithoutPinsHasFilesToo(CircuitStart start) {
+  @ValueSource(strings = {"matrix", "charlieplex", "soft-pins"})
+  void aMatrixWithoutPinsHasFilesToo(String start) {
     Fixture panel =
         SwitchedGadgets.of(
             Fixture.of("f1", "Panel", new Panel(9, 9, 10, 10, Corner.TOP_LEFT, false, true, 0)),
@@ -357,7 +355,7 @@ class ScanTest {
                 ColourSettings.USUAL,
                 PowerSettings.USUAL,
                 List.of(new Clip("k1", "k", "f1", SwitchedGadgets.frames(panel, 2, 50, 1))))
-            .with(start, "f1");
+            .with(CircuitKinds.start(start).orElseThrow(), "f1");
     GadgetPlan plan = GadgetPlan.of(gadget);
     assertThat(plan.verdict(Step.CIRCUITS)).isEqualTo(Verdict.BREAKS);
     Path folder = Exported.export(folders, plan, "without");

@@ -63,7 +63,7 @@ final class Turns {
   static List<Turn> drawn(ScannedPlan plan, Path dump, List<Long> starts) throws IOException {
     Turns turns = new Turns(plan);
     turns.drawn = starts;
-    return turns.read(dump, LineDriver.of(plan).wires(), null);
+    return turns.read(dump, LineDrivers.of(plan).wires(), null);
   }
 
   /**

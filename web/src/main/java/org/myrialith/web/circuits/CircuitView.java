@@ -10,7 +10,6 @@ import java.util.stream.IntStream;
 import org.myrialith.drive.Circuit;
 import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.ClassFigures;
 import org.myrialith.drive.ScannedPlan;
 import org.myrialith.drive.Section;
 import org.myrialith.drive.Stretch;
@@ -94,7 +93,8 @@ public record CircuitView(
 
   /** Returns what is told of its class. */
   public String about() {
-    return new ClassFigures(plan).text();
+    return plan.about()
+        + " All are typical values of the class: the data sheet of your part takes precedence.";
   }
 
   /** Returns whether its outputs are on or off. */

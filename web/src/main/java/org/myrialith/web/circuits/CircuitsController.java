@@ -1,6 +1,5 @@
 package org.myrialith.web.circuits;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,7 +60,7 @@ class CircuitsController {
       @RequestParam String fixtures,
       @RequestParam String way,
       @RequestParam(defaultValue = "") String why) {
-    CircuitStart start = CircuitStart.of(way).orElseThrow(NotThereException::new);
+    CircuitStart start = CircuitKinds.start(way).orElseThrow(NotThereException::new);
     List<String> ids = List.of(fixtures.split(","));
     return pages.edit(
         id,
@@ -158,15 +157,14 @@ class CircuitsController {
   @PostMapping("/add")
   ModelAndView add(@PathVariable UUID id, @RequestParam int base, @RequestParam String start) {
     CircuitStart chosen =
-        CircuitStart.of(start)
+        CircuitKinds.start(start)
             .orElseThrow(
                 () ->
                     new InputException(
                         "start",
                         start,
                         String.join(
-                            ", ",
-                            Arrays.stream(CircuitStart.values()).map(CircuitStart::key).toList())));
+                            ", ", CircuitKinds.STARTS.stream().map(CircuitStart::key).toList())));
     String fresh = pages.open(id).plan().gadget().freeId("c");
     return pages.edit(
         id,

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.UUID;
 import org.myrialith.build.WayColumn;
 import org.myrialith.drive.Circuit;
+import org.myrialith.drive.CircuitKinds;
 import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.CircuitStart;
 import org.myrialith.drive.OutputMoves;
 import org.myrialith.drive.Run;
 import org.myrialith.drive.SwitchedCircuit;
@@ -59,7 +59,7 @@ class CircuitsPage {
             .filter(p -> p.circuit().id().equals(circuit))
             .findFirst()
             .orElse(plans.isEmpty() ? null : plans.get(0));
-    page.addObject("starts", CircuitStart.values());
+    page.addObject("starts", CircuitKinds.STARTS);
     page.addObject(
         "tabs",
         plans.stream().map(p -> new Tab(p.circuit().id(), p.circuit().name(), p == plan)).toList());

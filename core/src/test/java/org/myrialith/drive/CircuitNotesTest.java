@@ -7,17 +7,17 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 
 /** What is told of a class is that of the controller in hand. */
-class ClassFiguresTest {
+class CircuitNotesTest {
   private static String text(Circuit circuit, Controller controller) {
     Brief brief = new Brief("B", "", controller, Optional.of(new Supply("s", 5, 5)));
-    return new ClassFigures(circuit.plan(Layout.EMPTY, brief)).text().replace('\u00a0', ' ');
+    return circuit.plan(Layout.EMPTY, brief).about().replace('\u00a0', ' ');
   }
 
   /**
@@ -56,13 +56,17 @@ class ClassFiguresTest {
     assertThat(text(plain.of(RegisterClass.GREY_12), Controller.AVR8_32K)).contains("39.1 V");
   }
 
+  static List<CircuitStart> starts() {
+    return CircuitKinds.STARTS;
+  }
+
   @ParameterizedTest
-  @EnumSource(CircuitStart.class)
+  @MethodSource("starts")
   void everyWayIsTold(CircuitStart start) {
     Circuits none = new Circuits(List.of());
     for (Controller controller : Controller.CLASSES) {
       String text = text(start.beside(none, controller, "c1"), controller);
-      assertThat(text).endsWith("the data sheet of your part takes precedence.");
+      assertThat(text).endsWith(".");
       assertThat(text).doesNotContain("%s").doesNotContain("NaN").doesNotContain("Infinity");
     }
   }

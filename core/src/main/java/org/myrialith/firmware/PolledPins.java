@@ -1,0 +1,42 @@
+package org.myrialith.firmware;
+
+import org.myrialith.drive.ScannedPins;
+import org.myrialith.drive.ScannedPlan;
+
+/** Rows and columns on pins, in portable C. */
+record PolledPins(ScannedPlan plan, ScannedPins circuit, int[] order) implements PolledWires {
+  private boolean turns() {
+    return circuit.rowSwitch().turns();
+  }
+
+  @Override
+  public String source() {
+    boolean high = plan.highRows();
+    return SourceText.read(turns() ? "portable/scan_pins.c" : "portable/scan_columns.c")
+        .replace(
+            "@ROWPINS@",
+            turns()
+                ? PolledWires.byTurn(order, t -> PolledWires.number(circuit.rowPins().get(t)))
+                : "")
+        .replace("@COLUMNPINS@", PolledWires.numbers(circuit.columnPins()))
+        .replace("@COLUMNOFF@", plan.lowLights() ? " ^ 1u" : "")
+        .replace("@COLUMNDARK@", plan.lowLights() ? "1" : "0")
+        .replace("@ROWOFF@", high ? "0" : "1")
+        .replace("@ROWON@", high ? "1" : "0");
+  }
+
+  @Override
+  public String start() {
+    return new ScanPins(plan, circuit).start(Dialect.PORTABLE);
+  }
+
+  @Override
+  public CodeBill code(CodeBill bill) {
+    return bill.add("polled pin", circuit.pins().size()).addIf(!turns(), "polled columns alone");
+  }
+
+  @Override
+  public int ramBytes() {
+    return turns() ? 1 : 0;
+  }
+}
