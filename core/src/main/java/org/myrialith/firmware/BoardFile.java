@@ -119,7 +119,7 @@ record BoardFile(FirmwareWork work) {
         .replace("@BEGIN@", begin)
         .replace("@GO@\n", go)
         .replace("@PLAIN@", plain)
-        .replace("@OTHERTIMER@", work.target() == FirmwareTarget.AVR8_8K ? "def" : "ndef")
+        .replace("@OTHERTIMER@", work.target().smallTimer() ? "def" : "ndef")
         .replace("@SMALLTIMER@\n", smallTimer())
         .replace("@PLAIN0@", plainSmall)
         .replace("@HZ@", Integer.toString(work.controller().clockHz()))

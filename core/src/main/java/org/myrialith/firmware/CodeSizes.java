@@ -35,9 +35,12 @@ final class CodeSizes {
         FirmwareTarget.ARM32_SMALL);
   }
 
-  /** All 32-bit targets are built for one core. */
+  /** All 32-bit targets are built for one core; one of another core has its own column. */
   static FirmwareTarget column(FirmwareTarget target) {
-    return columns().contains(target) ? target : FirmwareTarget.ARM32_SMALL;
+    return columns().stream()
+        .filter(column -> column.core().equals(target.core()))
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("no sizes for " + target));
   }
 
   private static Map<FirmwareTarget, CodeSizes> read() {

@@ -19,7 +19,6 @@ import org.myrialith.drive.Stretch;
 import org.myrialith.drive.SwitchedPlan;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Limiter;
-import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueEngine;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
@@ -171,7 +170,7 @@ final class CuesHeader {
   }
 
   private void kept() {
-    KeptRecord record = KeptRecord.of(cues, KeptMemory.of(work.controller()).orElseThrow());
+    KeptRecord record = KeptRecord.of(cues, work.controller().keptMemory().orElseThrow());
     out.define("KEPT", record.values().size() + "u");
     out.define("KEEP_MS", Variable.KEPT_MILLIS + "u");
     out.define("KEPT_BYTES", record.bytes() + "u");
@@ -207,7 +206,7 @@ final class CuesHeader {
       out.words("first_order", all.stream().map(this::firstOrder));
     }
     if (!work.alike()) {
-      out.bytes("target_channels", all.stream().map(FirmwareWork::unitBytes));
+      out.bytes("target_channels", all.stream().map(Target::unitBytes));
     }
     if (cues.fades() && all.stream().anyMatch(CuesHeader::deep)) {
       out.define("DEEP_TARGETS", 1);
@@ -245,7 +244,7 @@ final class CuesHeader {
   static int liftedBytes(CueTable cues) {
     return played(cues)
         .filter(clip -> clip.clip().seeThrough() && clip.plan().dims())
-        .mapToInt(clip -> clip.stretch().units() * FirmwareWork.unitBytes(clip))
+        .mapToInt(clip -> clip.stretch().units() * clip.unitBytes())
         .max()
         .orElse(0);
   }

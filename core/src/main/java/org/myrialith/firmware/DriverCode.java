@@ -11,7 +11,7 @@ public final class DriverCode {
   public static double seconds(CircuitPlan plan) {
     FirmwareTarget target = FirmwareTarget.of(plan.brief().controller());
     return target.composeSeconds(plan)
-        + FirmwareTarget.sendSeconds(List.of(LineDrivers.of(plan)), plan.brief().controller());
+        + LineDrivers.seconds(List.of(LineDrivers.of(plan)), plan.brief().controller());
   }
 
   /** Returns the RAM of it, the frame and what its driver keeps (bytes). */

@@ -12,7 +12,6 @@ import org.myrialith.effects.Moving;
 import org.myrialith.effects.OneTone;
 import org.myrialith.effects.Places;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.parts.Controller;
 
 /**
  * Which parts of the code of effects are wanted, and what they take.
@@ -128,16 +127,6 @@ record EffectParts(List<ClipLevels> programs) {
         : 0;
   }
 
-  /** Flash of the code without any effect, and of what lays layers over each other (bytes). */
-  private static int bare(Controller controller) {
-    return switch (controller.key()) {
-      case "8bit-32k" -> 1183;
-      case "8bit-8k" -> 1094;
-      case "8bit-256k" -> 1199;
-      default -> 593;
-    };
-  }
-
   private static final int BLENDS = 188;
   private static final int BLENDS_LARGE = 145;
 
@@ -152,19 +141,24 @@ record EffectParts(List<ClipLevels> programs) {
   /** Of laying an effect over others, beyond what an 8-bit core takes (bytes). */
   private static final int LAID_LARGE = 140;
 
-  /** Returns the flash of their code (bytes). */
-  int codeBytes(FirmwareWork work) {
+  /**
+   * Returns the flash of their code (bytes).
+   *
+   * @param beside whether clips of levels are kept as frames beside them
+   * @param laid whether cues lay them over others
+   */
+  int codeBytes(FirmwareTarget target, boolean beside, boolean laid) {
     if (programs.isEmpty()) {
       return 0;
     }
-    boolean portable = work.controller().portable();
-    int bytes = bare(work.controller());
+    boolean portable = target.portable();
+    int bytes = target.effectBytes();
     bytes += effects().stream().mapToInt(effect -> effect.bytes(portable)).sum();
     bytes += parts().stream().mapToInt(part -> part.bytes(portable)).sum();
     bytes += flats() && !portable ? FLATS : 0;
     bytes += blends() ? (portable ? BLENDS_LARGE : BLENDS) : 0;
-    bytes += work.keepsLevels() ? (portable ? BESIDE_KEPT_LARGE : BESIDE_KEPT) : 0;
-    return bytes + (portable && work.cues().isPresent() ? LAID_LARGE : 0);
+    bytes += beside ? (portable ? BESIDE_KEPT_LARGE : BESIDE_KEPT) : 0;
+    return bytes + (portable && laid ? LAID_LARGE : 0);
   }
 
   /** Returns the RAM of their variables (bytes). */

@@ -134,9 +134,6 @@ record EffectTime(
 
   private static final int MOST_UNSEEN_PIXELS = 16;
 
-  /** Of the core whose calls take longer, as its flash is beyond a short pointer. */
-  private static final double FAR_CALLS = 1.035;
-
   /** Returns the mask of pixels at which the board is told that time passes. */
   static int passMask(FirmwareTarget target, List<ClipLevels> programs) {
     int pixels = MOST_UNSEEN_PIXELS;
@@ -164,15 +161,14 @@ record EffectTime(
   }
 
   private static double[] worked(FirmwareTarget target, ClipLevels program, boolean blends) {
-    EffectTime time = target.multiplies() ? MULTIPLYING : SMALL;
+    EffectTime time = target.cycles().multiplies() ? MULTIPLYING : SMALL;
     Computed computed = program.computed().orElseThrow();
     double[] all = new double[computed.recipe().frames()];
     int pixels = program.cells().length;
     boolean rest = program.stretch().shows().stream().anyMatch(shows -> shows.asks() == Asks.WHITE);
-    double each =
-        time.pixel + time.channel * FirmwareWork.unitBytes(program) + (rest ? time.rest : 0);
+    double each = time.pixel + time.channel * program.unitBytes() + (rest ? time.rest : 0);
     double common = time.begin + pixels * each;
-    double calls = target == FirmwareTarget.AVR8_256K ? FAR_CALLS : 1;
+    double calls = target.cycles().calls();
     for (int frame = 0; frame < all.length; frame++) {
       all[frame] = common;
       int turn = computed.recipe().turn(frame);

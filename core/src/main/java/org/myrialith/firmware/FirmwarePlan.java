@@ -170,11 +170,11 @@ public record FirmwarePlan(
   CodeBill code() {
     return work.cues().isPresent()
         ? EngineSize.code(work, packed)
-        : work.target().code(packed, limited(), clips() > 1, work);
+        : new PlayerCode(work, packed).bill(limited(), clips() > 1);
   }
 
   private int codeBytes() {
-    return code().bytes(work.target()) + effects().codeBytes(work);
+    return code().bytes(work.target()) + effectBytes();
   }
 
   /** Returns whether it fits into the controller, flash and RAM. */
@@ -211,6 +211,10 @@ public record FirmwarePlan(
 
   private EffectParts effects() {
     return new EffectParts(work.programs());
+  }
+
+  private int effectBytes() {
+    return effects().codeBytes(work.target(), work.keepsLevels(), work.cues().isPresent());
   }
 
   private Optional<Dictionary> dictionary() {
@@ -353,11 +357,11 @@ public record FirmwarePlan(
     return new Reckoning(
         "effects",
         "Effects that are worked out",
-        effects().codeBytes(work) + tables,
+        effectBytes() + tables,
         "bytes",
         "their program + numbers, places of pixels and levels",
         List.of(
-            given("their program", effects().codeBytes(work), "bytes"),
+            given("their program", effectBytes(), "bytes"),
             given("numbers, places of pixels and levels", tables, "bytes"),
             given("clips", work.programs().size(), "")),
         Source.partClass("program size read from builds of these effects"));

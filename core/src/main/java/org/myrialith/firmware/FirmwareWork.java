@@ -103,31 +103,9 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
     return sent.wiring().plans().stream().filter(p -> p.emitters() > 0).toList();
   }
 
-  /** Returns the bytes of what lights up as one in a clip of levels: one or two a channel. */
-  static int unitBytes(ClipLevels clip) {
-    return unitBytes(new Target(clip.circuit(), clip.plan(), clip.stretch()));
-  }
-
-  /** Returns the same of what is painted by itself. */
-  static int unitBytes(Target target) {
-    return target.stretch().channelsPerUnit() * (target.plan().levelBits() > 8 ? 2 : 1);
-  }
-
-  /** Returns the frames of a clip as they are packed. */
-  static Stream<Packing.Frame> frames(ClipLevels clip) {
-    int channels = clip.stretch().channelsPerUnit();
-    Order order = Order.of(clip);
-    return clip.perFrame().stream()
-        .map(
-            levels ->
-                clip.plan().dims()
-                    ? new Packing.Frame(levels, channels, order)
-                    : Packing.Frame.ofBits(levels));
-  }
-
   /** Returns how many different frames are kept. */
   long differentFrames() {
-    return kept().stream().flatMap(FirmwareWork::frames).distinct().count();
+    return kept().stream().flatMap(PackedClips::framesOf).distinct().count();
   }
 
   /**
@@ -137,7 +115,7 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
    */
   double[] composing(ClipLevels clip, PackedClips packed, boolean banked) {
     boolean lifted = clip.clip().seeThrough() && clip.plan().dims();
-    double more = lifted ? LIFTED_CYCLES * clip.stretch().units() * unitBytes(clip) : 0;
+    double more = lifted ? LIFTED_CYCLES * clip.stretch().units() * clip.unitBytes() : 0;
     return Arrays.stream(unpacking(clip, packed, banked)).map(cycles -> cycles + more).toArray();
   }
 
@@ -149,17 +127,14 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
           EffectTime.passMask(target(), programs()),
           new EffectParts(programs()).blends());
     }
-    double choosing = packed.several() ? target().choosingCycles() : 0;
+    double choosing = packed.several() ? UnpackTime.CHOOSING : 0;
+    UnpackTime time = new UnpackTime(target().cycles());
     if (packed.streams(clip)) {
-      return Arrays.stream(target().streamCycles(packed, clip, banked))
-          .map(c -> c + choosing)
-          .toArray();
+      return Arrays.stream(time.ofStream(packed, clip, banked)).map(c -> c + choosing).toArray();
     }
     return packed
         .frames(clip)
-        .mapToDouble(
-            frame ->
-                target().unpackCycles(packed.of().get(clip), frame, threes(), banked) + choosing)
+        .mapToDouble(frame -> time.of(packed.of().get(clip), frame, threes(), banked) + choosing)
         .toArray();
   }
 
@@ -210,7 +185,7 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
   }
 
   private IntStream unitBytes() {
-    return lit().filter(target -> target.plan().dims()).mapToInt(FirmwareWork::unitBytes);
+    return lit().filter(target -> target.plan().dims()).mapToInt(Target::unitBytes);
   }
 
   /** Returns whether all clips of levels have as many bytes a unit. */
@@ -248,5 +223,15 @@ public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> 
     return sent.wiring().plans().subList(0, circuit).stream()
         .mapToInt(CircuitPlan::bufferBytes)
         .sum();
+  }
+
+  /** From one look at the timer to the next, and on to the data (s). */
+  private static final double LOOK_SECONDS = 10e-6;
+
+  /** Returns the time until the gap after a frame is seen to be over (s): whole ticks, one more. */
+  double gapSeconds() {
+    int micros = FirmwareTarget.gapMicros(lines());
+    int tick = clockMicros().orElse(target().tickMicros(controller));
+    return (Math.ceil((double) micros / tick) + 1) * tick * 1e-6 + LOOK_SECONDS;
   }
 }

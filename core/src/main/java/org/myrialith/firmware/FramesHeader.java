@@ -419,7 +419,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
   }
 
   private int mostUnitBytes() {
-    return programs().stream().mapToInt(FirmwareWork::unitBytes).max().orElse(1);
+    return programs().stream().mapToInt(ClipLevels::unitBytes).max().orElse(1);
   }
 
   /** Which clips are worked out, and how long each of their frames is held. */
@@ -471,7 +471,7 @@ record FramesHeader(FirmwareWork work, PackedClips packed) {
       words(out, "places", places());
     }
     if (!work.alike()) {
-      table(out, "uint8_t", "clip_channels", clips().stream().map(FirmwareWork::unitBytes));
+      table(out, "uint8_t", "clip_channels", clips().stream().map(ClipLevels::unitBytes));
     }
   }
 

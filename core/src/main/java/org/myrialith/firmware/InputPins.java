@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.List;
 import java.util.Map;
-import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
 import org.myrialith.play.Sense;
@@ -244,7 +243,7 @@ record InputPins(FirmwareWork work) {
     }
     if (keeps(work) && portable()) {
       KeptRecord record =
-          KeptRecord.of(work.cues().orElseThrow(), KeptMemory.of(work.controller()).orElseThrow());
+          KeptRecord.of(work.cues().orElseThrow(), work.controller().keptMemory().orElseThrow());
       text.append(phrase("  keep_begin(%d);\n", record.bytes() * record.slots()));
     }
     return text.toString();

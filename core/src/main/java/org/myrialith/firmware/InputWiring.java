@@ -4,7 +4,6 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import org.myrialith.cues.Variable;
 import org.myrialith.finding.Quantity;
-import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
 import org.myrialith.play.Sense;
@@ -25,7 +24,8 @@ final class InputWiring {
       cues.senses().forEach(sense -> out.append("  ").append(one(work, sense)).append('\n'));
     }
     if (!cues.kept().isEmpty()) {
-      KeptMemory.of(work.controller())
+      work.controller()
+          .keptMemory()
           .ifPresent(memory -> out.append(kept(KeptRecord.of(cues, memory))));
     }
     if (!cues.chip().isEmpty()) {

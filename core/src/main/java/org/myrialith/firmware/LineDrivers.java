@@ -11,6 +11,7 @@ import org.myrialith.drive.OneWirePlan;
 import org.myrialith.drive.PinPlan;
 import org.myrialith.drive.RegisterPlan;
 import org.myrialith.drive.ScannedPlan;
+import org.myrialith.parts.Controller;
 
 /** The driver of each kind of circuit. A new kind is named here. */
 final class LineDrivers {
@@ -40,5 +41,15 @@ final class LineDrivers {
         .flatMap(entry -> entry.of(plan).stream())
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("no driver for " + plan.circuit().name()));
+  }
+
+  /**
+   * Returns the time that all lines take to be sent (s): the bits, and the way into and out of it.
+   */
+  static double seconds(List<LineDriver> lines, Controller on) {
+    return lines.stream()
+        .mapToDouble(
+            line -> line.plan().dataSeconds() + FirmwareTarget.seconds(line.sendCycles(), on))
+        .sum();
   }
 }

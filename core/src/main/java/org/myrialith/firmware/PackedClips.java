@@ -58,9 +58,21 @@ public record PackedClips(List<Packing.Packed> parts, Map<ClipLevels, Packing.Pa
     return Optional.of(new PackedClips(parts, of));
   }
 
+  /** Returns the frames of a clip as they are packed, each by itself. */
+  static Stream<Packing.Frame> framesOf(ClipLevels clip) {
+    int channels = clip.stretch().channelsPerUnit();
+    Order order = Order.of(clip);
+    return clip.perFrame().stream()
+        .map(
+            levels ->
+                clip.plan().dims()
+                    ? new Packing.Frame(levels, channels, order)
+                    : Packing.Frame.ofBits(levels));
+  }
+
   /** Returns the frames of a clip as they are packed one way; of a stream all of them as one. */
   static Stream<Packing.Frame> frames(ClipLevels clip, Packing packing) {
-    List<Packing.Frame> all = FirmwareWork.frames(clip).toList();
+    List<Packing.Frame> all = framesOf(clip).toList();
     if (packing == Packing.STREAM && clip.plan().dims()) {
       return Stream.of(FrameStream.row(all));
     }

@@ -42,8 +42,8 @@ final class PlayTime {
     this.askingSeconds = askingSeconds;
     this.work = work;
     this.target = work.target();
-    this.sendSeconds = FirmwareTarget.sendSeconds(work.drivers(), work.controller());
-    this.gapSeconds = target.gapSeconds(work);
+    this.sendSeconds = LineDrivers.seconds(work.drivers(), work.controller());
+    this.gapSeconds = work.gapSeconds();
     this.frameSeconds =
         work.lines().stream().mapToDouble(CircuitPlan::frameSeconds).max().orElse(0);
     List<ClipLevels> clips = work.sent().clips();

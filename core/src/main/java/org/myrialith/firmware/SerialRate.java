@@ -20,7 +20,7 @@ record SerialRate(FirmwareWork work) {
     if (work.controller().portable()) {
       return RATES[0]; // what the environment receives waits in its own memory
     }
-    double deaf = FirmwareTarget.sendSeconds(work.drivers(), work.controller());
+    double deaf = LineDrivers.seconds(work.drivers(), work.controller());
     return IntStream.of(RATES)
         .filter(rate -> KEPT * BITS / (double) rate >= deaf)
         .findFirst()

@@ -42,8 +42,7 @@ record SketchFolders(String title, FirmwareWork work, PackedClips packed) {
 
   /** The first port that is not that of the cable and has pins of its own. */
   private String port() {
-    return SERIAL.replace(
-        "@PORT@", work.controller().key().equals("32bit-4m") ? "Serial2" : "Serial1");
+    return SERIAL.replace("@PORT@", work.target().port());
   }
 
   private static final String SERIAL =

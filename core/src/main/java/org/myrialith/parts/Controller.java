@@ -20,9 +20,16 @@ import java.util.stream.IntStream;
  *
  * @param key of the class, as in the gadget format; the one it is based on for a maker's own
  * @param title shown to the maker
+ * @param timekeeping what it counts seconds by, by itself
  */
 public record Controller(
-    String key, String title, Memory memory, Logic logic, Ports ports, PortGroups portGroups) {
+    String key,
+    String title,
+    Memory memory,
+    Logic logic,
+    Timekeeping timekeeping,
+    Ports ports,
+    PortGroups portGroups) {
   /** Clock of the 8-bit classes (Hz). */
   public static final int CLOCK_HZ = 16_000_000;
 
@@ -52,8 +59,9 @@ public record Controller(
       new Controller(
           "8bit-32k",
           "8-bit controller, 16 MHz, 2 KB RAM, 32 KB flash, 5 V",
-          new Memory(2048, 32768),
+          new Memory(2048, 32768, KeptMemory.eeprom(1024)),
           Logic.OF_SUPPLY,
+          Timekeeping.CRYSTAL,
           new Ports(
               List.of(
                   "B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1", "C2", "C3", "C4", "C5", "D0",
@@ -75,8 +83,9 @@ public record Controller(
       new Controller(
           "8bit-8k",
           "8-bit controller, 16 MHz, 512 bytes RAM, 8 KB flash, 5 V",
-          new Memory(512, 8192),
+          new Memory(512, 8192, KeptMemory.eeprom(512)),
           Logic.OF_SUPPLY,
+          Timekeeping.BUILT_IN,
           new Ports(
               List.of("B0", "B1", "B2", "B3", "B4"),
               uses("B5 reset"),
@@ -90,8 +99,9 @@ public record Controller(
       new Controller(
           "8bit-256k",
           "8-bit controller, 16 MHz, 8 KB RAM, 256 KB flash, 5 V, many pins",
-          new Memory(8192, 262144),
+          new Memory(8192, 262144, KeptMemory.eeprom(4096)),
           Logic.OF_SUPPLY.drawing(new Draw(0.35, 0.01)),
+          Timekeeping.CRYSTAL,
           new Ports(
               ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
               Map.of(),
@@ -105,9 +115,10 @@ public record Controller(
       new Controller(
           "32bit-256k",
           "32-bit controller, 48 MHz, 32 KB RAM, 256 KB flash, 3.3 V",
-          new Memory(32_768, 262_144),
+          new Memory(32_768, 262_144, Optional.empty()),
           new Logic(
               48_000_000, 3.3, new OutputStage(80, 80, 5, 7, 65, 3.6), 1e-6, new Draw(0.05, 0.01)),
+          Timekeeping.CRYSTAL,
           new Ports(
               numbered(0, 21),
               Map.of(),
@@ -120,13 +131,14 @@ public record Controller(
       new Controller(
           "32bit-2m",
           "32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V",
-          new Memory(270_336, 2_097_152),
+          new Memory(270_336, 2_097_152, KeptMemory.inFlash()),
           new Logic(
               133_000_000,
               3.3,
               new OutputStage(60, 60, 4, 12, 50, 3.6),
               500e-9,
               new Draw(0.06, 1.3)),
+          Timekeeping.CRYSTAL,
           new Ports(
               numbered(0, 22),
               uses("P23 the board's supply; P24 the board's supply; P25 the board's lamp"),
@@ -139,13 +151,14 @@ public record Controller(
       new Controller(
           "32bit-4m",
           "32-bit controller with radio, 240 MHz, 320 KB RAM, 4 MB flash, 3.3 V",
-          new Memory(327_680, 4_194_304),
+          new Memory(327_680, 4_194_304, KeptMemory.inFlash()),
           new Logic(
               240_000_000,
               3.3,
               new OutputStage(30, 30, 20, 28, 200, 3.6),
               200e-9,
               new Draw(0.075, 0.15)),
+          Timekeeping.CRYSTAL,
           new Ports(
               List.of(
                   "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
@@ -168,8 +181,12 @@ public record Controller(
    */
   public record PortGroups(double milliamps, List<List<String>> groups) {}
 
-  /** Sizes (bytes). */
-  record Memory(int ram, int flash) {}
+  /**
+   * Sizes (bytes).
+   *
+   * @param kept while power is off; empty where its usual environment has none
+   */
+  record Memory(int ram, int flash, Optional<KeptMemory> kept) {}
 
   /**
    * Clock and levels.
@@ -230,8 +247,16 @@ public record Controller(
     }
   }
 
-  Controller(String key, String title, Memory memory, Logic logic, Ports ports) {
-    this(key, title, memory, logic, ports, new PortGroups(logic.stage.chipMilliamps(), List.of()));
+  Controller(
+      String key, String title, Memory memory, Logic logic, Timekeeping timekeeping, Ports ports) {
+    this(
+        key,
+        title,
+        memory,
+        logic,
+        timekeeping,
+        ports,
+        new PortGroups(logic.stage.chipMilliamps(), List.of()));
   }
 
   /** Whole ports, each to its highest bit. */
@@ -268,14 +293,21 @@ public record Controller(
    * @param flash 0 for its own (bytes)
    */
   Controller on(String name, List<String> usable, int ram, int flash, OutputStage stage) {
-    Memory sizes = new Memory(ram > 0 ? ram : memory.ram, flash > 0 ? flash : memory.flash);
+    Memory sizes =
+        new Memory(ram > 0 ? ram : memory.ram, flash > 0 ? flash : memory.flash, memory.kept);
     return new Controller(
         key,
         name,
         sizes,
         new Logic(logic.clockHz, logic.volts, stage, logic.pinSeconds, logic.draw),
+        timekeeping,
         usable.isEmpty() ? ports : ports.only(usable),
         portGroups);
+  }
+
+  /** Returns its memory that keeps values while power is off; empty where it has none. */
+  public Optional<KeptMemory> keptMemory() {
+    return memory.kept;
   }
 
   /** Returns what a pin gives (data of the class). */
@@ -292,7 +324,8 @@ public record Controller(
   public Controller at(ClockRate rate) {
     return portable() || rate.hertz() == 0
         ? this
-        : new Controller(key, title, memory, logic.clocked(rate.hertz()), ports, portGroups);
+        : new Controller(
+            key, title, memory, logic.clocked(rate.hertz()), timekeeping, ports, portGroups);
   }
 
   /** Returns whether its clock is slower than what data lines are timed for. */

@@ -19,14 +19,13 @@ public record KeptMemory(int bytes, int writes, boolean spread) {
 
   private static final int FLASH_BYTES = 1024;
 
-  /** Returns that of a class; empty where its usual environment has none. */
-  public static Optional<KeptMemory> of(Controller controller) {
-    return switch (controller.key()) {
-      case "8bit-8k" -> Optional.of(new KeptMemory(512, EEPROM_WRITES, true));
-      case "8bit-32k" -> Optional.of(new KeptMemory(1024, EEPROM_WRITES, true));
-      case "8bit-256k" -> Optional.of(new KeptMemory(4096, EEPROM_WRITES, true));
-      case "32bit-2m", "32bit-4m" -> Optional.of(new KeptMemory(FLASH_BYTES, FLASH_WRITES, false));
-      default -> Optional.empty();
-    };
+  /** Returns an EEPROM of so many bytes. */
+  static Optional<KeptMemory> eeprom(int bytes) {
+    return Optional.of(new KeptMemory(bytes, EEPROM_WRITES, true));
+  }
+
+  /** Returns a page of flash that stands in for one. */
+  static Optional<KeptMemory> inFlash() {
+    return Optional.of(new KeptMemory(FLASH_BYTES, FLASH_WRITES, false));
   }
 }

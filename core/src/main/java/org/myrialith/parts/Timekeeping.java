@@ -25,11 +25,6 @@ public enum Timekeeping {
     this.ppm = ppm;
   }
 
-  /** Returns what a controller counts by, by itself. */
-  public static Timekeeping of(Controller controller) {
-    return controller.key().equals(Controller.AVR8_8K.key()) ? BUILT_IN : CRYSTAL;
-  }
-
   /** Returns the name shown to the maker. */
   public String title() {
     return title;

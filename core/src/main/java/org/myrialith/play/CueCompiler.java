@@ -37,7 +37,6 @@ import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Programme;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.KeptMemory;
 
 /** Makes numbers of a sheet of cues. Mutable, lives for one sheet. */
 final class CueCompiler {
@@ -192,7 +191,7 @@ final class CueCompiler {
   }
 
   private void requireMemory() {
-    if (KeptMemory.of(controller).isEmpty()) {
+    if (controller.keptMemory().isEmpty()) {
       sheet.variables().stream()
           .filter(Variable::kept)
           .forEach(v -> problem(v.name(), "can't be kept: this controller has no memory for it"));

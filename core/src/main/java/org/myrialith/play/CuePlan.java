@@ -76,8 +76,8 @@ public record CuePlan(
         table,
         List.copyOf(compiler.problems()),
         List.copyOf(lit),
-        KeptMemory.of(controller),
-        Timekeeping.of(controller),
+        controller.keptMemory(),
+        controller.timekeeping(),
         from.reaching(FlashCheck.brightest(lit)),
         List.copyOf(compiler.offs()));
   }

@@ -13,4 +13,9 @@ public record Target(int circuit, CircuitPlan plan, Stretch stretch) {
   public boolean is(int otherCircuit, Stretch other) {
     return circuit == otherCircuit && stretch.firstChannel() == other.firstChannel();
   }
+
+  /** Returns the bytes of what lights up as one, where it has levels: one or two a channel. */
+  public int unitBytes() {
+    return stretch.channelsPerUnit() * (plan.levelBits() > 8 ? 2 : 1);
+  }
 }

@@ -32,7 +32,6 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.lettering.Caption;
 import org.myrialith.lettering.CaptionPlan;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.KeptMemory;
 
 /** Puts scenes, cues, values and inputs on a gadget. Mutable, lives for one machine. */
 final class Staging {
@@ -113,7 +112,7 @@ final class Staging {
   /** A value that is there again after power was off, where the controller has memory for it. */
   void keptValue(String name, int least, int most, int start, boolean wraps) {
     value(name, least, most, start, wraps);
-    if (KeptMemory.of(gadget.brief().controller()).isPresent()) {
+    if (gadget.brief().controller().keptMemory().isPresent()) {
       variables.add(variables.remove(variables.size() - 1).keeping());
     }
   }

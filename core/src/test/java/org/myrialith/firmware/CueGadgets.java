@@ -37,7 +37,6 @@ import org.myrialith.layout.Fixture;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.lettering.Fonts;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.KeptMemory;
 
 /** Cues by chance over a gadget that lights up in any way. */
 final class CueGadgets {
@@ -81,7 +80,7 @@ final class CueGadgets {
   }
 
   private boolean keeps() {
-    return KeptMemory.of(base.brief().controller()).isPresent();
+    return base.brief().controller().keptMemory().isPresent();
   }
 
   /** The pin that messages come in by. */

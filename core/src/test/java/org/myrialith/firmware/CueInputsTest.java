@@ -47,7 +47,6 @@ import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.lettering.Fonts;
 import org.myrialith.parts.Controller;
-import org.myrialith.parts.KeptMemory;
 import org.myrialith.play.CueEngine;
 import org.myrialith.play.CueTable;
 import org.myrialith.play.KeptRecord;
@@ -358,7 +357,7 @@ class CueInputsTest {
     Path folder = Exported.export(folders, plan, "wear");
     SimulatedController.bring("host_cues.c", folder);
     Exported.buildHere(folder, plan, "cues.c", "tables.c", "host_cues.c");
-    KeptRecord record = KeptRecord.of(table(plan), KeptMemory.of(board.controller).orElseThrow());
+    KeptRecord record = KeptRecord.of(table(plan), board.controller.keptMemory().orElseThrow());
     int[] written = new int[record.slots()];
     // each time the pad is touched once, and power stays on until that is kept
     Files.writeString(folder.resolve("script.txt"), "100 0 1\n400 0 0\n");

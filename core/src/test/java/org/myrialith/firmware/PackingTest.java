@@ -246,7 +246,7 @@ class PackingTest {
             gadget ->
                 GadgetPlan.of(gadget)
                     .firmware()
-                    .map(plan -> plan.work().clips().stream().flatMap(FirmwareWork::frames))
+                    .map(plan -> plan.work().clips().stream().flatMap(PackedClips::framesOf))
                     .map(frames -> frames.distinct().filter(frame -> !frame.bits()).toList())
                     .filter(frames -> !frames.isEmpty())
                     .ifPresent(frames -> all.put(gadget.title(), frames)));
@@ -286,7 +286,7 @@ class PackingTest {
               .mapToInt(PackingTest::tables)
               .min()
               .orElseThrow();
-      int other = compressed(plan.work().clips().stream().flatMap(FirmwareWork::frames).toList());
+      int other = compressed(plan.work().clips().stream().flatMap(PackedClips::framesOf).toList());
       String line =
           String.format("%s %d against %d, %.2f%n", one.getKey(), own, other, own / (double) other);
       report.append(line);

@@ -137,7 +137,7 @@ class CueJudgementTest {
     assertThat(new Drift(Timekeeping.CHIP).finding().says())
         .contains(Quantity.text(1.728, "s"))
         .doesNotContain("begins anew");
-    Finding tiny = new Drift(Timekeeping.of(Controller.AVR8_8K)).finding();
+    Finding tiny = new Drift(Controller.AVR8_8K.timekeeping()).finding();
     assertThat(tiny.verdict()).isEqualTo(Verdict.TIGHT);
     assertThat(tiny.says()).contains(Quantity.text(2.4, "h"));
     assertThat(findings(List.of(), List.of(scene("s1", 90, "f1")), FIRST))
