@@ -286,7 +286,7 @@ public record Charlieplex(
 
   @Override
   public int slotBytes() {
-    return 2 * ScannedPins.ports(charliePins) + 1;
+    return 2 * PinName.ports(charliePins) + 1;
   }
 
   @Override
@@ -330,7 +330,7 @@ public record Charlieplex(
   @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onOpenPins(
-        Math.max(1, ScannedPins.ports(charliePins)), rows(), alone() ? 1 : columns());
+        Math.max(1, PinName.ports(charliePins)), rows(), alone() ? 1 : columns());
   }
 
   @Override
@@ -348,13 +348,13 @@ public record Charlieplex(
             alone() ? lights : Math.max(1, rows()), scan, interrupt(), brief.controller());
     Switching switching =
         plain.onOpenPins(
-            timing.duty(), resistorsAt, Side.TO_GROUND.ohms(brief.controller().stage()));
+            timing.duty(), resistorsAt == ResistorsAt.LIGHTS, Side.TO_GROUND.ohms(brief.controller().stage()));
     return new ScannedPlan(this, brief, switching, map, timing);
   }
 
   @Override
   public int furtherPorts() {
-    return Math.max(0, ScannedPins.ports(charliePins) - 1);
+    return Math.max(0, PinName.ports(charliePins) - 1);
   }
 
   /** One at a pin serves all that hang there. */

@@ -33,8 +33,6 @@ public record DirectPins(
     Hookup hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
-  /** Most pins of any controller. */
-  public static final int MOST_PINS = 64;
 
   /** How it stands in the format. */
   public static final Kind<DirectPins> KIND =
@@ -44,7 +42,7 @@ public record DirectPins(
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
-          Field.rows("pins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, MOST_PINS)
+          Field.rows("pins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, PinName.MOST)
               .or(List.of())
               .explained("port letter and bit of each, in the order of the channels"),
           Field.of(

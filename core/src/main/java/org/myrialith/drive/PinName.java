@@ -3,9 +3,13 @@ package org.myrialith.drive;
 import org.myrialith.describe.Field;
 import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
+import java.util.List;
 
 /** Pins of a controller by port letter and bit. */
 final class PinName {
+  /** Most pins of any controller. */
+  static final int MOST = 64;
+
   /** How they are described in the format. */
   private static final String EXPLAINED =
       "port letter and bit, such as B0, or P and the number on the board, such as P19";
@@ -29,5 +33,10 @@ final class PinName {
           pin,
           "a port letter A to G and a bit 0 to 7, such as B0, or P and a number to 49, such as P19");
     }
+  }
+
+  /** Returns how many ports pins stand on. */
+  static int ports(List<String> pins) {
+    return (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count();
   }
 }

@@ -54,6 +54,9 @@ public enum RegisterClass {
   /** Most input capacitance of an input of the class (pF). */
   public static final double INPUT_PF = 10;
 
+  /** Wire on a board or in a cable (pF a mm): 1 pF a cm (common practice). */
+  public static final double WIRE_PF_PER_MM = 0.1;
+
   /** Longest rise of a clock edge that the class allows at 4.5 V (s). */
   public static final double RISE_SECONDS = 500e-9;
 

@@ -320,7 +320,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
 
   private double rise(int chips, double wireMm) {
     double ohms = brief.controller().stage().sourceOhms() + SERIES_OHMS;
-    double picofarads = chips * RegisterClass.INPUT_PF + wireMm * ShiftRegisters.WIRE_PF_PER_MM;
+    double picofarads = chips * RegisterClass.INPUT_PF + wireMm * RegisterClass.WIRE_PF_PER_MM;
     return RISE_FACTOR * ohms * picofarads * 1e-12;
   }
 

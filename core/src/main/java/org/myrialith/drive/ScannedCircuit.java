@@ -14,8 +14,7 @@ import org.myrialith.parts.OutputStage;
 import org.myrialith.parts.PartSort;
 
 /** A circuit whose lights have their turns: by rows, by pins, or one by one. */
-public sealed interface ScannedCircuit extends SwitchedCircuit
-    permits ScannedPins, ScannedRegisters, Charlieplex {
+public interface ScannedCircuit extends SwitchedCircuit {
   /** Cycles of working the level of a light into its slots, on a chain or between pins. */
   double NEAR_LIGHT_CYCLES = 46;
 

@@ -52,7 +52,7 @@ public record ScannedPins(
                   "Row pins",
                   new Types.Words(Types.Words.Rule.ANY),
                   0,
-                  DirectPins.MOST_PINS)
+                  PinName.MOST)
               .or(List.of())
               .explained("a pin for each row"),
           Field.rows(
@@ -60,7 +60,7 @@ public record ScannedPins(
                   "Column pins",
                   new Types.Words(Types.Words.Rule.ANY),
                   0,
-                  DirectPins.MOST_PINS)
+                  PinName.MOST)
               .or(List.of())
               .explained("a pin and a resistor for each column"),
           Field.of(
@@ -249,19 +249,14 @@ public record ScannedPins(
   @Override
   public ScanTiming.Interrupt interrupt() {
     return ScanTiming.Interrupt.onPins(
-        Math.max(1, ports(columnPins)),
-        rowSwitch.turns() ? Math.max(1, ports(rowPins)) : 0,
+        Math.max(1, PinName.ports(columnPins)),
+        rowSwitch.turns() ? Math.max(1, PinName.ports(rowPins)) : 0,
         columnPins.size());
   }
 
   @Override
   public int slotBytes() {
-    return ports(columnPins) + (rowSwitch.turns() ? ports(rowPins) : 0) + 1;
-  }
-
-  /** Ports that pins stand on. */
-  static int ports(List<String> pins) {
-    return (int) pins.stream().map(pin -> pin.charAt(0)).distinct().count();
+    return PinName.ports(columnPins) + (rowSwitch.turns() ? PinName.ports(rowPins) : 0) + 1;
   }
 
   /** Its columns have a place in each port that they stand on. */

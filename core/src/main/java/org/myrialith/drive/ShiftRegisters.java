@@ -55,8 +55,6 @@ public record ShiftRegisters(
   /** Allowed constant of the setting resistor. */
   public static final Bounds SETTING = Bounds.measure(0, 500, "V");
 
-  /** Wire on a board or in a cable (pF a mm): 1 pF a cm (common practice). */
-  static final double WIRE_PF_PER_MM = 0.1;
 
   /** How it stands in the format. */
   public static final Kind<ShiftRegisters> KIND =

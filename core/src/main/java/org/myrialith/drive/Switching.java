@@ -115,10 +115,11 @@ public record Switching(
   /**
    * Returns it on pins that are high, low or open.
    *
+   * @param each whether each light has a resistor of its own, else each pin has one
    * @param pinOhms inside the pin that is high
    */
-  Switching onOpenPins(double duty, Charlieplex.ResistorsAt at, double pinOhms) {
-    if (at == Charlieplex.ResistorsAt.LIGHTS) {
+  Switching onOpenPins(double duty, boolean each, double pinOhms) {
+    if (each) {
       return having(load -> load.byTurns(duty, pinOhms));
     }
     // a pin has one resistor, whatever hangs on it

@@ -37,7 +37,7 @@ record TwoWireBus(
   private static final double PIN_PF = 10;
 
   private double busPf() {
-    return (chips + 1) * PIN_PF + wireMm * ShiftRegisters.WIRE_PF_PER_MM;
+    return (chips + 1) * PIN_PF + wireMm * RegisterClass.WIRE_PF_PER_MM;
   }
 
   private double leastOhms() {
@@ -120,8 +120,8 @@ record TwoWireBus(
   /** What makes the bus quick enough, in figures. */
   private String shorter() {
     double allowed = Math.min(MOST_PF, speed.riseSeconds() / (RISE_FACTOR * leastOhms()) * 1e12);
-    double wire = Math.floor((allowed - (chips + 1) * PIN_PF) / ShiftRegisters.WIRE_PF_PER_MM);
-    double fewer = Math.floor((allowed - wireMm * ShiftRegisters.WIRE_PF_PER_MM) / PIN_PF - 1);
+    double wire = Math.floor((allowed - (chips + 1) * PIN_PF) / RegisterClass.WIRE_PF_PER_MM);
+    double fewer = Math.floor((allowed - wireMm * RegisterClass.WIRE_PF_PER_MM) / PIN_PF - 1);
     List<String> all = new ArrayList<>();
     if (wire > 0) {
       all.add(phrase("a wire of %s with these chips", Quantity.text(wire, "mm")));

@@ -10,7 +10,7 @@ final class SourceText {
   private SourceText() {}
 
   static String read(String name) {
-    try (InputStream in = SourceText.class.getResourceAsStream(name)) {
+    try (InputStream in = SourceText.class.getResourceAsStream("/org/myrialith/firmware/" + name)) {
       if (in == null) {
         throw new IllegalStateException("no source " + name);
       }
