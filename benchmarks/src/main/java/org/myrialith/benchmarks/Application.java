@@ -14,8 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.format.GadgetJson;
+import org.myrialith.gadget.model.Gadget;
 
 /** The running application, and a browser that looks at it. */
 record Application(String address, Playwright playwright, Browser browser)

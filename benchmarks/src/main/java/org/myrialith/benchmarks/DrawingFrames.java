@@ -4,7 +4,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.util.Locale;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;

@@ -10,7 +10,7 @@ import java.util.Locale;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;

@@ -19,8 +19,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.myrialith.brief.Brief;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.format.GadgetJson;
+import org.myrialith.gadget.model.Gadget;
 
 /**
  * Makers at work at once on the running application, each on a gadget of its own: every second each

@@ -2,6 +2,8 @@ package org.myrialith.benchmarks;
 
 import java.util.List;
 import java.util.function.Supplier;
+import org.myrialith.cue.engine.CueEngine;
+import org.myrialith.cue.table.CueTable;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Fireflies;
@@ -9,17 +11,15 @@ import org.myrialith.effects.Layer;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Recipe;
 import org.myrialith.frames.Frame;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.format.GadgetJson;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Panel;
-import org.myrialith.lettering.Caption;
-import org.myrialith.lettering.CaptionPlan;
-import org.myrialith.play.CueEngine;
-import org.myrialith.play.CueTable;
+import org.myrialith.text.Caption;
+import org.myrialith.text.CaptionPlan;
 
 /** Frames made of effects and of text: ten times as much beside as much. */
 record Making(Timed timed) {

@@ -2,9 +2,9 @@ package org.myrialith.benchmarks;
 
 import java.util.Locale;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.format.GadgetJson;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 
 /**
  * What a plan takes of the heap once everything of it was asked for, beside what it says itself.

@@ -7,19 +7,19 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import org.myrialith.circuit.Circuits;
+import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.drive.Circuits;
-import org.myrialith.drive.OneWirePixels;
 import org.myrialith.finding.Step;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
 import org.myrialith.parts.Conductor;
-import org.myrialith.rail.Feed;
-import org.myrialith.rail.RailPlan;
-import org.myrialith.rail.RailSettings;
+import org.myrialith.voltagedrop.Feed;
+import org.myrialith.voltagedrop.RailPlan;
+import org.myrialith.voltagedrop.RailSettings;
 
 /** Chains of pixels with feeds, and the same as netlists. */
 final class Rails {

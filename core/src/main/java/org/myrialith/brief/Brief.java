@@ -9,9 +9,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.TextRules;
@@ -21,6 +18,9 @@ import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * What the maker said first. Immutable.

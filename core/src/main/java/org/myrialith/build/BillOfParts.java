@@ -3,7 +3,7 @@ package org.myrialith.build;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
-import org.myrialith.drive.CircuitPlan;
+import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.parts.PartSort;
 import org.myrialith.parts.PriceList;
 

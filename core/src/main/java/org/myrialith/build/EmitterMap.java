@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.myrialith.drive.Wiring;
+import org.myrialith.circuit.Wiring;
 import org.myrialith.formats.SpreadsheetText;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;

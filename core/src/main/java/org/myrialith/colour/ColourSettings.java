@@ -1,10 +1,10 @@
 package org.myrialith.colour;
 
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.KindPart;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.KindPart;
 
 /**
  * How asked colours are corrected.

@@ -1,9 +1,9 @@
 package org.myrialith.colour;
 
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Quantity;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /** How asked values, 0 to 1, become light, 0 to 1. Monotone, 0 to 0 and 1 to 1. */
 public sealed interface Transfer {

@@ -1,6 +1,6 @@
 package org.myrialith.colour;
 
-import org.myrialith.describe.Family;
+import org.myrialith.schema.Family;
 
 /** All curves from asked values to light. */
 public final class TransferKinds {

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.myrialith.brief.Brief;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.BoxFaces;
 import org.myrialith.layout.Fixture;

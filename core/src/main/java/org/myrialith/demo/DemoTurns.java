@@ -4,15 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
+import org.myrialith.circuit.Circuits;
+import org.myrialith.circuit.charlieplex.Charlieplex;
+import org.myrialith.circuit.pixel.ClockedPixels;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.drive.Charlieplex;
-import org.myrialith.drive.Circuits;
-import org.myrialith.drive.ClockedPixels;
+import org.myrialith.flicker.LightBar;
+import org.myrialith.flicker.ScanSettings;
+import org.myrialith.flicker.Strobe;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Programme;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
@@ -27,11 +30,8 @@ import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.Day;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.rail.Feed;
-import org.myrialith.rail.RailSettings;
-import org.myrialith.scan.LightBar;
-import org.myrialith.scan.ScanSettings;
-import org.myrialith.scan.Strobe;
+import org.myrialith.voltagedrop.Feed;
+import org.myrialith.voltagedrop.RailSettings;
 
 /** Lights between pins, and a wand that writes on the night. */
 final class DemoTurns {

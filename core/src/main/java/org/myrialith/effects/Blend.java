@@ -1,7 +1,7 @@
 package org.myrialith.effects;
 
 import java.util.Locale;
-import org.myrialith.describe.Types;
+import org.myrialith.schema.Types;
 
 /** How a layer comes over those below it, channel by channel. */
 public enum Blend {

@@ -1,7 +1,7 @@
 package org.myrialith.effects;
 
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * All of it swells and fades.

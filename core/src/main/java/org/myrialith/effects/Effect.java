@@ -1,8 +1,8 @@
 package org.myrialith.effects;
 
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /** A program that says which colour a place has at a time. Whole numbers only. */
 public sealed interface Effect

@@ -1,6 +1,6 @@
 package org.myrialith.effects;
 
-import org.myrialith.describe.Family;
+import org.myrialith.schema.Family;
 
 /** The kinds of effects. */
 public final class EffectKinds {

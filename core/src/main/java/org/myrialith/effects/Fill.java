@@ -1,8 +1,8 @@
 package org.myrialith.effects;
 
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * Place after place lights until all do, then they go dark the same way or back.

@@ -1,10 +1,10 @@
 package org.myrialith.effects;
 
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * An effect over those below it.

@@ -1,6 +1,6 @@
 package org.myrialith.effects;
 
-import org.myrialith.describe.Kind;
+import org.myrialith.schema.Kind;
 
 /**
  * Strikes at odd times, each a few flashes that die away.

@@ -3,11 +3,11 @@ package org.myrialith.effects;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * Layers of effects on a fixture, and the frames that are made of them.

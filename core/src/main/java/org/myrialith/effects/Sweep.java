@@ -1,8 +1,8 @@
 package org.myrialith.effects;
 
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * A plane of light that goes through, flat or in space.

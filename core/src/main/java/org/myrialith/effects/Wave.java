@@ -1,8 +1,8 @@
 package org.myrialith.effects;
 
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * Waves of two colours that run across.

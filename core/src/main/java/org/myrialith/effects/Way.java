@@ -1,7 +1,7 @@
 package org.myrialith.effects;
 
 import java.util.Locale;
-import org.myrialith.describe.Types;
+import org.myrialith.schema.Types;
 
 /** Which way something runs through a fixture. */
 public enum Way {

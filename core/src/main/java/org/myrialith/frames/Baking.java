@@ -8,7 +8,7 @@ import org.myrialith.effects.Places;
 import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
 import org.myrialith.layout.Fixture;
-import org.myrialith.lettering.CaptionPlan;
+import org.myrialith.text.CaptionPlan;
 
 /** Frames made of effects, and of text. */
 public final class Baking {

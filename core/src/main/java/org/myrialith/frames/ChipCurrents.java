@@ -5,10 +5,10 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.Wiring;
+import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.SwitchedPlan;
-import org.myrialith.drive.Wiring;
 
 /** What each chip carries when a show lights the most of its outputs at once. */
 public final class ChipCurrents {

@@ -3,11 +3,11 @@ package org.myrialith.frames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * Frames on one fixture, all of one size. Immutable.

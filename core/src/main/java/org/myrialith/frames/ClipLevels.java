@@ -6,11 +6,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.myrialith.circuit.Asks;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.Stretch;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.Asks;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.Stretch;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Position;
 

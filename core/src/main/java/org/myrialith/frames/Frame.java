@@ -1,10 +1,10 @@
 package org.myrialith.frames;
 
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * One picture and how long it is held.

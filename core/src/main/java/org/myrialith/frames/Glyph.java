@@ -2,12 +2,12 @@ package org.myrialith.frames;
 
 import java.util.LinkedHashSet;
 import java.util.List;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.SegmentDigits;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * A character as the maker wants it on the digits of a fixture. Immutable.

@@ -6,14 +6,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
-import org.myrialith.lettering.Caption;
-import org.myrialith.lettering.FontFile;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.text.Caption;
+import org.myrialith.text.FontFile;
 
 /**
  * What plays. Immutable.

@@ -4,9 +4,9 @@ import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.Wiring;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.Wiring;
 
 /**
  * What goes down the wires, moment by moment: clips laid into their circuits, then limited.

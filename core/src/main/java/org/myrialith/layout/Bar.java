@@ -2,10 +2,10 @@ package org.myrialith.layout;
 
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * A row of emitters, straight or bent to an arc. The origin is its middle, the top of the arc.

@@ -5,9 +5,6 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
@@ -15,6 +12,9 @@ import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.Types;
 
 /**
  * A box whose faces carry emitters: drawn as the net that is cut and folded, placed in space as the

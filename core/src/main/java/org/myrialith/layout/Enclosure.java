@@ -1,11 +1,11 @@
 package org.myrialith.layout;
 
 import java.util.List;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
-import org.myrialith.describe.Part;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.Part;
 
 /** What everything has to fit into, seen from the front. Immutable. */
 public sealed interface Enclosure {

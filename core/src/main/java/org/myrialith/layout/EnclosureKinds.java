@@ -1,6 +1,6 @@
 package org.myrialith.layout;
 
-import org.myrialith.describe.Family;
+import org.myrialith.schema.Family;
 
 /** All kinds of enclosure. */
 public final class EnclosureKinds {

@@ -5,13 +5,13 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.KindPart;
-import org.myrialith.describe.Part;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.KindPart;
+import org.myrialith.schema.Part;
 
 /**
  * Something a maker mounts as one piece: a shape, and how it is put up. Immutable.

@@ -1,12 +1,12 @@
 package org.myrialith.layout;
 
 import java.util.List;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * Emitters under one name, across fixtures: what frames and cues speak to.

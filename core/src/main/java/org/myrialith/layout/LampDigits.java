@@ -7,11 +7,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.Types;
 
 /**
  * Coarse digits of single lamps, as on old scoreboards: the same grid again and again, with lamps

@@ -12,12 +12,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClasses;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /**
  * What lights up and where. Immutable; everything in it that names a fixture or a class names one

@@ -18,7 +18,7 @@ import org.myrialith.parts.EmitterKind;
  *
  * @param leads wires along the data
  */
-record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
+public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
   /** What numbers about wires between fixtures are listed under. */
   private static final String LEADS = "Leads";
 
@@ -28,7 +28,7 @@ record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
   }
 
   /** Returns all of them, those of the whole first. */
-  List<Reckoning> all() {
+  public List<Reckoning> all() {
     List<Reckoning> numbers = new ArrayList<>();
     numbers.add(emitters());
     numbers.add(channels());

@@ -3,12 +3,12 @@ package org.myrialith.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * Equal straight boards round a regular polygon, one of them with the controller. The origin is the

@@ -3,11 +3,11 @@ package org.myrialith.layout;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * How a shape is put up: mirrored about its own middle, then turned clockwise about its own origin,

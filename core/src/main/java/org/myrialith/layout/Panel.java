@@ -3,12 +3,12 @@ package org.myrialith.layout;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.Types;
 
 /**
  * A rectangular matrix of emitters.

@@ -5,11 +5,11 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Reckoning;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * Edge-lit digits: clear sheets with engraved figures stand one behind the other over a base board

@@ -1,7 +1,7 @@
 package org.myrialith.layout;
 
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /** A point of a line, flat (mm). */
 public record Point(double xMm, double yMm) {

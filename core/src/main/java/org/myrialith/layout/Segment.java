@@ -1,9 +1,9 @@
 package org.myrialith.layout;
 
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /**
  * A lit line of a digit, from the digit's left top corner (mm). Both ends the same is a point.

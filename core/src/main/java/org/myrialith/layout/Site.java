@@ -1,9 +1,9 @@
 package org.myrialith.layout;
 
 import java.util.Objects;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /**
  * Where the gadget is looked at from, and what it is built with.

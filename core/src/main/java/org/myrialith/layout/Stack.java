@@ -5,8 +5,6 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
@@ -15,6 +13,8 @@ import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
 
 /**
  * Emitters in a block: layers of columns and rows, one above the other. Drawn from above; layer 1

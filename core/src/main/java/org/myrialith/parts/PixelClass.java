@@ -1,8 +1,8 @@
 package org.myrialith.parts;
 
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /**
  * One-wire RGB pixel, 5 V.

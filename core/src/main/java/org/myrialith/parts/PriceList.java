@@ -2,11 +2,11 @@ package org.myrialith.parts;
 
 import java.util.Comparator;
 import java.util.List;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.TextRules;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Types;
 
 /**
  * What parts cost, by the number that is bought at once. To begin with, round figures for small

@@ -15,13 +15,13 @@ import org.myrialith.frames.Show;
  * each asked value; a table then costs a multiplication for each value that occurs, however large
  * the picture is.
  */
-final class BrightnessTrial {
+public final class BrightnessTrial {
   private final Load load;
   private final Show show;
   private final List<ClipLevels> clips;
   private final List<List<List<Asked>>> histograms = new ArrayList<>();
 
-  BrightnessTrial(Load load, Show show, List<ClipLevels> clips) {
+  public BrightnessTrial(Load load, Show show, List<ClipLevels> clips) {
     this.load = load;
     this.show = show;
     this.clips = clips;
@@ -48,7 +48,7 @@ final class BrightnessTrial {
   }
 
   /** Returns the mean current over the show, before any limiter (A). */
-  double meanAmps(LevelTable table) {
+  public double meanAmps(LevelTable table) {
     double[][] lit = lit(table);
     double mean = load.darkAmps();
     for (int c = 0; c < lit.length; c++) {

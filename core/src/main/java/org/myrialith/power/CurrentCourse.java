@@ -59,14 +59,14 @@ public record CurrentCourse(
   }
 
   /** Returns the current of a moment by its frames, as it is sent (A). */
-  double at(PowerPlan power, long index, long start, int[] frames) {
+  public double at(PowerPlan power, long index, long start, int[] frames) {
     return index < sent.length
         ? sent[(int) index]
         : at(power.load(), power.levels(), power.limiter(), index, start, frames).amps();
   }
 
   /** Returns a moment by its frames, as it is sent. */
-  Peak at(
+  public Peak at(
       Load load,
       List<ClipLevels> clips,
       Optional<Limiter> limiter,

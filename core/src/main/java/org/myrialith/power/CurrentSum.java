@@ -5,9 +5,9 @@ import static org.myrialith.finding.Reckoning.given;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.CurrentTerm;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.CurrentTerm;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 

@@ -1,9 +1,9 @@
 package org.myrialith.power;
 
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
 
 /**
  * A day of the gadget; the rest of it the controller is dark, and sleeps where the maker's own

@@ -5,10 +5,10 @@ import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.Wiring;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.Wiring;
 import org.myrialith.frames.ClipLevels;
 
 /**

@@ -4,16 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import org.myrialith.describe.Description;
-import org.myrialith.describe.Field;
-import org.myrialith.describe.Part;
-import org.myrialith.describe.Types;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Connector;
-import org.myrialith.rail.Feed;
-import org.myrialith.rail.RailSettings;
+import org.myrialith.schema.Description;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Part;
+import org.myrialith.schema.Types;
+import org.myrialith.voltagedrop.Feed;
+import org.myrialith.voltagedrop.RailSettings;
 
 /**
  * How the current is planned, and how it gets to what lights.

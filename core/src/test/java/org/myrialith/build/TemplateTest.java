@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.InputException;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;

@@ -8,8 +8,8 @@ import java.util.List;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.myrialith.drive.CircuitKinds;
-import org.myrialith.drive.CircuitStart;
+import org.myrialith.circuit.CircuitStart;
+import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.parts.Controller;
 
 /** Estimates of flash against the size tool, on gadgets that the table was not fitted to. */

@@ -18,9 +18,10 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.colour.Levels;
-import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.play.CueEngine;
-import org.myrialith.play.CueTable;
+import org.myrialith.cue.engine.CueEngine;
+import org.myrialith.cue.table.CueTable;
+import org.myrialith.firmware.plan.FirmwarePlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.tool.OutsideTool;
 import org.myrialith.tool.SimulatedController;
 

@@ -27,7 +27,7 @@ import org.myrialith.effects.Sweep;
 import org.myrialith.effects.Wave;
 import org.myrialith.effects.Way;
 import org.myrialith.frames.Clip;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
 
 /** Gadgets whose controllers work effects out, by chance or as they are asked for. */

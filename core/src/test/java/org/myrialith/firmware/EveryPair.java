@@ -10,9 +10,9 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
-import org.myrialith.drive.Circuit;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.circuit.Circuit;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 
 /**
  * Few gadgets of many in which every two traits still meet that meet in any: class and clock of the

@@ -10,11 +10,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.pin.PinPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.CircuitPlan;
-import org.myrialith.drive.PinPlan;
+import org.myrialith.firmware.driver.LineDrivers;
+import org.myrialith.firmware.pack.PackedClips;
+import org.myrialith.firmware.pack.Packing;
+import org.myrialith.firmware.plan.FirmwarePlan;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.OutsideTool;
 

@@ -9,11 +9,11 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.myrialith.cues.Cue;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.cue.Cue;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.parts.Controller;
-import org.myrialith.starts.CueStart;
+import org.myrialith.presets.CueStart;
 import org.myrialith.tool.OutsideTool;
 
 /** A sheet of one cue, or two, is built without a warning for every class of controller. */

@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.tool.EdgeDecoder;
 import org.myrialith.tool.SimulatedController;
 

@@ -1,9 +1,9 @@
 package org.myrialith.firmware;
 
-import org.myrialith.drive.Hookup;
-import org.myrialith.drive.RegisterClass;
-import org.myrialith.drive.Side;
-import org.myrialith.drive.Through;
+import org.myrialith.circuit.electrical.Side;
+import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.output.Hookup;
+import org.myrialith.parts.RegisterClass;
 
 /**
  * What a bit in a chip's output latch does to the LED there, by the function table of its class.

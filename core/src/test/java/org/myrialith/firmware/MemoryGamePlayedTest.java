@@ -15,11 +15,11 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
-import org.myrialith.play.CueEngine;
-import org.myrialith.play.CueTable;
-import org.myrialith.starts.CueStart;
+import org.myrialith.cue.engine.CueEngine;
+import org.myrialith.cue.table.CueTable;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
+import org.myrialith.presets.CueStart;
 import org.myrialith.tool.OutsideTool;
 import org.myrialith.tool.SimulatedController;
 

@@ -1,12 +1,12 @@
 package org.myrialith.firmware;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.myrialith.firmware.Packing.CHANGES;
-import static org.myrialith.firmware.Packing.DICTIONARY;
-import static org.myrialith.firmware.Packing.PALETTE;
-import static org.myrialith.firmware.Packing.RAW;
-import static org.myrialith.firmware.Packing.RUNS;
-import static org.myrialith.firmware.Packing.STREAM;
+import static org.myrialith.firmware.pack.Packing.CHANGES;
+import static org.myrialith.firmware.pack.Packing.DICTIONARY;
+import static org.myrialith.firmware.pack.Packing.PALETTE;
+import static org.myrialith.firmware.pack.Packing.RAW;
+import static org.myrialith.firmware.pack.Packing.RUNS;
+import static org.myrialith.firmware.pack.Packing.STREAM;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -28,8 +28,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.firmware.export.PlayerFiles;
+import org.myrialith.firmware.pack.Dictionary;
+import org.myrialith.firmware.pack.FrameStream;
+import org.myrialith.firmware.pack.Order;
+import org.myrialith.firmware.pack.PackedClips;
+import org.myrialith.firmware.pack.Packing;
+import org.myrialith.firmware.plan.FirmwarePlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.tool.Chance;
 import org.tukaani.xz.LZMA2Options;
 import org.tukaani.xz.LZMAOutputStream;

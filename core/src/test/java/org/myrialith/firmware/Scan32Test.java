@@ -14,9 +14,9 @@ import org.junit.jupiter.api.Named;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.ScannedPlan;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.tool.EmulatedController;
 

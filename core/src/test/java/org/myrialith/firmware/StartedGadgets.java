@@ -2,14 +2,14 @@ package org.myrialith.firmware;
 
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.circuit.Circuit;
+import org.myrialith.circuit.CircuitPins;
+import org.myrialith.circuit.chip.register.ShiftRegisters;
+import org.myrialith.circuit.pin.DirectPins;
+import org.myrialith.circuit.pixel.ClockedPixels;
+import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.drive.Circuit;
-import org.myrialith.drive.CircuitPins;
-import org.myrialith.drive.ClockedPixels;
-import org.myrialith.drive.DirectPins;
-import org.myrialith.drive.OneWirePixels;
-import org.myrialith.drive.ShiftRegisters;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
@@ -21,7 +21,7 @@ import org.myrialith.layout.Strip;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.starts.CueStart;
+import org.myrialith.presets.CueStart;
 import org.myrialith.tool.Gadgets;
 
 /** Every machine to begin with, each on other lights and another way to drive them. */

@@ -8,14 +8,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import org.myrialith.circuit.charlieplex.Charlieplex;
+import org.myrialith.circuit.electrical.Side;
+import org.myrialith.circuit.matrix.ScannedPins;
+import org.myrialith.circuit.matrix.ScannedRegisters;
+import org.myrialith.circuit.multiplex.RowSwitch;
+import org.myrialith.circuit.multiplex.ScanTiming;
+import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.Charlieplex;
-import org.myrialith.drive.RowSwitch;
-import org.myrialith.drive.ScanTiming;
-import org.myrialith.drive.ScannedPins;
-import org.myrialith.drive.ScannedPlan;
-import org.myrialith.drive.ScannedRegisters;
-import org.myrialith.drive.Side;
+import org.myrialith.firmware.driver.LineDrivers;
 import org.myrialith.tool.EdgeDecoder;
 
 /**

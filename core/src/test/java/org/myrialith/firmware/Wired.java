@@ -7,8 +7,8 @@ import java.nio.file.Path;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.SwitchedPlan;
 
 /**
  * Outputs as a maker has wired them by the exported table: which of them lights which channel.

@@ -11,29 +11,29 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.myrialith.circuit.matrix.ScannedRegisters;
+import org.myrialith.circuit.multiplex.RowSwitch;
+import org.myrialith.circuit.multiplex.Scan;
+import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.drive.OneWirePixels;
-import org.myrialith.drive.RegisterClass;
-import org.myrialith.drive.RowSwitch;
-import org.myrialith.drive.Scan;
-import org.myrialith.drive.ScannedRegisters;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Strip;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Converter;
 import org.myrialith.parts.ConverterSort;
+import org.myrialith.parts.RegisterClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
-import org.myrialith.rail.Feed;
-import org.myrialith.rail.RailSettings;
 import org.myrialith.tool.OutsideTool;
+import org.myrialith.voltagedrop.Feed;
+import org.myrialith.voltagedrop.RailSettings;
 
 class WiringTextTest {
   private static String readme(Gadget gadget) {

@@ -13,6 +13,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.myrialith.formats.Raster;
+import org.myrialith.frames.file.Fit;
 import org.myrialith.tool.OutsideTool;
 
 class PictureTest {

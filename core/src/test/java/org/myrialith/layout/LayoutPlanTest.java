@@ -8,6 +8,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
+import org.myrialith.layout.judge.LayoutJudgement;
+import org.myrialith.layout.judge.LayoutJudgementTest;
 
 class LayoutPlanTest {
   private static final Fixture BENT =

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.util.AffineTransformation;
-import org.myrialith.gadget.ShapeSamples;
+import org.myrialith.gadget.format.ShapeSamples;
 import org.myrialith.tool.Chance;
 
 /** Mounts of every kind of shape against a geometry library's transformations. */

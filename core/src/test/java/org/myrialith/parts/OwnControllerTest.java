@@ -11,9 +11,9 @@ import org.myrialith.demo.DemoGadgets;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Verdict;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetJson;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.format.GadgetJson;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 
 class OwnControllerTest {
   private static final OwnController BADGE =

@@ -9,7 +9,7 @@ import com.microsoft.playwright.Page;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Panel;
 import org.myrialith.layout.Ring;
 import org.myrialith.layout.Strip;

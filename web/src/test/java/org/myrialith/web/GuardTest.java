@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.GadgetJson;
+import org.myrialith.gadget.format.GadgetJson;
 
 @ExtendWith(RunningApplication.Extension.class)
 class GuardTest {

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Picture;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 
 /** Slow answers, none, and bad ones: nothing is lost, and the maker is told. */
 @ExtendWith(RunningApplication.Extension.class)

@@ -7,7 +7,7 @@ import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Panel;
 
 /** Two tabs of one gadget: what does not meet is put together, what meets is shown. */

@@ -10,8 +10,8 @@ import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
-import org.myrialith.firmware.Packing;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.firmware.pack.Packing;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.web.store.Project;
 
 /** What the API answers with. */

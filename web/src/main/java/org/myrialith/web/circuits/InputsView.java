@@ -1,8 +1,8 @@
 package org.myrialith.web.circuits;
 
 import java.util.List;
-import org.myrialith.drive.Input;
-import org.myrialith.drive.InputList;
+import org.myrialith.input.Input;
+import org.myrialith.input.InputList;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;

@@ -1,11 +1,11 @@
 package org.myrialith.web.circuits;
 
 import java.util.UUID;
-import org.myrialith.drive.OutputMoves;
-import org.myrialith.drive.SwitchedCircuit;
+import org.myrialith.circuit.output.OutputMoves;
+import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.finding.InputException;
-import org.myrialith.firmware.BitMapFile;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.firmware.export.BitMapFile;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;

@@ -4,10 +4,10 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.myrialith.drive.Scan;
-import org.myrialith.drive.ScanMethod;
-import org.myrialith.drive.ScanTiming;
-import org.myrialith.drive.ScannedPlan;
+import org.myrialith.circuit.multiplex.Scan;
+import org.myrialith.circuit.multiplex.ScanMethod;
+import org.myrialith.circuit.multiplex.ScanTiming;
+import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.finding.Quantity;
 
 /**

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.cue.plan.Crossings;
+import org.myrialith.cue.plan.CuesStep;
+import org.myrialith.cue.plan.HandTrial;
 import org.myrialith.finding.Quantity;
-import org.myrialith.play.Crossings;
-import org.myrialith.play.CuesStep;
-import org.myrialith.play.HandTrial;
 
 /**
  * What scenes draw, alone and while one comes over another.

@@ -3,7 +3,7 @@ package org.myrialith.web.cues;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.myrialith.play.CueTable;
+import org.myrialith.cue.table.CueTable;
 
 /**
  * An input to try.

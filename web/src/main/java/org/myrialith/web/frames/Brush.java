@@ -8,11 +8,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.InputException;
-import org.myrialith.frames.Patch;
 import org.myrialith.frames.Picture;
-import org.myrialith.frames.Stroke;
+import org.myrialith.frames.edit.Patch;
+import org.myrialith.frames.edit.Stroke;
+import org.myrialith.schema.TypedNumber;
 
 /** What a request tells of an act on the easel. */
 final class Brush {

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Quantity;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.RecipeCost;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.RecipeCost;
 
 /**
  * What effects take of the controller, kept as frames and worked out.

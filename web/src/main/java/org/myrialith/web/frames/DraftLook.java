@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Programme;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Fixture;
 
 /**

@@ -13,7 +13,7 @@ import org.myrialith.effects.Rainbow;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;

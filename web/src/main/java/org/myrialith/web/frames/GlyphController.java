@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.myrialith.frames.Glyph;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.SegmentDigits;
 import org.myrialith.web.pages.ProjectPages;
 import org.springframework.stereotype.Controller;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import org.myrialith.frames.Characters;
+import org.myrialith.frames.edit.Characters;
 import org.myrialith.layout.Segment;
 import org.myrialith.layout.SegmentDigits;
 

@@ -3,11 +3,11 @@ package org.myrialith.web.frames;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.myrialith.describe.TypedNumber;
 import org.myrialith.finding.Bounds;
 import org.myrialith.frames.Picture;
-import org.myrialith.frames.PlaceStroke;
-import org.myrialith.frames.Stroke;
+import org.myrialith.frames.edit.PlaceStroke;
+import org.myrialith.frames.edit.Stroke;
+import org.myrialith.schema.TypedNumber;
 
 /**
  * What a request tells of an act on the easel, as it was sent.

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.web.pages.ComputedAnswers;

@@ -5,8 +5,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.myrialith.describe.Kind;
-import org.myrialith.describe.TypedNumber;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Effect;
 import org.myrialith.effects.EffectKinds;
@@ -15,6 +13,8 @@ import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.TypedNumber;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
 

@@ -2,7 +2,6 @@ package org.myrialith.web.layout;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.myrialith.layout.ConvexHull;
 import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Enclosure;
@@ -12,6 +11,7 @@ import org.myrialith.layout.Lead;
 import org.myrialith.layout.Note;
 import org.myrialith.layout.Point;
 import org.myrialith.layout.Position;
+import org.myrialith.layout.place.ConvexHull;
 import org.myrialith.web.pages.RoundStep;
 
 /**

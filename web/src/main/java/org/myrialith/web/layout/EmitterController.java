@@ -7,7 +7,7 @@ import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClass.Die;
 import org.myrialith.parts.EmitterKind;

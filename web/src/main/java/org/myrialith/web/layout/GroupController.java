@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Group;
 import org.myrialith.web.pages.ProjectPages;

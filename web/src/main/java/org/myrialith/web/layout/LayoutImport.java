@@ -11,7 +11,7 @@ import org.myrialith.formats.PositionTable;
 import org.myrialith.formats.SvgDrawing;
 import org.myrialith.formats.YAxis;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.Tracing;
+import org.myrialith.layout.place.Tracing;
 
 /**
  * A file of places or lines as it was read.

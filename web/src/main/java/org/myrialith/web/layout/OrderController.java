@@ -2,12 +2,12 @@ package org.myrialith.web.layout;
 
 import java.util.Map;
 import java.util.UUID;
-import org.myrialith.describe.TypedNumber;
-import org.myrialith.drive.Circuit;
-import org.myrialith.drive.Run;
+import org.myrialith.circuit.Circuit;
+import org.myrialith.circuit.Run;
 import org.myrialith.finding.InputException;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
+import org.myrialith.schema.TypedNumber;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;

@@ -2,12 +2,12 @@ package org.myrialith.web.layout;
 
 import java.util.Map;
 import java.util.UUID;
-import org.myrialith.describe.TypedNumber;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
-import org.myrialith.layout.HandPlacing;
 import org.myrialith.layout.LooseEmitters;
 import org.myrialith.layout.Point;
+import org.myrialith.layout.place.HandPlacing;
+import org.myrialith.schema.TypedNumber;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.stereotype.Controller;

@@ -9,7 +9,7 @@ import java.util.function.UnaryOperator;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;

@@ -3,7 +3,7 @@ package org.myrialith.web.pages;
 import java.util.UUID;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Remedy;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.web.store.Projects;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;

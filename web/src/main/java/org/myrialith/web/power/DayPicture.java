@@ -5,7 +5,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.finding.Quantity;
-import org.myrialith.power.BatteryLife;
+import org.myrialith.power.supply.BatteryLife;
 
 /**
  * Where what the cells hold goes.

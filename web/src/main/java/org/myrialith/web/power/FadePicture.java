@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Quantity;
-import org.myrialith.power.BatteryLife;
+import org.myrialith.power.supply.BatteryLife;
 import org.myrialith.web.pages.RoundStep;
 
 /**

@@ -8,8 +8,8 @@ import java.util.Optional;
 import org.myrialith.finding.Quantity;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Position;
-import org.myrialith.rail.Feed;
-import org.myrialith.rail.RailPlan;
+import org.myrialith.voltagedrop.Feed;
+import org.myrialith.voltagedrop.RailPlan;
 import org.myrialith.web.pages.RoundStep;
 
 /**

@@ -7,8 +7,8 @@ import java.util.List;
 import org.myrialith.finding.Quantity;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.TreePlan;
-import org.myrialith.power.TreeState;
+import org.myrialith.power.supply.TreePlan;
+import org.myrialith.power.supply.TreeState;
 
 /**
  * A supply tree with everything at its most, drawn for SVG from the top down: what is fed stands

@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import org.myrialith.flicker.LightBar;
+import org.myrialith.flicker.Strobe;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Picture;
-import org.myrialith.scan.LightBar;
-import org.myrialith.scan.Strobe;
 
 /** A turning body in flashes, and the picture of a moving bar. */
 public final class MovesPicture {

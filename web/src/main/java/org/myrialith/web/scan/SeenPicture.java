@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.multiplex.ScanTiming;
+import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
-import org.myrialith.drive.ScanTiming;
-import org.myrialith.drive.ScannedPlan;
-import org.myrialith.drive.Stretch;
 import org.myrialith.finding.Quantity;
+import org.myrialith.flicker.Exposures;
+import org.myrialith.flicker.Places;
+import org.myrialith.flicker.ScanSettings;
 import org.myrialith.parts.Tint;
-import org.myrialith.scan.Exposures;
-import org.myrialith.scan.Places;
-import org.myrialith.scan.ScanSettings;
 
 /**
  * Lights that have their turns as they are: slot by slot, through a camera, and for an eye that

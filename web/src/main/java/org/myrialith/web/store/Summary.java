@@ -2,8 +2,8 @@ package org.myrialith.web.store;
 
 import java.util.List;
 import org.myrialith.finding.TextRules;
-import org.myrialith.gadget.Difference;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.edit.Difference;
+import org.myrialith.gadget.model.Gadget;
 
 /** What a line of the history says. */
 final class Summary {

@@ -9,10 +9,10 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.drive.Hookup;
-import org.myrialith.drive.SwitchedCircuit;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 

@@ -7,11 +7,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.myrialith.cues.Cue;
-import org.myrialith.cues.Press;
+import org.myrialith.cue.Cue;
+import org.myrialith.cue.Press;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 

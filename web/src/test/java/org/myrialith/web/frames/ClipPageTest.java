@@ -15,12 +15,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
-import org.myrialith.frames.ClipEdits;
-import org.myrialith.frames.ClipFiles;
 import org.myrialith.frames.Frame;
-import org.myrialith.frames.Patch;
 import org.myrialith.frames.Picture;
-import org.myrialith.frames.Stroke;
+import org.myrialith.frames.edit.ClipEdits;
+import org.myrialith.frames.edit.Patch;
+import org.myrialith.frames.edit.Stroke;
+import org.myrialith.frames.file.ClipFiles;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 

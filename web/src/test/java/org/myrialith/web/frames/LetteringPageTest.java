@@ -11,9 +11,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Baking;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.lettering.Caption;
-import org.myrialith.lettering.CaptionPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.text.Caption;
+import org.myrialith.text.CaptionPlan;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 

@@ -1,6 +1,6 @@
 package org.myrialith.web.layout;
 
-import org.myrialith.gadget.Gadget;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Fixture;
 

@@ -12,7 +12,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.describe.Kind;
 import org.myrialith.finding.InputError;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LooseEmitters;
@@ -26,6 +25,7 @@ import org.myrialith.layout.SegmentStyle;
 import org.myrialith.layout.Shape;
 import org.myrialith.layout.ShapeKinds;
 import org.myrialith.layout.Strip;
+import org.myrialith.schema.Kind;
 
 /** Forms made from descriptions: what was not touched stays, what was typed is read or refused. */
 class PartFormTest {

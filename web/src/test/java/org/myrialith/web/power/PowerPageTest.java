@@ -9,13 +9,13 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.gadget.Gadget;
-import org.myrialith.gadget.GadgetPlan;
+import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Conductor;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.SupplyKind;
-import org.myrialith.rail.Feed;
+import org.myrialith.voltagedrop.Feed;
 import org.myrialith.web.RunningApplication;
 import org.myrialith.web.Screen;
 

@@ -1,0 +1,50 @@
+package org.myrialith.circuit.electrical;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/**
+ * Outputs that keep a current turn what the LEDs leave into heat.
+ *
+ * @param key of the finding
+ * @param watts of the hottest chip
+ * @param formula of that
+ */
+public record ChipHeat(String key, double watts, String formula) {
+  /** Heat that a package without a sink gets rid of (W), common practice. */
+  private static final double CHIP_WATTS = 1;
+
+  public Finding finding() {
+    boolean cool = watts <= CHIP_WATTS;
+    Reckoning working =
+        new Reckoning(
+            key,
+            "Heat of the hottest chip, everything lit",
+            watts,
+            "W",
+            formula,
+            List.of(given("without a sink", CHIP_WATTS, "W")),
+            Source.COMMON_PRACTICE);
+    Finding finding =
+        Finding.of(
+                Step.CIRCUITS,
+                key,
+                cool ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
+                    Quantity.text(watts, "W"), Quantity.text(CHIP_WATTS, "W")))
+            .restingOn(working);
+    return cool
+        ? finding
+        : finding.advising(
+            "Hang the LEDs on a supply nearer to their forward volts, or a resistor before them takes a part of it.");
+  }
+}

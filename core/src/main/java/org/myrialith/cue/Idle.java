@@ -1,0 +1,36 @@
+package org.myrialith.cue;
+
+import org.myrialith.finding.Bounds;
+import org.myrialith.schema.Field;
+import org.myrialith.schema.Kind;
+
+/**
+ * Nothing was pressed or turned for a while.
+ *
+ * @param seconds the while (s)
+ */
+public record Idle(int seconds) implements Trigger {
+  private static final Bounds SECONDS = Bounds.count(1, 86_400, "s");
+
+  /** How it stands in the format. */
+  public static final Kind<Idle> KIND =
+      Kind.of(
+          "idle",
+          "nothing done for a while",
+          new Idle(30),
+          Field.count("seconds", "For", SECONDS).or(30));
+
+  public Idle {
+    SECONDS.require("seconds", seconds);
+  }
+
+  @Override
+  public String words() {
+    return "nothing done for " + seconds + " s";
+  }
+
+  @Override
+  public boolean lasts() {
+    return true;
+  }
+}

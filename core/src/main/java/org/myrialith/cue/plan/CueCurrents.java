@@ -1,0 +1,144 @@
+package org.myrialith.cue.plan;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/**
+ * What is judged of the currents of cues.
+ *
+ * @param draws what each scene draws at most
+ * @param crossings what two of them draw while one comes over the other
+ * @param tried the part of a trial by hand in which most was sent
+ * @param givesAmps what the supply gives; empty while none is named (A)
+ */
+record CueCurrents(
+    List<CuesStep.Draw> draws,
+    Crossings crossings,
+    Optional<HandTrial.Part> tried,
+    Optional<Double> givesAmps) {
+  private static final String WITHIN =
+      ", plan for these frames so that the limiter keeps within the supply, or use a larger one.";
+
+  List<Finding> findings() {
+    return givesAmps.map(this::findings).orElse(List.of());
+  }
+
+  private List<Finding> findings(double gives) {
+    List<Finding> all = new ArrayList<>();
+    draws.stream()
+        .max(Comparator.comparingDouble(CuesStep.Draw::amps))
+        .ifPresent(draw -> all.add(current(draw, gives)));
+    crossings.pairs().stream()
+        .findFirst()
+        .filter(pair -> pair.amps() > gives)
+        .ifPresent(pair -> all.add(crossing(pair, gives)));
+    tried.filter(part -> part.peakAmps() > gives).ifPresent(part -> all.add(sent(part, gives)));
+    return all;
+  }
+
+  List<Reckoning> reckonings() {
+    List<Reckoning> all = new ArrayList<>(draws.stream().map(CueCurrents::reckoning).toList());
+    crossings.pairs().stream().limit(1).forEach(pair -> all.add(reckoning(pair)));
+    if (crossings.pairs().size() > 1) {
+      all.add(together());
+    }
+    tried.ifPresent(part -> all.add(reckoning(part)));
+    return List.copyOf(all);
+  }
+
+  /** What was really sent, and not only might be. */
+  private static Finding sent(HandTrial.Part part, double gives) {
+    return Finding.of(
+            Step.CUES,
+            "hands-current",
+            Verdict.BREAKS,
+            phrase(
+                "%s: %s are drawn; the supply gives %s.",
+                part.name(), Quantity.text(part.peakAmps(), "A"), Quantity.text(gives, "A")))
+        .advising("Let cues clear what is on before they come" + WITHIN)
+        .restingOn(reckoning(part));
+  }
+
+  private static Finding crossing(Crossings.Pair pair, double gives) {
+    return Finding.of(
+            Step.CUES,
+            "cues-crossing",
+            Verdict.TIGHT,
+            phrase(
+                "While one comes over the other, %s draw at most %s; the supply gives %s.",
+                pair.names(), Quantity.text(pair.amps(), "A"), Quantity.text(gives, "A")))
+        .advising("Let the one clear the other before it comes" + WITHIN)
+        .restingOn(reckoning(pair));
+  }
+
+  private static Reckoning reckoning(Crossings.Pair pair) {
+    return new Reckoning(
+        "crossing-" + pair.one() + "-" + pair.other(),
+        pair.names() + " at once draw at most",
+        pair.amps(),
+        "A",
+        Reckoning.FOUND_BY
+            + "adding to the dark gadget, fixture by fixture, the scene that draws more where both have frames, else both; no more than the limiter lets through",
+        List.of(),
+        Source.ARITHMETIC);
+  }
+
+  private static Finding current(CuesStep.Draw draw, double gives) {
+    boolean over = draw.amps() > gives;
+    return Finding.of(
+            Step.CUES,
+            "cues-current",
+            over ? Verdict.BREAKS : Verdict.HOLDS,
+            phrase(
+                "Of all scenes %s draws most, at most %s; the supply gives %s.",
+                draw.name(), Quantity.text(draw.amps(), "A"), Quantity.text(gives, "A")))
+        .restingOn(reckoning(draw));
+  }
+
+  private static Reckoning reckoning(CuesStep.Draw draw) {
+    return new Reckoning(
+        "scene-" + draw.id(),
+        draw.name() + " draws at most",
+        draw.amps(),
+        "A",
+        "frames + values; frames as they are sent, all lights of its values",
+        List.of(given("frames", draw.framesAmps(), "A"), given("values", draw.valuesAmps(), "A")),
+        Source.ARITHMETIC);
+  }
+
+  private Reckoning together() {
+    return new Reckoning(
+        "scenes-together",
+        "All scenes at once draw at most",
+        crossings.allAmps(),
+        "A",
+        Reckoning.FOUND_BY
+            + "adding to the dark gadget, fixture by fixture, the frames that draw most, and all values; no more than the limiter lets through",
+        List.of(),
+        Source.ARITHMETIC);
+  }
+
+  private static Reckoning reckoning(HandTrial.Part part) {
+    return new Reckoning(
+        "hands-draw",
+        "Most that was drawn while hands worked the inputs",
+        part.peakAmps(),
+        "A",
+        Reckoning.FOUND_BY
+            + "trying all inputs and adding what is sent at each moment; highest with: "
+            + part.name(),
+        List.of(),
+        Source.ARITHMETIC);
+  }
+}

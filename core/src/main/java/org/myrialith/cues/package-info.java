@@ -1,5 +1,0 @@
-/**
- * What is shown when: scenes, the values that are counted, and cues that start scenes. What a maker
- * says, each part checked by itself; whether it goes together is for {@code play} to say.
- */
-package org.myrialith.cues;

@@ -1,0 +1,84 @@
+package org.myrialith.firmware.engine;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.SceneTable;
+import org.myrialith.cue.table.Ticks;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.firmware.pack.PackedClips;
+import org.myrialith.firmware.player.FirmwareWork;
+import org.myrialith.firmware.player.FramesHeader;
+import org.myrialith.firmware.player.PlayTime;
+import org.myrialith.firmware.target.FirmwareTarget;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Holds;
+import org.myrialith.frames.Sent;
+import org.myrialith.frames.Show;
+
+/** What the engine of cues takes: each scene as a show of its own. */
+public record CueTime(FirmwareWork work, PackedClips packed) {
+  /** Beside asking, which takes some of a millisecond. */
+  private static final double PROMPT_SECONDS = 0.6e-3;
+
+  /** Returns whether it keeps up with every moment of every scene. */
+  public Holds holds() {
+    Holds worst = new Holds(0, 0, 0, List.of());
+    for (SceneTable scene : cues().scenes()) {
+      List<ClipLevels> clips = Arrays.stream(scene.clips()).filter(Objects::nonNull).toList();
+      if (!clips.isEmpty()) {
+        worst = worse(worst, of(clips));
+      }
+    }
+    return worst;
+  }
+
+  /** A scene that comes is laid over another one, level by level. */
+  private static final int FADED = 3;
+
+  /** Returns whether any scene is put together as quickly as what was asked for should be seen. */
+  public boolean prompt() {
+    return longestSeconds() <= PROMPT_SECONDS;
+  }
+
+  /** Returns the time of putting the slowest scene together (s). */
+  public double longestSeconds() {
+    return cues().scenes().stream().mapToDouble(this::composing).max().orElse(0);
+  }
+
+  /** The longest frames of all clips of a scene at once (s). */
+  private double composing(SceneTable scene) {
+    boolean banked = new FramesHeader(work, packed).banked();
+    double cycles =
+        Arrays.stream(scene.clips())
+            .filter(Objects::nonNull)
+            .mapToDouble(
+                clip -> Arrays.stream(work.composing(clip, packed, banked)).max().orElse(0))
+            .sum();
+    return FirmwareTarget.seconds(cycles * (cues().fades() ? FADED : 1), work.controller());
+  }
+
+  private CueTable cues() {
+    return work.cues().orElseThrow();
+  }
+
+  private Holds of(List<ClipLevels> clips) {
+    Show show = Show.of(clips.stream().map(ClipLevels::clip).toList());
+    Sent sent = new Sent(work.sent().wiring(), show, clips, work.sent().limiter());
+    double asking =
+        Ticks.askingSeconds(
+            work.controller().clockHz(), cues().rows().size(), cues().senses().size());
+    return new PlayTime(new FirmwareWork(work.controller(), sent), packed, asking).holds();
+  }
+
+  private static Holds worse(Holds one, Holds other) {
+    boolean longer = other.worstSeconds() > one.worstSeconds();
+    List<Reckoning> working = longer ? other.working() : one.working();
+    return new Holds(
+        one.late() + other.late(),
+        Math.max(one.worstSeconds(), other.worstSeconds()),
+        one.worstHoldMillis() > 0 ? one.worstHoldMillis() : other.worstHoldMillis(),
+        working);
+  }
+}

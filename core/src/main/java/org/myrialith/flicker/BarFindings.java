@@ -1,0 +1,195 @@
+package org.myrialith.flicker;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+
+/** What is judged of a moving bar of light, and of the circuit that would show its columns. */
+record BarFindings(LightBar bar, List<CircuitPlan> plans) {
+  /** A picture that comes less often falls apart; that much is steady (Hz, common practice). */
+  private static final double HOLDS_TOGETHER = 10;
+
+  private static final double STEADY = 20;
+
+  /** Columns this much wider or narrower than LEDs stand apart distort (common practice). */
+  private static final double DISTORTS = 1.5;
+
+  private static final double MILLI = 1e-3;
+
+  List<Finding> all() {
+    List<Finding> all = new ArrayList<>(List.of(rate(), shape()));
+    carries().ifPresentOrElse(plan -> all.add(data(plan)), () -> all.add(noCircuit()));
+    all.add(player());
+    return all;
+  }
+
+  private Finding of(String name, Verdict verdict, String says) {
+    return Finding.of(Step.SCAN, "bar-" + name, verdict, says);
+  }
+
+  /** The circuit that shows as many lights the quickest. */
+  private Optional<CircuitPlan> carries() {
+    return plans.stream()
+        .filter(plan -> plan.emitters() >= bar.leds())
+        .min(Comparator.comparingDouble(CircuitPlan::frameSeconds));
+  }
+
+  private Reckoning dwell() {
+    return new Reckoning(
+        "bar-dwell",
+        "A column stays for",
+        bar.dwellSeconds(),
+        "s",
+        "1 ÷ (moves × columns)",
+        List.of(given("moves", bar.movesHz(), "Hz"), given("columns", bar.columns(), "")),
+        Source.ARITHMETIC);
+  }
+
+  private Finding rate() {
+    Verdict verdict = bar.movesHz() >= STEADY ? Verdict.HOLDS : Verdict.TIGHT;
+    String what = bar.turns() ? "turns" : "sweeps";
+    Finding finding =
+        of(
+                "rate",
+                verdict,
+                phrase(
+                    "%s a second, a column for %s: the picture %s.",
+                    Quantity.text(bar.movesHz(), what),
+                    Quantity.text(bar.dwellSeconds(), "s"),
+                    verdict == Verdict.HOLDS
+                        ? "is steady"
+                        : bar.movesHz() >= HOLDS_TOGETHER
+                            ? "holds together and flickers"
+                            : "is seen column by column, or by a camera with a long shutter"))
+            .restingOn(dwell());
+    return verdict == Verdict.HOLDS
+        ? finding
+        : finding.advising(
+            phrase(
+                "From %s a second it is steady%s. Flashing of 3 to 65 a second can bring on seizures.",
+                Quantity.text(STEADY, what),
+                bar.turns()
+                    ? phrase(
+                        "; %d bars around the middle show it as often at this speed",
+                        (int) Math.ceil(STEADY / bar.movesHz()))
+                    : ""));
+  }
+
+  private Finding shape() {
+    int last = bar.leds() - 1;
+    double outer = bar.columnMm(last);
+    double share = outer / bar.pitchMm();
+    boolean even = share <= DISTORTS && share >= 1 / DISTORTS;
+    Reckoning working =
+        new Reckoning(
+            "bar-column",
+            "Width of a column at the last LED",
+            outer,
+            "mm",
+            bar.turns() ? "2 × π × radius of the last LED ÷ columns" : "width of a sweep ÷ columns",
+            List.of(
+                bar.turns()
+                    ? given("radius of the last LED", bar.radiusMm(last), "mm")
+                    : given("width of a sweep", bar.wayMm(last), "mm"),
+                given("at the first", bar.columnMm(0), "mm"),
+                given("LEDs apart", bar.pitchMm(), "mm"),
+                given("columns", bar.columns(), "")),
+            Source.ARITHMETIC);
+    Finding finding =
+        of(
+                "shape",
+                even ? Verdict.HOLDS : Verdict.TIGHT,
+                phrase(
+                    "%d × %d dots, %s %s: a column is %s wide at the last LED%s, and LEDs stand %s apart.",
+                    bar.columns(),
+                    bar.leds(),
+                    Quantity.text(bar.wayMm(last), "mm"),
+                    bar.turns() ? "around" : "wide",
+                    Quantity.text(outer, "mm"),
+                    bar.turns()
+                        ? phrase(", %s at the first", Quantity.text(bar.columnMm(0), "mm"))
+                        : "",
+                    Quantity.text(bar.pitchMm(), "mm")))
+            .restingOn(working);
+    return even
+        ? finding
+        : finding.advising(
+            phrase(
+                "%s are as wide as LEDs stand apart.",
+                Quantity.text(bar.squareColumns(), "columns")));
+  }
+
+  private Finding data(CircuitPlan plan) {
+    boolean quick = plan.frameSeconds() <= bar.dwellSeconds();
+    int most = (int) Math.floor(1 / (bar.movesHz() * plan.frameSeconds()));
+    Reckoning working =
+        new Reckoning(
+            "bar-data",
+            "A frame of the circuit",
+            plan.frameSeconds(),
+            "s",
+            "frame time of the circuit",
+            List.of(
+                given("frame time of the circuit", plan.frameSeconds(), "s"),
+                given("a column", bar.dwellSeconds(), "s"),
+                given("columns at most", most, ""),
+                given("sharp to", bar.speedMm(bar.leds() - 1) * plan.dataSeconds(), "mm")),
+            Source.ARITHMETIC);
+    Finding finding =
+        of(
+                "data",
+                quick ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "%s shows a frame every %s at most, and a column stays for %s.",
+                    plan.circuit().name(),
+                    Quantity.text(plan.frameSeconds(), "s"),
+                    Quantity.text(bar.dwellSeconds(), "s")))
+            .restingOn(working);
+    return quick
+        ? finding
+        : finding.advising(
+            phrase(
+                "At this speed it shows %s; clocked pixels or registers are quicker.",
+                Quantity.text(Math.max(0, most), "columns")));
+  }
+
+  private Finding noCircuit() {
+    return of(
+            "data",
+            Verdict.OPEN,
+            phrase("No circuit drives %s yet.", Quantity.text(bar.leds(), "LEDs")))
+        .advising("Lay the bar out and drive it; one frame of its clip is one column.");
+  }
+
+  /** The player holds whole milliseconds. */
+  private Finding player() {
+    double millis = bar.dwellSeconds() / MILLI;
+    boolean whole = millis >= 1 && Math.abs(millis - Math.rint(millis)) < 0.005 * millis;
+    int columns = (int) Math.floor(1 / (bar.movesHz() * MILLI * Math.max(1, Math.ceil(millis))));
+    Finding finding =
+        of(
+            "player",
+            whole ? Verdict.HOLDS : Verdict.TIGHT,
+            phrase(
+                "The exported player holds frames for whole milliseconds; a column wants %s.",
+                Quantity.text(bar.dwellSeconds(), "s")));
+    return whole
+        ? finding
+        : finding.advising(
+            phrase(
+                "With holds of %s, a move has %s; else send columns from firmware of your own.",
+                Quantity.text(Math.max(1, Math.ceil(millis)), "ms"),
+                Quantity.text(columns, "columns")));
+  }
+}

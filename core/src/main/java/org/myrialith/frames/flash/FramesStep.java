@@ -1,0 +1,242 @@
+package org.myrialith.frames.flash;
+
+import static org.myrialith.finding.Phrase.phrase;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.StepPlan;
+import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Clip;
+import org.myrialith.frames.ClipLevels;
+import org.myrialith.frames.Holds;
+import org.myrialith.frames.Programme;
+import org.myrialith.frames.Sent;
+import org.myrialith.frames.Show;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
+import org.myrialith.text.Caption;
+import org.myrialith.text.CaptionPlan;
+
+/**
+ * What the frames have to say.
+ *
+ * @param flashes of each clip, by its identifier
+ * @param holds whether the player is quick enough; empty when nothing plays
+ * @param valued fixtures that show values without frames
+ * @param groupless fixtures whose effects are spread over a group that is gone
+ * @param edited fixtures whose effects are to be worked out, and whose frames are others now
+ */
+public record FramesStep(
+    Layout layout,
+    Programme programme,
+    Show show,
+    Map<String, FlashCheck> flashes,
+    SeenFrom from,
+    Optional<Holds> holds,
+    Set<String> valued,
+    Set<String> groupless,
+    Set<String> edited)
+    implements StepPlan {
+
+  public FramesStep {
+    flashes = Map.copyOf(flashes);
+  }
+
+  /**
+   * Checks all clips.
+   *
+   * @param resting clips whose fixtures are in no circuit, judged by themselves
+   * @param from where they are seen from
+   */
+  public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting, SeenFrom from) {
+    Map<String, FlashCheck> all = new LinkedHashMap<>();
+    Map<String, Map<ClipLevels, FlashCheck>> runs = new LinkedHashMap<>();
+    for (int c = 0; c < sent.clips().size(); c++) {
+      ClipLevels clip = sent.clips().get(c);
+      runs.computeIfAbsent(clip.clip().id(), id -> new IdentityHashMap<>())
+          .put(clip, FlashCheck.of(sent, c, from));
+    }
+    runs.forEach((id, checked) -> all.put(id, FlashCheck.together(checked)));
+    resting.forEach(clip -> all.put(clip.clip().id(), FlashCheck.of(clip, from)));
+    return all;
+  }
+
+  @Override
+  public Step step() {
+    return Step.FRAMES;
+  }
+
+  @Override
+  public String headline() {
+    return show.clips().isEmpty() ? "no frames" : Quantity.text(show.lengthMillis() / 1000.0, "s");
+  }
+
+  /** Returns whether every clip may start by itself. */
+  public boolean mayStartByItself() {
+    return flashes.values().stream().allMatch(FlashCheck::safe);
+  }
+
+  @Override
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>();
+    if (programme.clips().isEmpty() && valued.isEmpty()) {
+      all.add(
+          Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
+              .advising("Start a clip on a fixture, or bring in a GIF."));
+    } else {
+      for (Fixture fixture : layout.fixtures()) {
+        if (programme.clipOn(fixture.id()).isEmpty() && !valued.contains(fixture.id())) {
+          all.add(
+              Finding.of(
+                  Step.FRAMES,
+                  "no-clip-" + fixture.id(),
+                  Verdict.OPEN,
+                  fixture.name() + " has no frames and stays dark."));
+        }
+      }
+    }
+    programme.captions().forEach(caption -> text(caption).ifPresent(all::add));
+    if (!show.whole()) {
+      all.add(
+          Finding.of(
+              Step.FRAMES,
+              "show-too-long",
+              Verdict.HOLDS,
+              phrase(
+                  "The show has more than %s moments: it is judged by its clips, each at its worst at once.",
+                  Quantity.number(Show.MOST_WALKED))));
+    }
+    for (Fixture fixture : layout.fixtures()) {
+      if (groupless.contains(fixture.id())) {
+        all.add(
+            Finding.of(
+                    Step.FRAMES,
+                    "effects-group-" + fixture.id(),
+                    Verdict.TIGHT,
+                    phrase(
+                        "The effects on %s name a group that is gone, or has none of it: spread over it they are made for the fixture alone, a layer on it shows nothing.",
+                        fixture.name()))
+                .advising("Choose what they are spread over, or what their layers are on."));
+      }
+      if (edited.contains(fixture.id())) {
+        all.add(
+            Finding.of(
+                    Step.FRAMES,
+                    "effects-edited-" + fixture.id(),
+                    Verdict.HOLDS,
+                    phrase(
+                        "The frames on %s are not what its effects make: they are kept as frames, not worked out.",
+                        fixture.name()))
+                .advising("Make the frames of its effects again, or leave it so."));
+      }
+    }
+    for (Clip clip : programme.clips()) {
+      FlashCheck check = flashes.get(clip.id());
+      if (check != null && !check.safe()) {
+        all.add(flashing(clip, check));
+      }
+      StripePattern.in(clip).map(stripes -> striped(clip, stripes)).ifPresent(all::add);
+    }
+    holds.filter(h -> h.late() > 0).ifPresent(h -> all.add(tooShort(h)));
+    return List.copyOf(all);
+  }
+
+  private Finding tooShort(Holds holds) {
+    return Finding.of(
+            Step.FRAMES,
+            "hold-too-short",
+            Verdict.BREAKS,
+            phrase(
+                "%s of %s moments are held shorter than the player takes, up to %s; the first for %s.",
+                Quantity.number(holds.late()),
+                Quantity.number(show.count()),
+                Quantity.text(holds.worstSeconds(), "s"),
+                Quantity.text(holds.worstHoldMillis() / 1000.0, "s")))
+        .advising("Hold those frames longer, or line up the frames of the clips.")
+        .restingOn(holds.working().toArray(Reckoning[]::new));
+  }
+
+  private Finding flashing(Clip clip, FlashCheck check) {
+    return Finding.of(
+            Step.FRAMES,
+            "flashes-" + clip.id(),
+            Verdict.TIGHT,
+            phrase(
+                "%s flashes more than three times in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures; it does not start by itself here.",
+                clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
+        .advising("Hold its frames longer, or soften the changes of brightness and of red.")
+        .restingOn(check.reckonings("flashing-" + clip.id(), from).toArray(Reckoning[]::new));
+  }
+
+  private static Finding striped(Clip clip, StripePattern stripes) {
+    return Finding.of(
+            Step.FRAMES,
+            "stripes-" + clip.id(),
+            Verdict.TIGHT,
+            phrase(
+                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; at most %s is allowed. Striped patterns can trigger seizures.",
+                stripes.frame() + 1,
+                clip.name(),
+                stripes.pairs(),
+                Quantity.text(stripes.share() * 100, "%"),
+                stripes.reverses() ? ", reversing in the next frame" : "",
+                Quantity.text(stripes.allowed() * 100, "%")))
+        .advising("Use fewer, broader stripes, less contrast, or a smaller area.")
+        .restingOn(stripes.reckoning("stripes-" + clip.id()));
+  }
+
+  /** A text that its fixture is too small for. */
+  private Optional<Finding> text(Caption caption) {
+    Fixture fixture = layout.fixture(caption.fixture()).orElseThrow();
+    return programme.clipOn(caption.fixture()).isEmpty()
+        ? Optional.empty()
+        : CaptionPlan.cutOff(caption, programme.fonts(), fixture.seenColumns(), fixture.seenRows())
+            .map(
+                says ->
+                    Finding.of(
+                            Step.FRAMES,
+                            "text-" + caption.fixture(),
+                            Verdict.TIGHT,
+                            phrase("Text on %s: %s", fixture.name(), says))
+                        .advising("Use a smaller font, a shorter text, or let it scroll."));
+  }
+
+  @Override
+  public List<Reckoning> reckonings() {
+    if (show.clips().isEmpty()) {
+      return List.of();
+    }
+    List<Reckoning.Given> lengths =
+        show.clips().stream()
+            .distinct()
+            .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))
+            .toList();
+    return List.of(
+        new Reckoning(
+            "show-length",
+            "Length of the show",
+            show.lengthMillis() / 1000.0,
+            "s",
+            "largest of all values; shorter clips repeat until the longest ends",
+            lengths,
+            Source.ARITHMETIC),
+        new Reckoning(
+            "moments",
+            show.whole() ? "Moments" : "Moments, counted as far as",
+            show.count(),
+            "moments",
+            Reckoning.FOUND_BY + "counting the instants at which any clip changes",
+            lengths,
+            Source.ARITHMETIC));
+  }
+}

@@ -1,0 +1,2 @@
+/** The whole description of a gadget. */
+package org.myrialith.gadget.model;

@@ -1,9 +1,0 @@
-package org.myrialith.play;
-
-/**
- * Something that can't be made numbers of.
- *
- * @param about identifier of the cue or readout
- * @param sentence what is wrong, behind its name
- */
-public record Problem(String about, String sentence) {}

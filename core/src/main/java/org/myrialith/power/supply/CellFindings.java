@@ -1,0 +1,393 @@
+package org.myrialith.power.supply;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.myrialith.colour.LevelTable;
+import org.myrialith.colour.Lightness;
+import org.myrialith.finding.Change;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Remedy;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.ClockRate;
+import org.myrialith.parts.ConverterSort;
+import org.myrialith.parts.Supply;
+import org.myrialith.parts.SupplyKind;
+import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.BrightnessTrial;
+import org.myrialith.power.Day;
+import org.myrialith.power.PowerPlan;
+
+/** What is judged of cells: what they give at once, and how long they last. */
+record CellFindings(TreePlan plan) {
+  /** A power bank takes less for nothing and switches off (A), common practice. */
+  private static final double BANK_LEAST_AMPS = 0.05;
+
+  /** Less is not seen as darker (share of the light), common practice. */
+  private static final double UNSEEN = 0.9;
+
+  List<Finding> all() {
+    List<Finding> all = new ArrayList<>();
+    bank().ifPresent(all::add);
+    new ControllerDraw(plan).judged().ifPresent(all::add);
+    all.add(pulse());
+    charging().ifPresent(all::add);
+    all.add(life());
+    others().forEach(all::add);
+    fading().ifPresent(all::add);
+    return all;
+  }
+
+  private SupplyTree tree() {
+    return plan.tree();
+  }
+
+  private static Finding of(String key, Verdict verdict, String says) {
+    return Finding.of(Step.POWER, key, verdict, says);
+  }
+
+  private Optional<Finding> bank() {
+    double least =
+        Math.min(
+            amps(plan.dark()), plan.settings().day().sleepHours() > 0 ? amps(plan.asleep()) : 1);
+    return plan.supply().kind() == SupplyKind.BANK && least < BANK_LEAST_AMPS
+        ? Optional.of(
+            of(
+                    "bank-sleeps",
+                    Verdict.TIGHT,
+                    phrase(
+                        "Dark or asleep, %s is drawn: a power bank switches itself off below some %s.",
+                        Quantity.text(least, "A"), Quantity.text(BANK_LEAST_AMPS, "A")))
+                .advising("Use one that stays on, or let the lights glow a little."))
+        : Optional.empty();
+  }
+
+  private static double amps(TreeState state) {
+    return state.node(SupplyTree.SUPPLY).amps();
+  }
+
+  /** The moment that draws most, through what cells have inside. */
+  private Finding pulse() {
+    double most = plan.supply().mostCellAmps();
+    TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
+    double least = new BatteryLife(plan).leastVolts();
+    boolean holds = carries(plan);
+    boolean strained =
+        plan.supply().kind() == SupplyKind.LITHIUM && node.amps() > plan.supply().capacity() * 1e-3;
+    Finding finding =
+        of(
+            "cell-pulse",
+            !holds ? Verdict.BREAKS : strained ? Verdict.TIGHT : Verdict.HOLDS,
+            phrase(
+                "In the %s that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
+                plan.surgeAmps() > 0 ? "part of a frame" : "moment",
+                Quantity.text(node.amps(), "A"),
+                plan.supply().name(),
+                node.volts() > 0
+                    ? phrase(", and it sags to %s", Quantity.text(node.volts(), "V"))
+                    : ", which it cannot carry",
+                Quantity.text(most, "A"),
+                Quantity.text(least, "V")));
+    if (holds) {
+      return strained
+          ? finding.advising(
+              phrase(
+                  "That is more than 1 C, %s: use a cell whose label allows it, or a larger one. Lithium cells burn when they are overloaded or shorted: protect and fuse them.",
+                  Quantity.text(plan.supply().capacity() * 1e-3, "A")))
+          : finding;
+    }
+    return finding
+        .advising("Ask for less light, use larger cells, or put a capacitor across them.")
+        .mendedBy(slower());
+  }
+
+  /** A charge board charges at half the capacity an hour, and never beyond the capacity. */
+  private Optional<Finding> charging() {
+    double capacity = plan.supply().capacity() * 1e-3;
+    return tree().converters().stream()
+        .filter(c -> c.sort() == ConverterSort.CHARGER)
+        .filter(c -> plan.supply().kind() == SupplyKind.LITHIUM)
+        .filter(c -> c.amps() > 0.5 * capacity * 1.0001)
+        .findFirst()
+        .map(
+            c ->
+                of(
+                        "charge-rate",
+                        c.amps() > capacity * 1.0001 ? Verdict.BREAKS : Verdict.TIGHT,
+                        phrase(
+                            "%s charges with up to %s; a cell of %s takes %s, %s as its absolute maximum (1 C).",
+                            c.name(),
+                            Quantity.text(c.amps(), "A"),
+                            Quantity.text(plan.supply().capacity(), "mAh"),
+                            Quantity.text(0.5 * capacity, "A"),
+                            Quantity.text(capacity, "A")))
+                    .advising(
+                        "Set the charge board to less, or use a larger cell. Never charge a lithium cell below 0 °C, unattended, or without its protection circuit; its label decides."));
+  }
+
+  /** Cells beside those of the gadget: what they give at once, and that their life is not known. */
+  private List<Finding> others() {
+    List<Finding> all = new ArrayList<>();
+    TreeState surge = plan.surge();
+    for (Supply source : tree().sources()) {
+      if (source.kind().runsEmpty()) {
+        TreeState.Node node = surge.node(source.name());
+        boolean gives = node.volts() > 0 && node.amps() <= source.mostCellAmps();
+        all.add(
+            of(
+                    "cell-pulse-" + (1 + tree().sources().indexOf(source)),
+                    gives ? Verdict.OPEN : Verdict.BREAKS,
+                    phrase(
+                        "%s gives up to %s; %s is the most for a moment. How long it lasts is worked out for the supply of the gadget only.",
+                        source.name(),
+                        Quantity.text(node.amps(), "A"),
+                        Quantity.text(source.mostCellAmps(), "A")))
+                .advising(
+                    gives
+                        ? "Name it as the supply of the gadget once to see its life."
+                        : "Use larger cells, or ask for less light."));
+      }
+    }
+    return all;
+  }
+
+  /** Whether cells give what is asked in a moment, and keep the volts that are needed. */
+  private static boolean carries(TreePlan plan) {
+    TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
+    return node.volts() >= new BatteryLife(plan).leastVolts()
+        && node.amps() <= plan.supply().mostCellAmps();
+  }
+
+  private boolean sent(int hertz) {
+    return plan.wiring().plans().stream().allMatch(p -> p.emitters() == 0 || p.sendsAt(hertz));
+  }
+
+  /** Slower clocks that are enough, with what the bare chip draws then; where lines allow them. */
+  private List<Remedy> slower() {
+    if (plan.brief().controller().portable()) {
+      return List.of();
+    }
+    return Arrays.stream(ClockRate.values())
+        .filter(rate -> rate != ClockRate.USUAL)
+        .filter(rate -> sent(plan.brief().at(rate).controller().clockHz()))
+        .map(rate -> plan.clocked(rate, ControllerDraw.of(plan.brief().at(rate))))
+        .filter(there -> !there.quicker(plan))
+        .filter(CellFindings::carries)
+        .map(
+            there ->
+                new Remedy(
+                    phrase(
+                        "Run the bare controller at %s, which draws %s",
+                        Quantity.text(there.brief().controller().clockHz(), "Hz"),
+                        Quantity.text(there.settings().controllerMilliamps(), "mA")),
+                    new Change.UseClock(
+                        there.brief().clock().key(), there.settings().controllerMilliamps())))
+        .toList();
+  }
+
+  private static String lasts(double hours) {
+    return hours >= 96
+        ? phrase(
+            "%s h, %s",
+            Quantity.number(Math.floor(hours)), Quantity.text(Math.floor(hours / 24), "days"))
+        : hours < 1 ? Quantity.text(Math.floor(60 * hours), "min") : Quantity.text(hours, "h");
+  }
+
+  private Finding life() {
+    BatteryLife life = new BatteryLife(plan);
+    Day day = plan.settings().day();
+    double hours = life.showHours();
+    double amps = amps(plan.mean());
+    Verdict verdict =
+        life.usable() <= 0
+            ? Verdict.BREAKS
+            : day.wantedHours() > 0 && hours < day.wantedHours() ? Verdict.BREAKS : Verdict.HOLDS;
+    Reckoning working =
+        new Reckoning(
+            "cell-life",
+            "Hours of the show",
+            hours,
+            "h",
+            Reckoning.FOUND_BY
+                + "stepping the cells from full to their end: each day takes hours × current ÷ what the cells hold at that current, and what they lose by themselves; currents follow the voltage",
+            List.of(
+                given("usable share of the capacity", life.usable() * 100, "%"),
+                given("current in the show", amps, "A"),
+                given("capacity at that current", life.holds(amps), "mAh"),
+                given("cut-off voltage", life.leastVolts(), "V"),
+                given("show", day.showHours(), "h a day"),
+                given("awake and dark", day.awakeHours(), "h a day"),
+                given("current then", amps(plan.dark()), "A"),
+                given("asleep", day.sleepHours(), "h a day"),
+                given("current asleep", amps(plan.asleep()), "A")),
+            Source.partClass(
+                "cells of the class; between loads by decades, as Peukert's rule has it"));
+    String says =
+        life.usable() <= 0
+            ? phrase(
+                "%s cannot play it: full it has %s; %s is needed, with what it loses inside on top.",
+                plan.supply().name(),
+                Quantity.text(plan.supply().cells() * plan.supply().kind().cell().fullVolts(), "V"),
+                Quantity.text(life.leastVolts(), "V"))
+            : phrase(
+                "%s: %s of the show%s%s.",
+                plan.supply().name(),
+                lasts(hours),
+                day.showHours() < 24
+                    ? phrase(", %s", Quantity.text(Math.floor(10 * life.days()) / 10, "days"))
+                    : "",
+                plan.supply().kind() == SupplyKind.BANK
+                    ? ""
+                    : phrase(", until %s", life.end().says()));
+    if (life.usable() > 0 && !day.ownSleep() && day.showHours() + day.darkHours() < 24) {
+      says +=
+          " The exported firmware does not sleep: the rest of the day counts as awake and dark.";
+    }
+    if (day.wantedHours() > 0 && life.usable() > 0) {
+      OptionalDouble needed = life.neededMilliampHours(day.wantedHours());
+      says +=
+          needed.isEmpty()
+              ? phrase(
+                  " No capacity of this class lasts for %s: cells lose their charge by themselves before.",
+                  lasts(day.wantedHours()))
+              : phrase(
+                  " For %s enter cells of %s or more.",
+                  lasts(day.wantedHours()), Quantity.text(needed.getAsDouble(), "mAh"));
+    }
+    return of("cell-life", verdict, says)
+        .restingOn(working)
+        .advising(longer(life))
+        .mendedBy(darker(life));
+  }
+
+  /** What nothing regulates gets darker as cells fall. */
+  private Optional<Finding> fading() {
+    List<BatteryLife.Point> points = new BatteryLife(plan).fades();
+    if (points.isEmpty()) {
+      return Optional.empty();
+    }
+    double full = points.get(0).light();
+    BatteryLife.Point last = points.get(points.size() - 1);
+    double left = full > 0 ? last.light() / full : 1;
+    if (left > UNSEEN) {
+      return Optional.empty();
+    }
+    Optional<BatteryLife.Point> half =
+        points.stream().filter(p -> p.light() <= full / 2).findFirst();
+    String says =
+        phrase(
+            "Nothing regulates the lights: with full cells they give %s of what is planned, at the end %s, a lightness of %s of 100 beside full cells.",
+            Quantity.text(100 * full, "%"),
+            Quantity.text(100 * last.light(), "%"),
+            Quantity.number(Math.round(Lightness.of(left))));
+    return Optional.of(
+        of(
+                "cell-fades",
+                new BatteryLife(plan).end() == BatteryLife.End.HALF ? Verdict.TIGHT : Verdict.HOLDS,
+                says
+                    + half.map(p -> phrase(" They are at half after %s.", lasts(p.hours())))
+                        .orElse(""))
+            .restingOn(
+                new Reckoning(
+                    "cell-fades",
+                    "Light at the end",
+                    100 * last.light(),
+                    "%",
+                    Reckoning.FOUND_BY
+                        + "weighing circuits by their current: (supply at the end − forward voltage − switch drop) ÷ the same at the planned supply",
+                    List.of(
+                        given("full cells under load", points.get(0).volts(), "V"),
+                        given("at the end under load", last.volts(), "V"),
+                        given("planned for", plan.brief().volts(), "V")),
+                    Source.COMMON_PRACTICE))
+            .advising(
+                "Outputs that keep their current, pixels, or a converter before the lights keep them even."));
+  }
+
+  /** Something that makes cells last. */
+  private record Way(String says, double hours) {}
+
+  /** What would make them last, the best first. */
+  /**
+   * A brightness limit and the life that it gives.
+   *
+   * @param hours at least (h): the heaviest moment is taken as it is now
+   */
+  private record Dimmed(int percent, double hours) {}
+
+  /** Half and a quarter of the present limit, as far as they make cells last longer. */
+  private List<Dimmed> dimmed(BatteryLife life) {
+    PowerPlan power = plan.power();
+    int now = power.colour().brightnessPercent();
+    double dark = power.darkAmps();
+    if (!power.load().dims() || power.show().count() == 0 || power.meanAmps() <= dark) {
+      return List.of();
+    }
+    BrightnessTrial trial = new BrightnessTrial(power.load(), power.show(), power.levels());
+    return IntStream.of(now / 2, now / 4)
+        .filter(percent -> percent >= 1)
+        .mapToObj(
+            percent -> {
+              double mean = trial.meanAmps(LevelTable.of(power.colour().withBrightness(percent)));
+              double share = Math.min(1, (mean - dark) / (power.meanAmps() - dark));
+              return new Dimmed(percent, life.showHoursAt(share));
+            })
+        .filter(d -> d.hours() > 1.02 * life.showHours())
+        .toList();
+  }
+
+  /** Limits with which they last for as long as is wanted. */
+  private List<Remedy> darker(BatteryLife life) {
+    double wanted = plan.settings().day().wantedHours();
+    return wanted <= life.showHours()
+        ? List.of()
+        : dimmed(life).stream()
+            .filter(d -> d.hours() >= wanted)
+            .map(
+                d ->
+                    new Remedy(
+                        phrase(
+                            "Limit brightness to %d %%: at least %s",
+                            d.percent(), lasts(d.hours())),
+                        new Change.LimitBrightness(d.percent())))
+            .toList();
+  }
+
+  private String longer(BatteryLife life) {
+    List<Way> ways = new ArrayList<>();
+    dimmed(life)
+        .forEach(
+            d ->
+                ways.add(
+                    new Way(
+                        phrase("a brightness limit of %s", Quantity.text(d.percent(), "%")),
+                        d.hours())));
+    if (plan.settings().day().sleepHours() > 0 && !tree().switchedOff(tree().lights())) {
+      ways.add(new Way("lights off by a switch in sleep", life.showHoursSwitched()));
+    }
+    double now = life.showHours();
+    List<String> told =
+        ways.stream()
+            .filter(way -> way.hours() > 1.02 * now)
+            .sorted(Comparator.comparingDouble(Way::hours).reversed())
+            .map(way -> phrase("%s: %s", way.says(), lasts(way.hours())))
+            .toList();
+    double charge = life.chargeHours();
+    String charging =
+        charge > 0 ? phrase(" Charging takes some %s.", Quantity.text(charge, "h")) : "";
+    return told.isEmpty()
+        ? charging.strip()
+        : phrase("Longer with: %s.", String.join("; ", told)) + charging;
+  }
+}

@@ -1,0 +1,54 @@
+package org.myrialith.voltagedrop;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.List;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Step;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Connector;
+
+/** What is judged of a plug. */
+public final class Plug {
+  private Plug() {}
+
+  /**
+   * Returns the judgement.
+   *
+   * @param where it stands, in words
+   * @param amps through it (A)
+   * @param advice for one that carries too much
+   */
+  public static Finding judged(
+      String key, String where, Connector plug, double amps, String advice) {
+    Reckoning working =
+        new Reckoning(
+            key,
+            phrase("Through the plug of %s", where),
+            amps,
+            "A",
+            "current of its wire",
+            List.of(
+                given("current of its wire", amps, "A"),
+                given("it carries", plug.carriesAmps(), "A")),
+            Source.COMMON_PRACTICE);
+    boolean carries = amps <= plug.carriesAmps();
+    Finding finding =
+        Finding.of(
+                Step.POWER,
+                key,
+                carries ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "Through the %s of %s flow %s; it carries %s for good.",
+                    plug.title(),
+                    where,
+                    Quantity.text(amps, "A"),
+                    Quantity.text(plug.carriesAmps(), "A")))
+            .restingOn(working);
+    return carries ? finding : finding.advising(advice);
+  }
+}

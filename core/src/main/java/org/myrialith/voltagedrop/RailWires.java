@@ -1,0 +1,238 @@
+package org.myrialith.voltagedrop;
+
+import static org.myrialith.finding.Phrase.phrase;
+import static org.myrialith.finding.Reckoning.given;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.myrialith.finding.Finding;
+import org.myrialith.finding.Quantity;
+import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Source;
+import org.myrialith.finding.Verdict;
+import org.myrialith.parts.Conductor;
+import org.myrialith.parts.Connector;
+import org.myrialith.parts.Fuse;
+
+/** What is judged of wires, plugs and what stands where feeds meet a chain. */
+record RailWires(RailFindings of) {
+  /** How long a supply leaves a step of current to the capacitor, and what it may dip. */
+  private static final double STEP_SECONDS = 50e-6;
+
+  private static final double DIP_VOLTS = 0.2;
+
+  /** Where power enters, whatever the step (µF), common practice. */
+  private static final double LEAST_MICROFARADS = 470;
+
+  /** Of its supply a pixel takes this share for high (common practice). */
+  private static final double HIGH_SHARE = 0.7;
+
+  private RailPlan plan() {
+    return of.plan();
+  }
+
+  private RailPlan.Course planned() {
+    return of.planned();
+  }
+
+  List<Finding> all() {
+    List<Finding> all = new ArrayList<>(List.of(wires()));
+    along().ifPresent(all::add);
+    plug().ifPresent(all::add);
+    behindEnd().ifPresent(all::add);
+    data().ifPresent(all::add);
+    all.add(capacitor());
+    return all;
+  }
+
+  private Finding wires() {
+    double[] amps = planned().feedAmps();
+    int most =
+        IntStream.range(0, amps.length).reduce((a, b) -> amps[b] > amps[a] ? b : a).orElse(0);
+    Feed feed = plan().settings().feeds().get(most);
+    double carries = feed.wire().carriesAmps();
+    double fuse = Fuse.carrying(amps[most]);
+    boolean fused = Fuse.guards(fuse, carries);
+    Verdict verdict = amps[most] > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
+    Reckoning working =
+        new Reckoning(
+            of.key("feed-current"),
+            phrase("Through the feed at pixel %d", feed.at()),
+            amps[most],
+            "A",
+            "lost in its plus ÷ resistance one way",
+            List.of(
+                given("resistance one way", feed.ohms(plan().settings().celsius()), "ohm"),
+                given("lost in its plus", amps[most] * feed.ohms(plan().settings().celsius()), "V"),
+                given("its wire carries", carries, "A")),
+            Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
+    Finding finding =
+        of.finding(
+                "feed-current",
+                verdict,
+                phrase(
+                    "The feed at pixel %d carries %s; %s carries %s for good.%s",
+                    feed.at(),
+                    Quantity.text(amps[most], "A"),
+                    feed.wire().title(),
+                    Quantity.text(carries, "A"),
+                    fuse == 0
+                        ? ""
+                        : phrase(
+                            " A fuse of %s near the supply %s.",
+                            Quantity.text(fuse, "A"),
+                            fused ? "guards it" : "would blow later than the wire")))
+            .restingOn(working);
+    return verdict == Verdict.HOLDS
+        ? finding
+        : finding.advising(
+            phrase(
+                "Use a wire that carries %s, or more feeds.",
+                Quantity.text(fuse == 0 ? amps[most] : fuse, "A")));
+  }
+
+  /** What runs from pixel to pixel carries all that the pixels behind it draw. */
+  private Optional<Finding> along() {
+    double amps = planned().mostAlongAmps();
+    double plus = plan().settings().along().carriesAmps();
+    double minus = plan().settings().minusAlong().carriesAmps();
+    double carries = Math.min(plus, minus);
+    Conductor thinner = plus <= minus ? plan().settings().along() : plan().settings().minusAlong();
+    if (planned().leastVolts() <= 0) {
+      return Optional.empty(); // it is told that it can't be carried
+    }
+    Reckoning working =
+        new Reckoning(
+            of.key("along-current"),
+            "The most between two pixels",
+            amps,
+            "A",
+            Reckoning.FOUND_BY
+                + "solving plus and minus as networks of resistances, each pixel drawing its current",
+            List.of(given("carried for good", carries, "A")),
+            Source.standard(
+                "tracks: IPC-2221, outer layers, 10 K warmer; wires: IEC 60335-1, table 11"));
+    boolean carried = amps <= carries;
+    Finding finding =
+        of.finding(
+                "along-current",
+                carried ? Verdict.HOLDS : Verdict.BREAKS,
+                phrase(
+                    "From pixel to pixel up to %s flow; %s carries %s for good.",
+                    Quantity.text(amps, "A"), thinner.title(), Quantity.text(carries, "A")))
+            .restingOn(working);
+    return Optional.of(
+        carried ? finding : finding.advising("Feed it at more places, or by something thicker."));
+  }
+
+  /** The plug that carries most of what it may. */
+  private Optional<Finding> plug() {
+    double[] amps = planned().feedAmps();
+    List<Feed> feeds = plan().settings().feeds();
+    return IntStream.range(0, amps.length)
+        .filter(f -> feeds.get(f).connector() != Connector.NONE)
+        .boxed()
+        .max(Comparator.comparingDouble(f -> amps[f] / feeds.get(f).connector().carriesAmps()))
+        .map(
+            f ->
+                Plug.judged(
+                    of.key("feed-plug"),
+                    phrase("the feed at pixel %d", feeds.get(f).at()),
+                    feeds.get(f).connector(),
+                    amps[f],
+                    "Use a plug that carries it, more feeds, or solder it."));
+  }
+
+  private Optional<Finding> behindEnd() {
+    int pixels = plan().worst().amps().length;
+    return plan().behindEnd() == 0
+        ? Optional.empty()
+        : Optional.of(
+            of.finding(
+                    "feeds-behind",
+                    Verdict.TIGHT,
+                    phrase(
+                        "%s told for pixels behind the end, which is pixel %d: reckoned at the end.",
+                        plan().behindEnd() == 1 ? "A feed is" : "Feeds are", pixels - 1))
+                .advising("Say where it is fed now."));
+  }
+
+  /** Returns the capacitor that is asked for where each feed meets the chain (µF). */
+  static double bulk(RailPlan plan) {
+    return Math.ceil(Math.max(LEAST_MICROFARADS, stepFarads(plan) * 1e6 / feeds(plan)) / 10) * 10;
+  }
+
+  private static int feeds(RailPlan plan) {
+    return plan.settings().feeds().size();
+  }
+
+  private static double stepAmps(RailPlan plan) {
+    return plan.worst().chainAmps() - plan.worst().amps().length * plan.load().idleAmps();
+  }
+
+  private static double stepFarads(RailPlan plan) {
+    return stepAmps(plan) * STEP_SECONDS / DIP_VOLTS;
+  }
+
+  /** The ground of the first pixel is above that of the controller. */
+  private Optional<Finding> data() {
+    RailPlan.Course course = planned();
+    double rises = course.minusDrops()[0];
+    double logic = course.logicVolts();
+    double sees = logic - rises;
+    if (plan().load().ownRail()) {
+      return Optional.empty();
+    }
+    double needs = HIGH_SHARE * course.volts(0);
+    Reckoning working =
+        new Reckoning(
+            of.key("ground-shift"),
+            "Ground of the first pixel above that of the controller",
+            rises,
+            "V",
+            "lost in minus up to the first pixel",
+            List.of(
+                given("lost in minus up to the first pixel", rises, "V"),
+                given("high level", logic, "V"),
+                given("first pixel", course.volts(0), "V")),
+            Source.ARITHMETIC);
+    Verdict verdict = sees >= needs ? Verdict.HOLDS : Verdict.TIGHT;
+    Finding finding =
+        of.finding(
+                "ground-shift",
+                verdict,
+                phrase(
+                    "The ground of the first pixel rises by %s: of a high level it sees %s and takes %s.",
+                    Quantity.text(rises, "V"), Quantity.text(sees, "V"), Quantity.text(needs, "V")))
+            .restingOn(working);
+    return Optional.of(
+        verdict == Verdict.HOLDS
+            ? finding
+            : finding.advising("Run a ground of its own beside the data, straight to the pixel."));
+  }
+
+  private Finding capacitor() {
+    Reckoning working =
+        new Reckoning(
+            of.key("bulk"),
+            "Capacitor that carries a step from dark to all",
+            stepFarads(plan()) * 1e6,
+            "µF",
+            "step × time ÷ dip; time until the supply follows, dip that is allowed",
+            List.of(
+                given("step", stepAmps(plan()), "A"),
+                given("time", STEP_SECONDS, "s"),
+                given("dip", DIP_VOLTS, "V")),
+            Source.COMMON_PRACTICE);
+    return of.finding(
+            "bulk",
+            Verdict.HOLDS,
+            phrase(
+                "Across plus and minus where each feed meets the chain %s or more, the right way round; 100 nF at each pixel where there is none.",
+                Quantity.text(bulk(plan()), "µF")))
+        .restingOn(working);
+  }
+}
