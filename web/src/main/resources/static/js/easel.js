@@ -449,7 +449,7 @@ class LitEasel extends HTMLElement {
   /** Takes what changed from the answer to a stroke; false when the answer is another page. */
   painted(html) {
     const band = document.querySelector(".core .band-here")?.id;
-    const pieces = html.includes('id="easel-data"') && layPieces(html, ["ledge", "strata", "notice", "reckonings", band]);
+    const pieces = html.includes('id="easel-data"') && layPieces(html, ["ledge", "strata", "notice", "calculations", band]);
     if (!pieces) {
       return false;
     }

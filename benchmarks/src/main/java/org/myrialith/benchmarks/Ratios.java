@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Supplier;
 import org.myrialith.brief.Brief;
-import org.myrialith.build.WayTable;
+import org.myrialith.build.DriveMethodTable;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.Wiring;
@@ -238,7 +238,7 @@ public final class Ratios {
   }
 
   private static Object ways(Layout layout) {
-    return WayTable.of(layout, new Circuits(List.of()), brief(), List.of("f1"));
+    return DriveMethodTable.of(layout, new Circuits(List.of()), brief(), List.of("f1"));
   }
 
   private static Object bitMap(Layout layout) {

@@ -5,10 +5,10 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -99,15 +99,15 @@ public record BriefStep(Brief brief) implements StepPlan {
                 Quantity.text(fed, "V"), Quantity.text(Controller.MOST_VOLTS, "V")))
         .advising("Put a converter between, under Power, and hang the controller on it.")
         .restingOn(
-            new Reckoning(
+            new Calculation(
                 "most-volts",
                 "What the controller gets",
                 fed,
                 "V",
                 "supply node of the controller",
                 List.of(
-                    Reckoning.given("supply node of the controller", fed, "V"),
-                    Reckoning.given("absolute maximum", Controller.MOST_VOLTS, "V")),
+                    Calculation.given("supply node of the controller", fed, "V"),
+                    Calculation.given("absolute maximum", Controller.MOST_VOLTS, "V")),
                 Source.partClass("data of the class")));
   }
 
@@ -140,15 +140,15 @@ public record BriefStep(Brief brief) implements StepPlan {
         .advising("Use a supply of about 5 V, or a step-up converter between, under Power.")
         .mendedBy(slower(fed))
         .restingOn(
-            new Reckoning(
+            new Calculation(
                 "least-volts",
                 "Least volts of the controller",
                 least,
                 "V",
                 leastFormula(fed, least),
                 List.of(
-                    Reckoning.given("clock", brief.controller().clockHz(), "Hz"),
-                    Reckoning.given("it gets", fed, "V")),
+                    Calculation.given("clock", brief.controller().clockHz(), "Hz"),
+                    Calculation.given("it gets", fed, "V")),
                 Source.partClass(
                     brief.controller().portable()
                         ? "32-bit controller on a board with a regulator (common practice)"
@@ -172,7 +172,7 @@ public record BriefStep(Brief brief) implements StepPlan {
   }
 
   @Override
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     return List.of();
   }
 }

@@ -24,12 +24,14 @@ public interface Circuit {
   /** Returns what the maker calls it. */
   String name();
 
-  /** Returns its fixtures, or runs of them, in the order the data runs: each a {@link Run}. */
+  /**
+   * Returns its fixtures, or runs of them, in the order the data runs: each a {@link FixtureRun}.
+   */
   List<String> fixtures();
 
   /** Returns what it has of which fixture, in the order the data runs. */
-  default List<Run> runs() {
-    return fixtures().stream().map(Run::of).toList();
+  default List<FixtureRun> runs() {
+    return fixtures().stream().map(FixtureRun::of).toList();
   }
 
   /** Returns whether it has any of a fixture. */
@@ -145,7 +147,7 @@ public interface Circuit {
   CircuitPlan plan(Layout layout, Brief brief);
 
   /** Returns what it has of its fixtures, in their order. */
-  default List<Section> members(Layout layout) {
+  default List<FixtureRange> members(Layout layout) {
     return runs().stream().map(run -> run.in(layout)).toList();
   }
 
@@ -153,7 +155,7 @@ public interface Circuit {
   default Circuit without(String member) {
     return withFixtures(
         fixtures().stream()
-            .filter(own -> !own.equals(member) && !Run.of(own).fixture().equals(member))
+            .filter(own -> !own.equals(member) && !FixtureRun.of(own).fixture().equals(member))
             .toList());
   }
 

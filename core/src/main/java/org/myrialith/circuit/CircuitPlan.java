@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.colour.Levels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.layout.Fixture;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PartSort;
@@ -24,7 +24,7 @@ public interface CircuitPlan {
   Brief brief();
 
   /** Returns what it has of its fixtures, in the order of the wire. */
-  List<Section> sections();
+  List<FixtureRange> sections();
 
   /** Returns its fixtures in the order of the wire, each once. */
   default List<Fixture> fixtures() {
@@ -34,13 +34,13 @@ public interface CircuitPlan {
   }
 
   /** Returns what each section takes of the wire, in their order. */
-  List<Stretch> stretches();
+  List<ChannelRange> stretches();
 
   /** Returns whether white gives what red, green and blue share, and they only the rest. */
   default boolean whiteTakesOver() {
     return stretches().stream()
         .flatMap(s -> s.shows().stream())
-        .anyMatch(s -> s.asks() == Asks.WHITE);
+        .anyMatch(s -> s.asks() == ChannelSource.WHITE);
   }
 
   /** Returns the depth of a level: 1 bit for on or off, else 8 to 16. */
@@ -58,17 +58,17 @@ public interface CircuitPlan {
 
   /** Returns the number of emitters. */
   default int emitters() {
-    return sections().stream().mapToInt(Section::count).sum();
+    return sections().stream().mapToInt(FixtureRange::count).sum();
   }
 
   /** Returns the number of emitters that may light. */
   default int litEmitters() {
-    return emitters() - sections().stream().mapToInt(Section::dark).sum();
+    return emitters() - sections().stream().mapToInt(FixtureRange::dark).sum();
   }
 
   /** Returns the number of channels. */
   default int channels() {
-    return stretches().stream().mapToInt(Stretch::channels).sum();
+    return stretches().stream().mapToInt(ChannelRange::channels).sum();
   }
 
   /** Returns the bytes of a buffer that holds what it sends for a frame. */
@@ -287,5 +287,5 @@ public interface CircuitPlan {
   List<Finding> findings();
 
   /** Returns its numbers. */
-  List<Reckoning> reckonings();
+  List<Calculation> calculations();
 }

@@ -28,7 +28,10 @@ public record CircuitStart(String key, String title, Function<String, Circuit> u
       Circuits others, Controller controller, String id, Layout layout, List<String> fixtures) {
     Circuit circuit = beside(others, controller, id).withFixtures(fixtures);
     return circuit.suited(
-        circuit.members(layout).stream().map(Section::fixture).map(layout::emitterOf).toList());
+        circuit.members(layout).stream()
+            .map(FixtureRange::fixture)
+            .map(layout::emitterOf)
+            .toList());
   }
 
   private static String name(Circuit circuit, Circuits others) {

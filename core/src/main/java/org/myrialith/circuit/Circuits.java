@@ -23,7 +23,7 @@ import org.myrialith.parts.PriceList;
  * @param inputs what is read beside the lights, on pins of its own
  */
 public record Circuits(
-    List<Circuit> circuits, List<Chosen> chosen, PriceList prices, InputList inputs) {
+    List<Circuit> circuits, List<ChoiceReason> chosen, PriceList prices, InputList inputs) {
   /** Most circuits of a gadget. */
   public static final int MOST = 8;
 
@@ -52,7 +52,7 @@ public record Circuits(
     List<String> before = new ArrayList<>();
     for (int c = 0; c < circuits.size(); c++) {
       before.addAll(circuits.get(c).fixtures());
-      Members.requireApart(
+      MemberList.requireApart(
           before, "circuits[" + c + "].fixtures", "each fixture, or run of one, in one circuit");
     }
   }
@@ -64,7 +64,7 @@ public record Circuits(
    */
   public void requireFixtures(Layout layout) {
     for (int c = 0; c < circuits.size(); c++) {
-      for (Run run : circuits.get(c).runs()) {
+      for (FixtureRun run : circuits.get(c).runs()) {
         if (layout.fixture(run.fixture()).isEmpty()) {
           throw new InputException(
               "circuits[" + c + "].fixtures", run.text(), "the id of a fixture of this gadget");
@@ -89,10 +89,10 @@ public record Circuits(
   }
 
   /** Returns the runs of a fixture that are in no circuit, in data order; none when all are. */
-  public List<Run> loose(Fixture fixture) {
-    List<Run> left = List.of(Run.all(fixture.id()));
+  public List<FixtureRun> loose(Fixture fixture) {
+    List<FixtureRun> left = List.of(FixtureRun.all(fixture.id()));
     for (Circuit circuit : circuits) {
-      for (Run run : circuit.runs()) {
+      for (FixtureRun run : circuit.runs()) {
         left = left.stream().flatMap(l -> l.less(run, fixture.count()).stream()).toList();
       }
     }
@@ -133,7 +133,7 @@ public record Circuits(
   }
 
   /** Returns the circuits without a run; what is left of others stays where it is. */
-  public Circuits without(Run run, Layout layout) {
+  public Circuits without(FixtureRun run, Layout layout) {
     int count = layout.fixture(run.fixture()).orElseThrow().count();
     return each(
         c ->
@@ -142,7 +142,7 @@ public record Circuits(
                 : c.withFixtures(
                     c.runs().stream()
                         .flatMap(own -> own.less(run, count).stream())
-                        .map(Run::text)
+                        .map(FixtureRun::text)
                         .toList()));
   }
 
@@ -152,7 +152,7 @@ public record Circuits(
    *
    * @param member that it has
    */
-  public Circuits withRun(String circuit, String member, Run run, Layout layout) {
+  public Circuits withRun(String circuit, String member, FixtureRun run, Layout layout) {
     Circuit own = circuit(circuit).orElseThrow();
     int place = own.fixtures().indexOf(member) + 1;
     Circuits left = with(own.without(member)).without(run, layout);
@@ -164,9 +164,9 @@ public record Circuits(
   }
 
   /** Returns the circuits without some runs, and without those that had nothing else. */
-  public Circuits clearedOf(List<Run> runs, Layout layout) {
+  public Circuits clearedOf(List<FixtureRun> runs, Layout layout) {
     Circuits left = this;
-    for (Run run : runs) {
+    for (FixtureRun run : runs) {
       left = left.without(run, layout);
     }
     for (Circuit circuit : circuits) {
@@ -179,25 +179,26 @@ public record Circuits(
   }
 
   /** Returns the circuits with a run at the end of one, taken out of any other. */
-  public Circuits withAtEnd(Run run, String circuit, Layout layout) {
+  public Circuits withAtEnd(FixtureRun run, String circuit, Layout layout) {
     return without(run, layout)
         .each(
             c -> {
               if (!c.id().equals(circuit)) {
                 return c;
               }
-              List<Run> runs = new ArrayList<>(c.runs());
+              List<FixtureRun> runs = new ArrayList<>(c.runs());
               runs.add(run);
-              return c.withFixtures(Run.joined(runs, layout).stream().map(Run::text).toList());
+              return c.withFixtures(
+                  FixtureRun.joined(runs, layout).stream().map(FixtureRun::text).toList());
             });
   }
 
   /** Returns the circuits with the reason for one of them. */
   public Circuits because(String id, String why) {
-    List<Chosen> all = new ArrayList<>(chosen);
+    List<ChoiceReason> all = new ArrayList<>(chosen);
     all.removeIf(c -> c.circuit().equals(id));
     if (!why.isBlank()) {
-      all.add(new Chosen(id, why));
+      all.add(new ChoiceReason(id, why));
     }
     return new Circuits(circuits, all, prices, inputs);
   }
@@ -206,7 +207,7 @@ public record Circuits(
   public String why(String id) {
     return chosen.stream()
         .filter(c -> c.circuit().equals(id))
-        .map(Chosen::why)
+        .map(ChoiceReason::why)
         .findFirst()
         .orElse("");
   }

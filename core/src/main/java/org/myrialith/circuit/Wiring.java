@@ -55,7 +55,7 @@ public record Wiring(LayoutPlan layout, List<CircuitPlan> plans) {
     List<Spot> all = new ArrayList<>(layout.emitters().size());
     Map<String, Spot[]> known = new HashMap<>();
     for (int c = 0; c < plans.size(); c++) {
-      for (Stretch stretch : plans.get(c).stretches()) {
+      for (ChannelRange stretch : plans.get(c).stretches()) {
         Spot[] spots =
             known.computeIfAbsent(
                 stretch.fixture().id(), id -> new Spot[stretch.fixture().count()]);

@@ -7,8 +7,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -82,12 +82,12 @@ public record ColourStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     if (!dims() && !switches) {
-      return LevelTable.of(settings).reckonings();
+      return LevelTable.of(settings).calculations();
     }
     return depths.keySet().stream()
-        .flatMap(bits -> LevelTable.of(settings, bits).reckonings().stream())
+        .flatMap(bits -> LevelTable.of(settings, bits).calculations().stream())
         .toList();
   }
 }

@@ -1,14 +1,14 @@
 package org.myrialith.colour;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -169,19 +169,19 @@ public final class LevelTable {
   }
 
   /** Returns the numbers of the table. */
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     Source source =
         settings.transfer() instanceof Transfer.PowerLaw
             ? Source.COMMON_PRACTICE
             : Source.standard(
                 settings.transfer() instanceof Transfer.Srgb ? "IEC 61966-2-1" : "CIE 15");
-    Reckoning.Given limit = given("brightness limit", settings.brightnessPercent(), "%");
+    Calculation.Given limit = given("brightness limit", settings.brightnessPercent(), "%");
     String curve =
         phrase("level = nearest whole(%d × brightness limit × Y); ", full())
             + settings.transfer().formula();
-    String of = Reckoning.FOUND_BY + "counting ";
+    String of = Calculation.FOUND_BY + "counting ";
     return List.of(
-        new Reckoning(
+        new Calculation(
             "white-level" + suffix(),
             "Level of full white",
             level(FULL),
@@ -189,7 +189,7 @@ public final class LevelTable {
             phrase("nearest whole(%d × brightness limit); Y is 1 at full white", full()),
             List.of(limit),
             source),
-        new Reckoning(
+        new Calculation(
             "distinct-levels" + suffix(),
             "Different levels left",
             distinctLevels(),
@@ -197,7 +197,7 @@ public final class LevelTable {
             of + "different levels over all 256 requested values: " + curve,
             List.of(limit),
             source),
-        new Reckoning(
+        new Calculation(
             "darkened" + suffix(),
             "Darkest asked values that go dark",
             darkenedValues(),
@@ -234,7 +234,7 @@ public final class LevelTable {
             few ? Verdict.TIGHT : Verdict.HOLDS,
             says,
             "",
-            reckonings(),
+            calculations(),
             List.of());
     return few
         ? finding.advising(

@@ -9,9 +9,9 @@ import org.myrialith.circuit.chip.display.DisplayClass;
 import org.myrialith.circuit.chip.display.DisplayDrivers;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -86,7 +86,7 @@ final class DemoBoards {
         new Circuits(
             List.of(
                 ShiftRegisters.usual("c1", List.of("f1"))
-                    .with(Hookup.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))
+                    .with(OutputWiring.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))
                     .called("Digits"))),
         ColourSettings.USUAL,
         PowerSettings.USUAL,
@@ -189,12 +189,14 @@ final class DemoBoards {
                         .of(DisplayClass.TWO_WIRE)
                         .called("Clock driver"),
                     ShiftRegisters.usual("c2", List.of("f2"))
-                        .with(Hookup.of(150, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6))
+                        .with(
+                            OutputWiring.of(150, Side.TO_SUPPLY)
+                                .through(SwitchType.MOSFET_LOGIC, 6))
                         .onPins(List.of("B0", "B1", "B2"))
                         .called("Lamp switches"),
                     ShiftRegisters.usual("c3", List.of("f3"))
                         .of(RegisterClass.GREY_24)
-                        .with(Hookup.of(6, Side.TO_SUPPLY))
+                        .with(OutputWiring.of(6, Side.TO_SUPPLY))
                         .onPins(List.of("C0", "C1", "C2"))
                         .called("Berth sinks")))
             .with(

@@ -7,15 +7,15 @@ import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.multiplex.Scan;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Sparkle;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.frames.Programme;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Corner;
@@ -27,7 +27,7 @@ import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.presets.CueStart;
@@ -55,7 +55,7 @@ final class DemoMade {
                 List.of("D0", "D1", "D2", "D3", "D4", "D5", "D6"),
                 List.of("B0", "B1", "B2", "B3", "B4"))
             .scanned(Scan.of(100, 3, 10))
-            .with(Hookup.of(4, Side.TO_SUPPLY));
+            .with(OutputWiring.of(4, Side.TO_SUPPLY));
     Recipe glitter =
         new Recipe(
             "f1", 40, 100, List.of(new Layer(new Sparkle(0xff0000, 0, 9, 5, 7), Blend.OVER, 100)));
@@ -70,7 +70,8 @@ final class DemoMade {
             Layout.EMPTY.withFixtures(List.of(badge)),
             new Circuits(List.of(circuit.called("Grains"))),
             ColourSettings.USUAL,
-            new PowerSettings(0, PlanningBasis.THESE_FRAMES, 0.68).with(new Day(6, 0, 0.01, 0)),
+            new PowerSettings(0, PlanningBasis.THESE_FRAMES, 0.68)
+                .with(new DailyUse(6, 0, 0.01, 0)),
             Programme.EMPTY);
     return gadget
         .with(gadget.programme().with(glitter))
@@ -164,7 +165,7 @@ final class DemoMade {
         new Circuits(List.of(OneWirePixels.usual("c1", List.of("f1")))),
         ColourSettings.USUAL.withBrightness(60),
         new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
-        new Programme(List.of(new Clip("k1", "Timetable", "f1", Baking.frames(plan))))
+        new Programme(List.of(new Clip("k1", "Timetable", "f1", FrameSource.frames(plan))))
             .with(caption));
   }
 }

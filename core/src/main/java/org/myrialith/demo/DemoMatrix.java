@@ -9,7 +9,7 @@ import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -47,7 +47,7 @@ final class DemoMatrix {
                 List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"))
             .through(RowSwitch.MOSFET)
             .scanned(240, 5, 4)
-            .with(Hookup.of(18, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE));
+            .with(OutputWiring.of(18, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE));
     return new Gadget(
         new Brief(
             "Fog bell",

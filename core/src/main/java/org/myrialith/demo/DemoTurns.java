@@ -27,7 +27,7 @@ import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.voltagedrop.Feed;
@@ -121,7 +121,7 @@ final class DemoTurns {
                 .power()
                 .plannedFor(PlanningBasis.THESE_FRAMES)
                 .with(rail)
-                .with(new Day(2, 0.5, 0.05, 2)));
+                .with(new DailyUse(2, 0.5, 0.05, 2)));
   }
 
   private static Gadget gadget(

@@ -11,7 +11,8 @@ import org.myrialith.schema.Kind;
  * @param back whether it empties from where it ended
  * @param times in a loop
  */
-public record Fill(int colour, int background, Way way, boolean back, int times) implements Effect {
+public record Fill(int colour, int background, Direction way, boolean back, int times)
+    implements Effect {
   private static final int HALF = Waves.TURN / 2;
 
   /** How it stands in the format. */
@@ -19,10 +20,10 @@ public record Fill(int colour, int background, Way way, boolean back, int times)
       Kind.of(
           "fill",
           "fill",
-          new Fill(0x30d060, 0, Way.DATA, true, 1),
+          new Fill(0x30d060, 0, Direction.DATA, true, 1),
           Effect.colour("colour", "Colour", 0x30d060),
           Effect.colour("background", "Background", 0),
-          Field.of("way", "Fills", Way.TYPE).or(Way.DATA),
+          Field.of("way", "Fills", Direction.TYPE).or(Direction.DATA),
           Field.flag("back", "Empties", "the same way", "back").or(true),
           Effect.times("Times"));
 

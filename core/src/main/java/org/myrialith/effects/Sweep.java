@@ -11,17 +11,17 @@ import org.myrialith.schema.Kind;
  * @param widthPercent of the way (%)
  * @param times in a loop
  */
-public record Sweep(int colour, int background, Way way, int widthPercent, int times)
+public record Sweep(int colour, int background, Direction way, int widthPercent, int times)
     implements Effect {
   /** How it stands in the format. */
   public static final Kind<Sweep> KIND =
       Kind.of(
           "sweep",
           "sweep",
-          new Sweep(0x40ffb0, 0, Way.RIGHT, 20, 1),
+          new Sweep(0x40ffb0, 0, Direction.RIGHT, 20, 1),
           Effect.colour("colour", "Colour", 0x40ffb0),
           Effect.colour("background", "Background", 0),
-          Field.of("way", "Goes", Way.TYPE).or(Way.RIGHT),
+          Field.of("way", "Goes", Direction.TYPE).or(Direction.RIGHT),
           Field.count("widthPercent", "As wide as", SOME),
           Effect.times("Times"));
 

@@ -10,7 +10,7 @@ import java.util.Objects;
  * @param step the layer it belongs to
  * @param says what was found, one or two short sentences with the figures
  * @param advice what to do, empty when there is nothing to do
- * @param reckonings the numbers it rests on
+ * @param calculations the numbers it rests on
  * @param remedies changes that can be applied
  */
 public record Finding(
@@ -19,12 +19,12 @@ public record Finding(
     Verdict verdict,
     String says,
     String advice,
-    List<Reckoning> reckonings,
+    List<Calculation> calculations,
     List<Remedy> remedies) {
 
   public Finding {
     Objects.requireNonNull(key, "key");
-    reckonings = List.copyOf(reckonings);
+    calculations = List.copyOf(calculations);
     remedies = List.copyOf(remedies);
   }
 
@@ -38,7 +38,7 @@ public record Finding(
             verdict,
             one + ": " + says,
             advice,
-            reckonings.stream().map(n -> n.about(one)).toList(),
+            calculations.stream().map(n -> n.about(one)).toList(),
             remedies);
   }
 
@@ -49,16 +49,16 @@ public record Finding(
 
   /** Returns this finding with other advice. */
   public Finding advising(String text) {
-    return new Finding(key, step, verdict, says, text, reckonings, remedies);
+    return new Finding(key, step, verdict, says, text, calculations, remedies);
   }
 
   /** Returns this finding resting on the given numbers. */
-  public Finding restingOn(Reckoning... numbers) {
+  public Finding restingOn(Calculation... numbers) {
     return new Finding(key, step, verdict, says, advice, List.of(numbers), remedies);
   }
 
   /** Returns this finding with other remedies. */
   public Finding mendedBy(List<Remedy> mends) {
-    return new Finding(key, step, verdict, says, advice, reckonings, mends);
+    return new Finding(key, step, verdict, says, advice, calculations, mends);
   }
 }

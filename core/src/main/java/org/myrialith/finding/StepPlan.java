@@ -14,7 +14,7 @@ public interface StepPlan {
   List<Finding> findings();
 
   /** Returns its numbers. */
-  List<Reckoning> reckonings();
+  List<Calculation> calculations();
 
   /** Returns the worst of its judgements. */
   default Verdict verdict() {

@@ -1,16 +1,16 @@
 package org.myrialith.flicker;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -45,8 +45,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
         .min(Comparator.comparingDouble(CircuitPlan::frameSeconds));
   }
 
-  private Reckoning dwell() {
-    return new Reckoning(
+  private Calculation dwell() {
+    return new Calculation(
         "bar-dwell",
         "A column stays for",
         bar.dwellSeconds(),
@@ -91,8 +91,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
     double outer = bar.columnMm(last);
     double share = outer / bar.pitchMm();
     boolean even = share <= DISTORTS && share >= 1 / DISTORTS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "bar-column",
             "Width of a column at the last LED",
             outer,
@@ -133,8 +133,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
   private Finding data(CircuitPlan plan) {
     boolean quick = plan.frameSeconds() <= bar.dwellSeconds();
     int most = (int) Math.floor(1 / (bar.movesHz() * plan.frameSeconds()));
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "bar-data",
             "A frame of the circuit",
             plan.frameSeconds(),

@@ -2,8 +2,8 @@ package org.myrialith.flicker;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.LayoutPlan;
 
@@ -29,7 +29,7 @@ public record Places(List<Light> lights) {
   /** Finds them. */
   public static Places of(LayoutPlan layout, CircuitPlan plan) {
     List<Light> all = new ArrayList<>();
-    for (Stretch stretch : plan.stretches()) {
+    for (ChannelRange stretch : plan.stretches()) {
       List<Emitter> emitters = layout.emittersOf(stretch.fixture());
       for (int i = 0; i < emitters.size(); i++) {
         int unit = stretch.unit(i);

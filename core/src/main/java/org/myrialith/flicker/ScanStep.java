@@ -7,9 +7,9 @@ import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.Wiring;
 import org.myrialith.circuit.multiplex.ScannedPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -73,7 +73,7 @@ public record ScanStep(ScanSettings settings, Wiring wiring) implements StepPlan
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    return findings().stream().flatMap(f -> f.reckonings().stream()).toList();
+  public List<Calculation> calculations() {
+    return findings().stream().flatMap(f -> f.calculations().stream()).toList();
   }
 }

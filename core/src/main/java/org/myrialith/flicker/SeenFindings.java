@@ -1,16 +1,16 @@
 package org.myrialith.flicker;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -65,13 +65,13 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     return verdict == Verdict.HOLDS ? finding : finding.advising(remedies());
   }
 
-  private Reckoning bands(double contrast) {
-    return new Reckoning(
+  private Calculation bands(double contrast) {
+    return new Calculation(
         plan.key("camera"),
         "Contrast of bands",
         contrast * 100,
         "%",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "exposing 30 frames, each line from its own moment: (brightest − dimmest) ÷ (brightest + dimmest) of all lights",
         List.of(
             given("turn of all", turnSeconds(), "s"),
@@ -117,8 +117,8 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     double moved = settings.eye().sweptMm(turnSeconds());
     double pitch = places.pitchMm();
     boolean apart = pitch > 0 && moved > pitch;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("eye-sweep"),
             "An eye that sweeps gets on in a turn of all by",
             moved,

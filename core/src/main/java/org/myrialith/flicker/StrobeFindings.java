@@ -1,14 +1,14 @@
 package org.myrialith.flicker;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.colour.Lightness;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -46,8 +46,8 @@ record StrobeFindings(Strobe strobe) {
   private Finding rate() {
     double hertz = strobe.hertz();
     boolean harmful = hertz >= HARMFUL_FROM && hertz <= HARMFUL_TO;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "strobe-rate",
             "Flashes",
             hertz,
@@ -100,8 +100,8 @@ record StrobeFindings(Strobe strobe) {
     double share = strobe.smearDegrees() / strobe.spacingDegrees();
     Verdict verdict =
         share > BLURRED ? Verdict.BREAKS : share > SOFT ? Verdict.TIGHT : Verdict.HOLDS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "strobe-smear",
             "Smear of a flash",
             strobe.smearDegrees(),
@@ -148,8 +148,8 @@ record StrobeFindings(Strobe strobe) {
     double drift = strobe.driftDegrees();
     double step = Math.abs(nearest() - strobe.hertz());
     double stepDrift = step * 360 * strobe.everyArm() / strobe.arms();
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "strobe-drift",
             "The body seems to turn by",
             drift,
@@ -182,8 +182,8 @@ record StrobeFindings(Strobe strobe) {
 
   private Finding brightness() {
     double duty = strobe.duty();
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "strobe-duty",
             "Lit",
             duty * WHITE,
@@ -209,8 +209,8 @@ record StrobeFindings(Strobe strobe) {
 
   private Finding heat() {
     boolean cool = strobe.warmerKelvin() <= WARM_KELVIN;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "strobe-heat",
             "Warmer than the air",
             strobe.warmerKelvin(),

@@ -6,9 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.myrialith.circuit.Asks;
+import org.myrialith.circuit.ChannelRange;
+import org.myrialith.circuit.ChannelSource;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.layout.Emitter;
@@ -29,7 +29,7 @@ import org.myrialith.layout.Position;
 public record ClipLevels(
     Clip clip,
     int circuit,
-    Stretch stretch,
+    ChannelRange stretch,
     CircuitPlan plan,
     int[] cells,
     List<Levels> perFrame,
@@ -53,7 +53,7 @@ public record ClipLevels(
       List<Emitter> emitters,
       int circuit,
       CircuitPlan plan,
-      Stretch stretch,
+      ChannelRange stretch,
       LevelTable table,
       Optional<Computed> computed) {
     int[] cells = cells(stretch, emitters);
@@ -85,7 +85,7 @@ public record ClipLevels(
         computed);
   }
 
-  private static long[] sums(Levels levels, Stretch stretch, int groups) {
+  private static long[] sums(Levels levels, ChannelRange stretch, int groups) {
     if (stretch.groups() == null) {
       return levels.sums(stretch.channelsPerUnit());
     }
@@ -97,7 +97,7 @@ public record ClipLevels(
   }
 
   /** Where several emitters are one unit, it shows the cell of the first that may light. */
-  private static int[] cells(Stretch stretch, List<Emitter> emitters) {
+  private static int[] cells(ChannelRange stretch, List<Emitter> emitters) {
     int columns = stretch.fixture().seenColumns();
     int[] cells = new int[stretch.units()];
     Arrays.fill(cells, DARK);
@@ -111,8 +111,9 @@ public record ClipLevels(
     return cells;
   }
 
-  private static Levels levels(Picture picture, int[] cells, Stretch stretch, LevelTable table) {
-    Asks[] asks = asks(stretch);
+  private static Levels levels(
+      Picture picture, int[] cells, ChannelRange stretch, LevelTable table) {
+    ChannelSource[] asks = asks(stretch);
     int channels = asks.length;
     int[] wire = new int[cells.length * channels];
     for (int position = 0; position < channels; position++) {
@@ -128,7 +129,7 @@ public record ClipLevels(
       int channels,
       Picture picture,
       int[] cells,
-      Asks asks,
+      ChannelSource asks,
       LevelTable table) {
     boolean plain = plain(asks);
     int colour = asks.ordinal();
@@ -142,21 +143,21 @@ public record ClipLevels(
     }
   }
 
-  private static boolean plain(Asks asks) {
-    return asks.ordinal() <= Asks.BLUE.ordinal();
+  private static boolean plain(ChannelSource asks) {
+    return asks.ordinal() <= ChannelSource.BLUE.ordinal();
   }
 
-  private static Asks[] asks(Stretch stretch) {
-    return stretch.shows().stream().map(Stretch.Shows::asks).toArray(Asks[]::new);
+  private static ChannelSource[] asks(ChannelRange stretch) {
+    return stretch.shows().stream().map(ChannelRange.Shows::asks).toArray(ChannelSource[]::new);
   }
 
   /** Levels grow with asked values, so what white takes over is never more than there is. */
-  private static int level(Picture picture, int cell, Asks asks, LevelTable table) {
+  private static int level(Picture picture, int cell, ChannelSource asks, LevelTable table) {
     int level = table.level(value(picture, cell, asks));
-    return asks.rest() ? level - table.level(value(picture, cell, Asks.WHITE)) : level;
+    return asks.rest() ? level - table.level(value(picture, cell, ChannelSource.WHITE)) : level;
   }
 
-  private static int value(Picture picture, int cell, Asks asks) {
+  private static int value(Picture picture, int cell, ChannelSource asks) {
     return plain(asks)
         ? picture.value(cell, asks.ordinal())
         : asks.value(picture.value(cell, 0), picture.value(cell, 1), picture.value(cell, 2));
@@ -169,17 +170,17 @@ public record ClipLevels(
    * @return counts by group of equal currents, then by asked value
    */
   public int[][] histogram(Picture picture) {
-    Asks[] asks = asks(stretch);
+    ChannelSource[] asks = asks(stretch);
     int[][] counts = new int[plan.groups()][LevelTable.SIZE];
     for (int position = 0; position < asks.length; position++) {
-      if (asks[position] != Asks.NOTHING) {
+      if (asks[position] != ChannelSource.NOTHING) {
         count(picture, position, asks[position], counts);
       }
     }
     return counts;
   }
 
-  private void count(Picture picture, int position, Asks asks, int[][] counts) {
+  private void count(Picture picture, int position, ChannelSource asks, int[][] counts) {
     boolean byPosition = stretch.groups() == null;
     for (int unit = 0; unit < cells.length; unit++) {
       if (cells[unit] != DARK) {
@@ -187,7 +188,7 @@ public record ClipLevels(
         int[] group = counts[byPosition ? position : stretch.group(channel)];
         group[value(picture, cells[unit], asks)]++;
         if (asks.rest()) {
-          group[value(picture, cells[unit], Asks.WHITE)]--;
+          group[value(picture, cells[unit], ChannelSource.WHITE)]--;
         }
       }
     }

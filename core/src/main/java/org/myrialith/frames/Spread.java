@@ -105,7 +105,7 @@ public record Spread(Layout layout, LayoutPlan plan) {
 
   /** The same, with somebody who looks how far it is. */
   public List<Frame> frames(Recipe recipe, Progress progress) {
-    return Baking.frames(
+    return FrameSource.frames(
         recipe, fixture(recipe.fixture()), layer -> places(recipe, layer), progress);
   }
 }

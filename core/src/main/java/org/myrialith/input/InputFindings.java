@@ -1,14 +1,14 @@
 package org.myrialith.input;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -83,8 +83,8 @@ public record InputFindings(Input input, int number, Controller controller, doub
     return Finding.of(Step.CIRCUITS, key(name), Verdict.BREAKS, says).advising(advice);
   }
 
-  public Reckoning working() {
-    return new Reckoning(
+  public Calculation working() {
+    return new Calculation(
         key("share"),
         phrase("Share of time for %s", input.name()),
         input.share() * 100,

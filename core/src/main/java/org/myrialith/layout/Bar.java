@@ -3,7 +3,7 @@ package org.myrialith.layout;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -60,7 +60,7 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
+  public List<Calculation> numbers(Fixture fixture) {
     return count > 1 ? List.of(LayoutNumbers.perMetre(fixture, pitchMm)) : List.of();
   }
 

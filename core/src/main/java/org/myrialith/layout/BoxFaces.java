@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.schema.Field;
@@ -355,10 +355,10 @@ public record BoxFaces(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
+  public List<Calculation> numbers(Fixture fixture) {
     String[] names = {"Width", "Height", "Depth"};
     double[] outside = {widthMm, heightMm, depthMm};
-    List<Reckoning> numbers = new ArrayList<>();
+    List<Calculation> numbers = new ArrayList<>();
     for (int i = 0; i < names.length; i++) {
       numbers.add(
           LayoutNumbers.length(
@@ -366,8 +366,8 @@ public record BoxFaces(
               names[i] + " inside " + fixture.name(),
               insideMm()[i],
               "outside − 2 × thickness; of the boards",
-              Reckoning.given("outside", outside[i], "mm"),
-              Reckoning.given("thickness", thicknessMm, "mm")));
+              Calculation.given("outside", outside[i], "mm"),
+              Calculation.given("thickness", thicknessMm, "mm")));
     }
     return numbers;
   }

@@ -1,15 +1,15 @@
 package org.myrialith.layout;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.EmitterKind;
 
@@ -22,14 +22,14 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
   /** What numbers about wires between fixtures are listed under. */
   private static final String LEADS = "Leads";
 
-  static Reckoning length(
-      String key, String name, double mm, String formula, Reckoning.Given... given) {
-    return new Reckoning(key, name, mm, "mm", formula, List.of(given), Source.ARITHMETIC);
+  static Calculation length(
+      String key, String name, double mm, String formula, Calculation.Given... given) {
+    return new Calculation(key, name, mm, "mm", formula, List.of(given), Source.ARITHMETIC);
   }
 
   /** Returns all of them, those of the whole first. */
-  public List<Reckoning> all() {
-    List<Reckoning> numbers = new ArrayList<>();
+  public List<Calculation> all() {
+    List<Calculation> numbers = new ArrayList<>();
     numbers.add(emitters());
     numbers.add(channels());
     size(numbers);
@@ -42,10 +42,10 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     return List.copyOf(numbers);
   }
 
-  private Reckoning emitters() {
-    List<Reckoning.Given> counts = new ArrayList<>();
+  private Calculation emitters() {
+    List<Calculation.Given> counts = new ArrayList<>();
     plan.fixtures().forEach(f -> counts.add(given(f.name(), f.count(), "emitters")));
-    return new Reckoning(
+    return new Calculation(
         "emitters",
         "Emitters in all",
         plan.emitters().size(),
@@ -55,15 +55,15 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
         Source.ARITHMETIC);
   }
 
-  private Reckoning channels() {
-    List<Reckoning.Given> counts = new ArrayList<>();
+  private Calculation channels() {
+    List<Calculation.Given> counts = new ArrayList<>();
     double sum = 0;
     for (Fixture fixture : plan.fixtures()) {
       int channels = channels(fixture);
       sum += channels;
       counts.add(given(fixture.name(), channels, "channels"));
     }
-    return new Reckoning(
+    return new Calculation(
         "channels",
         "Channels in all",
         sum,
@@ -78,7 +78,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     return kind.dies() * (kind.pixel() ? fixture.count() : fixture.shape().switched());
   }
 
-  private void size(List<Reckoning> numbers) {
+  private void size(List<Calculation> numbers) {
     LayoutPlan.Box box = plan.box();
     numbers.add(
         length(
@@ -108,7 +108,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     }
   }
 
-  private void wires(List<Reckoning> numbers) {
+  private void wires(List<Calculation> numbers) {
     if (leads.isEmpty()) {
       return;
     }
@@ -126,7 +126,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     }
   }
 
-  private void betweenFixtures(List<Reckoning> numbers) {
+  private void betweenFixtures(List<Calculation> numbers) {
     leads.stream()
         .filter(l -> l.from().fixture() != l.to().fixture())
         .forEach(
@@ -144,7 +144,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
                         .about(LEADS)));
   }
 
-  private void strips(List<Reckoning> numbers) {
+  private void strips(List<Calculation> numbers) {
     Map<Double, List<Double>> cuts = new TreeMap<>();
     for (Fixture fixture : plan.fixtures()) {
       for (Cut cut : fixture.shape().cuts()) {
@@ -154,17 +154,17 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     cuts.forEach((density, pieces) -> bought(numbers, density, pieces));
   }
 
-  private void bought(List<Reckoning> numbers, double density, List<Double> pieces) {
+  private void bought(List<Calculation> numbers, double density, List<Double> pieces) {
     int rolls = rolls(pieces, layout.site().rollMm());
     double used = pieces.stream().mapToDouble(Double::doubleValue).sum();
     String which = Quantity.text(density, "per metre");
     numbers.add(
-        new Reckoning(
+        new Calculation(
             "buy-" + Quantity.number(density).replaceAll("[^0-9]", "-"),
             "Rolls of strip, " + which,
             rolls,
             "",
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "laying the pieces into rolls, the longest first, each where it still fits; a piece longer than a roll is joined",
             List.of(
                 given("pieces", pieces.size(), ""),
@@ -204,8 +204,8 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     return whole + left.size();
   }
 
-  static Reckoning perMetre(Fixture fixture, double pitchMm) {
-    return new Reckoning(
+  static Calculation perMetre(Fixture fixture, double pitchMm) {
+    return new Calculation(
         "per-metre-" + fixture.id(),
         "Density of " + fixture.name(),
         1000 / pitchMm,

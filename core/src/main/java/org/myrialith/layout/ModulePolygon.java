@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
@@ -201,12 +201,12 @@ public record ModulePolygon(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
-    Reckoning.Given n = Reckoning.given("sides n", sides, "");
-    Reckoning.Given gap = Reckoning.given("gap of inner corners", gapMm, "mm");
-    Reckoning.Given width = Reckoning.given("module width w", moduleWidthMm, "mm");
+  public List<Calculation> numbers(Fixture fixture) {
+    Calculation.Given n = Calculation.given("sides n", sides, "");
+    Calculation.Given gap = Calculation.given("gap of inner corners", gapMm, "mm");
+    Calculation.Given width = Calculation.given("module width w", moduleWidthMm, "mm");
     return List.of(
-        new Reckoning(
+        new Calculation(
             "inner-angle-" + fixture.id(),
             "Inner angle of " + fixture.name(),
             innerAngleDegrees(),
@@ -219,9 +219,9 @@ public record ModulePolygon(
             "Outer diameter of " + fixture.name(),
             outerDiameterMm(),
             "2 × √((inner apothem r + module width w)² + (module length L ÷ 2)²)",
-            Reckoning.given("inner apothem r", innerApothemMm(), "mm"),
+            Calculation.given("inner apothem r", innerApothemMm(), "mm"),
             width,
-            Reckoning.given("module length L", moduleLengthMm, "mm")),
+            Calculation.given("module length L", moduleLengthMm, "mm")),
         LayoutNumbers.length(
             "joint-" + fixture.id(),
             "Length of a joint of " + fixture.name(),

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 import org.myrialith.schema.Types;
@@ -202,7 +202,7 @@ public record Panel(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
+  public List<Calculation> numbers(Fixture fixture) {
     return count() > 1 ? List.of(LayoutNumbers.perMetre(fixture, spacingMm())) : List.of();
   }
 

@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -189,16 +189,16 @@ public record Panes(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
+  public List<Calculation> numbers(Fixture fixture) {
     return List.of(
         LayoutNumbers.length(
             "panes-" + fixture.id(),
             "Depth of the panes of " + fixture.name(),
             depthMm(),
             "(panes − 1) × pitch + thickness",
-            Reckoning.given("panes", panesPerDigit, ""),
-            Reckoning.given("pitch", panePitchMm, "mm"),
-            Reckoning.given("thickness", sheetThicknessMm, "mm")));
+            Calculation.given("panes", panesPerDigit, ""),
+            Calculation.given("pitch", panePitchMm, "mm"),
+            Calculation.given("thickness", sheetThicknessMm, "mm")));
   }
 
   @Override

@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.schema.Description;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
@@ -220,8 +220,8 @@ public record Ring(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
-    List<Reckoning> numbers = new ArrayList<>();
+  public List<Calculation> numbers(Fixture fixture) {
+    List<Calculation> numbers = new ArrayList<>();
     for (Circle circle : circles) {
       if (circle.count() > 1) {
         double step = stepDegrees(circle);
@@ -233,8 +233,8 @@ public record Ring(
                     fixture.name(), Quantity.text(circle.radiusMm(), "mm")),
                 Math.toRadians(step) * circle.radiusMm(),
                 "radius × angle between neighbours; in radians",
-                Reckoning.given("radius", circle.radiusMm(), "mm"),
-                Reckoning.given("angle between neighbours", step, "°")));
+                Calculation.given("radius", circle.radiusMm(), "mm"),
+                Calculation.given("angle between neighbours", step, "°")));
       }
     }
     return numbers;

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 
 /**
  * What a fixture is, in a frame of its own: x to the right, y down, z towards the viewer, all in
@@ -171,7 +171,7 @@ public sealed interface Shape
   }
 
   /** Returns the numbers that only a fixture of this kind has. */
-  default List<Reckoning> numbers(Fixture fixture) {
+  default List<Calculation> numbers(Fixture fixture) {
     return List.of();
   }
 

@@ -7,8 +7,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 import org.myrialith.schema.Types;
@@ -151,26 +151,26 @@ public record Spiral(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
-    Reckoning.Given length =
-        Reckoning.given("length along the curve", (count - 1) * spacingAlongMm, "mm");
+  public List<Calculation> numbers(Fixture fixture) {
+    Calculation.Given length =
+        Calculation.given("length along the curve", (count - 1) * spacingAlongMm, "mm");
     return List.of(
         LayoutNumbers.length(
             "wound-" + fixture.id(),
             "Length of " + fixture.name(),
             (count - 1) * spacingAlongMm,
             "(pixels − 1) × distance along the curve",
-            Reckoning.given("pixels", count, "pixels"),
-            Reckoning.given("distance along the curve", spacingAlongMm, "mm")),
+            Calculation.given("pixels", count, "pixels"),
+            Calculation.given("distance along the curve", spacingAlongMm, "mm")),
         LayoutNumbers.length(
             "outer-" + fixture.id(),
             "Outer radius of " + fixture.name(),
             outerMm(),
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "solving ∫ √(r² + b²) dφ from the inner radius = length along the curve for the radius r; b = between windings ÷ 2π",
             length,
-            Reckoning.given("inner radius", innerMm, "mm"),
-            Reckoning.given("between windings", windingMm, "mm")));
+            Calculation.given("inner radius", innerMm, "mm"),
+            Calculation.given("between windings", windingMm, "mm")));
   }
 
   @Override

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -113,16 +113,16 @@ public record Stack(
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
+  public List<Calculation> numbers(Fixture fixture) {
     return List.of(
         LayoutNumbers.length(
             "stack-" + fixture.id(),
             "Height of " + fixture.name(),
             heightMm(),
             "first gap + (layers − 1) × layer gap",
-            Reckoning.given("first gap", firstGapMm, "mm"),
-            Reckoning.given("layers", layers, ""),
-            Reckoning.given("layer gap", layerGapMm, "mm")));
+            Calculation.given("first gap", firstGapMm, "mm"),
+            Calculation.given("layers", layers, ""),
+            Calculation.given("layer gap", layerGapMm, "mm")));
   }
 
   @Override
@@ -140,16 +140,16 @@ public record Stack(
                     Quantity.number(enclosed()), fixture.name()))
             .advising("Test every emitter, then every layer, before the next goes on.")
             .restingOn(
-                new Reckoning(
+                new Calculation(
                     "enclosed-count-" + fixture.id(),
                     "Emitters with neighbours on all sides",
                     enclosed(),
                     "emitters",
                     "(columns − 2) × (rows − 2) × (layers − 2)",
                     List.of(
-                        Reckoning.given("columns", columns, ""),
-                        Reckoning.given("rows", rows, ""),
-                        Reckoning.given("layers", layers, "")),
+                        Calculation.given("columns", columns, ""),
+                        Calculation.given("rows", rows, ""),
+                        Calculation.given("layers", layers, "")),
                     Source.COMMON_PRACTICE)));
   }
 

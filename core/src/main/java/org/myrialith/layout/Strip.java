@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.schema.Description;
@@ -228,8 +228,8 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
   }
 
   @Override
-  public List<Reckoning> numbers(Fixture fixture) {
-    List<Reckoning> numbers = new ArrayList<>(List.of(cutLength(fixture)));
+  public List<Calculation> numbers(Fixture fixture) {
+    List<Calculation> numbers = new ArrayList<>(List.of(cutLength(fixture)));
     for (int i = 0; pieces.size() > 1 && i < pieces.size(); i++) {
       Piece piece = pieces.get(i);
       numbers.add(
@@ -240,21 +240,21 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                   i + 1, fixture.name(), piece.turned() ? ", turned round" : ""),
               cutMm(piece),
               "pixels ÷ pixels per metre",
-              Reckoning.given("pixels", piece.pixels(), ""),
-              Reckoning.given("pixels per metre", pixelsPerMetre, "per metre"),
-              Reckoning.given("gap before it", piece.gapMm(), "mm")));
+              Calculation.given("pixels", piece.pixels(), ""),
+              Calculation.given("pixels per metre", pixelsPerMetre, "per metre"),
+              Calculation.given("gap before it", piece.gapMm(), "mm")));
     }
     return numbers;
   }
 
-  private Reckoning cutLength(Fixture fixture) {
+  private Calculation cutLength(Fixture fixture) {
     return LayoutNumbers.length(
         "cut-" + fixture.id(),
         "Cut length of " + fixture.name(),
         lengthMm(),
         "pixels ÷ pixels per metre",
-        Reckoning.given("pixels", count(), ""),
-        Reckoning.given("pixels per metre", pixelsPerMetre, "per metre"));
+        Calculation.given("pixels", count(), ""),
+        Calculation.given("pixels per metre", pixelsPerMetre, "per metre"));
   }
 
   @Override
@@ -277,7 +277,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                     "path-" + fixture.id(),
                     "Length of the path of " + fixture.name(),
                     pathMm(),
-                    Reckoning.FOUND_BY + "adding the legs of the path")));
+                    Calculation.FOUND_BY + "adding the legs of the path")));
   }
 
   @Override

@@ -1,6 +1,6 @@
 package org.myrialith.power;
 
-import static org.myrialith.finding.Reckoning.given;
+import static org.myrialith.finding.Calculation.given;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.CurrentTerm;
 import org.myrialith.colour.ColourSettings;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Source;
 
 /**
@@ -23,7 +23,7 @@ record CurrentSum(Load load) {
   }
 
   /** Returns the working of a current at a moment. */
-  Reckoning at(String key, String name, CurrentCourse.Peak peak) {
+  Calculation at(String key, String name, CurrentProfile.Peak peak) {
     double shared = peak.sharedAmps();
     CurrentTerm less =
         new CurrentTerm(
@@ -38,7 +38,7 @@ record CurrentSum(Load load) {
   }
 
   /** Returns the working of the current with everything white under the brightness limit. */
-  Reckoning all(String key, String name, double amps, ColourSettings colour) {
+  Calculation all(String key, String name, double amps, ColourSettings colour) {
     return working(
         key,
         name,
@@ -47,11 +47,11 @@ record CurrentSum(Load load) {
         Optional.empty());
   }
 
-  private Reckoning working(
+  private Calculation working(
       String key, String name, double amps, Lit lit, Optional<CurrentTerm> less) {
     List<CircuitPlan> plans = load.wiring().plans();
     StringBuilder formula = new StringBuilder();
-    List<Reckoning.Given> all = new ArrayList<>();
+    List<Calculation.Given> all = new ArrayList<>();
     for (int c = 0; c < plans.size(); c++) {
       CircuitPlan plan = plans.get(c);
       if (plan.emitters() > 0) {
@@ -71,6 +71,6 @@ record CurrentSum(Load load) {
           formula.append(term.formula());
           all.addAll(term.given());
         });
-    return new Reckoning(key, name, amps, "A", formula.toString(), all, Source.COMMON_PRACTICE);
+    return new Calculation(key, name, amps, "A", formula.toString(), all, Source.COMMON_PRACTICE);
   }
 }

@@ -1,7 +1,7 @@
 package org.myrialith.power;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -65,7 +65,7 @@ record PowerFindings(PowerPlan plan) {
             .restingOn(
                 plan.peak(),
                 plan.budget(plan.supply().orElseThrow()),
-                new CourseNumbers(plan).mean());
+                new CurrentCalculations(plan).mean());
     return verdict == Verdict.HOLDS
         ? finding
         : finding
@@ -88,12 +88,14 @@ record PowerFindings(PowerPlan plan) {
             Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
         .advising(advice("paint these frames darker"))
         .restingOn(
-            plan.peak(), plan.budget(plan.supply().orElseThrow()), new CourseNumbers(plan).mean())
+            plan.peak(),
+            plan.budget(plan.supply().orElseThrow()),
+            new CurrentCalculations(plan).mean())
         .mendedBy(remedies(plan.askedPeakAmps(), trial()));
   }
 
   private String seen() {
-    OptionalDouble lightness = new CourseNumbers(plan).dimmedLightness();
+    OptionalDouble lightness = new CurrentCalculations(plan).dimmedLightness();
     return lightness.isEmpty()
         ? ""
         : phrase(
@@ -101,7 +103,7 @@ record PowerFindings(PowerPlan plan) {
             Quantity.number(lightness.getAsDouble()));
   }
 
-  private String atPeak(String draws, CurrentCourse.Peak peak) {
+  private String atPeak(String draws, CurrentProfile.Peak peak) {
     String what = phrase(draws, Quantity.text(peak.amps(), "A"));
     if (peak.frames().isEmpty()) {
       return phrase("%s at most, all clips at their brightest at once. %s", what, gives());

@@ -1,15 +1,15 @@
 package org.myrialith.power;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.colour.ColourSettings;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -41,7 +41,7 @@ public record PowerPlan(
     ColourSettings colour,
     Show show,
     List<ClipLevels> levels,
-    CurrentCourse course,
+    CurrentProfile course,
     boolean behind,
     Optional<Limiter> limiter,
     List<ClipLevels> played)
@@ -63,7 +63,7 @@ public record PowerPlan(
       List<ClipLevels> played) {
     Optional<Limiter> limiter = limiter(load, supply, settings, played);
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
-    CurrentCourse course = CurrentCourse.of(load, show, levels, limiter, budget);
+    CurrentProfile course = CurrentProfile.of(load, show, levels, limiter, budget);
     return new PowerPlan(
         load, supply, settings, colour, show, levels, course, behind, limiter, played);
   }
@@ -179,7 +179,7 @@ public record PowerPlan(
     return amps <= supply.get().amps() ? Verdict.TIGHT : Verdict.BREAKS;
   }
 
-  Reckoning worst() {
+  Calculation worst() {
     return new CurrentSum(load)
         .all(
             "worst-case",
@@ -188,7 +188,7 @@ public record PowerPlan(
             colour);
   }
 
-  Reckoning peak() {
+  Calculation peak() {
     long at = peakMoment();
     return new CurrentSum(load)
         .at(
@@ -203,12 +203,12 @@ public record PowerPlan(
    *
    * @param clip position among the clips of the show
    */
-  public Optional<Reckoning> currentOfFrame(int clip, int frame) {
-    CurrentCourse.Peak[] most = {CurrentCourse.Peak.NONE};
+  public Optional<Calculation> currentOfFrame(int clip, int frame) {
+    CurrentProfile.Peak[] most = {CurrentProfile.Peak.NONE};
     show.walk(
         (index, start, hold, frames) -> {
           if (frames[clip] == frame) {
-            CurrentCourse.Peak here = course.at(load, levels, limiter(), index, start, frames);
+            CurrentProfile.Peak here = course.at(load, levels, limiter(), index, start, frames);
             most[0] = here.amps() > most[0].amps() ? here : most[0];
           }
         });
@@ -223,8 +223,8 @@ public record PowerPlan(
                     most[0]));
   }
 
-  Reckoning budget(Supply given) {
-    return new Reckoning(
+  Calculation budget(Supply given) {
+    return new Calculation(
         "budget",
         "To plan with",
         budgetAmps().orElseThrow(),
@@ -235,21 +235,21 @@ public record PowerPlan(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    List<Reckoning> numbers = new ArrayList<>();
+  public List<Calculation> calculations() {
+    List<Calculation> numbers = new ArrayList<>();
     if (load.emitters() > 0) {
       numbers.addAll(List.of(worst(), peak()));
     }
     if (show.count() > 0 && load.emitters() > 0) {
-      numbers.addAll(new CourseNumbers(this).all());
+      numbers.addAll(new CurrentCalculations(this).all());
     }
     supply.ifPresent(given -> numbers.add(budget(given)));
     limiter().ifPresent(limiter -> numbers.add(limit(limiter)));
     return List.copyOf(numbers);
   }
 
-  private Reckoning limit(Limiter limiter) {
-    return new Reckoning(
+  private Calculation limit(Limiter limiter) {
+    return new Calculation(
         "limiter",
         "Limiter: largest weighted sum of levels",
         limiter.limit(),

@@ -34,7 +34,7 @@ public record PowerSettings(
     double cableMm,
     Connector connector,
     List<RailSettings> rails,
-    Day day) {
+    DailyUse day) {
   /** Allowed margin. */
   public static final Bounds MARGIN = Bounds.count(0, 80, "%");
 
@@ -71,7 +71,7 @@ public record PowerSettings(
           Field.rows("rails", "Chains that are fed", RailSettings.DESCRIPTION, 0, MOST_RAILS)
               .or(List.of())
               .explained("how pixels of a circuit get their current; absent: not said yet"),
-          Part.of("day", Day.DESCRIPTION));
+          Part.of("day", DailyUse.DESCRIPTION));
 
   public PowerSettings {
     MARGIN.require("marginPercent", marginPercent);
@@ -97,7 +97,7 @@ public record PowerSettings(
         0,
         Connector.NONE,
         List.of(),
-        Day.ALWAYS);
+        DailyUse.ALWAYS);
   }
 
   /** Returns them planned for something else. */
@@ -119,7 +119,7 @@ public record PowerSettings(
   }
 
   /** Returns them with another day. */
-  public PowerSettings with(Day other) {
+  public PowerSettings with(DailyUse other) {
     return new PowerSettings(
         marginPercent, basis, controllerMilliamps, cable, cableMm, connector, rails, other);
   }

@@ -20,9 +20,9 @@ import org.myrialith.effects.Effect;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.InputException;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.frames.Picture;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.input.Input;
@@ -186,7 +186,7 @@ final class Staging {
             caption, gadget.programme().fonts(), fixture.seenColumns(), fixture.seenRows());
     return keep(
         Scene.empty(freeScene(), name)
-            .with(List.of(clip(name, Baking.frames(plan))), List.of(), List.of(caption)));
+            .with(List.of(clip(name, FrameSource.frames(plan))), List.of(), List.of(caption)));
   }
 
   /** A scene of nothing but values. */

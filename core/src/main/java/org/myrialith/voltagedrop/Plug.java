@@ -1,12 +1,12 @@
 package org.myrialith.voltagedrop;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -25,8 +25,8 @@ public final class Plug {
    */
   public static Finding judged(
       String key, String where, Connector plug, double amps, String advice) {
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             key,
             phrase("Through the plug of %s", where),
             amps,

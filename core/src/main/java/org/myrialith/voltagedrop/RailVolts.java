@@ -1,7 +1,7 @@
 package org.myrialith.voltagedrop;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,10 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
@@ -41,10 +41,10 @@ record RailVolts(RailFindings of) {
     return of.planned();
   }
 
-  private Reckoning weakest() {
+  private Calculation weakest() {
     RailPlan.Course course = planned();
     int at = course.weakest();
-    return new Reckoning(
+    return new Calculation(
         of.key("rail-volts"),
         phrase("Volts at pixel %d, which gets least", at),
         course.leastVolts(),

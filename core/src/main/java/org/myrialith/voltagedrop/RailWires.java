@@ -1,16 +1,16 @@
 package org.myrialith.voltagedrop;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Conductor;
@@ -57,8 +57,8 @@ record RailWires(RailFindings of) {
     double fuse = Fuse.carrying(amps[most]);
     boolean fused = Fuse.guards(fuse, carries);
     Verdict verdict = amps[most] > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             of.key("feed-current"),
             phrase("Through the feed at pixel %d", feed.at()),
             amps[most],
@@ -104,13 +104,13 @@ record RailWires(RailFindings of) {
     if (planned().leastVolts() <= 0) {
       return Optional.empty(); // it is told that it can't be carried
     }
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             of.key("along-current"),
             "The most between two pixels",
             amps,
             "A",
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "solving plus and minus as networks of resistances, each pixel drawing its current",
             List.of(given("carried for good", carries, "A")),
             Source.standard(
@@ -187,8 +187,8 @@ record RailWires(RailFindings of) {
       return Optional.empty();
     }
     double needs = HIGH_SHARE * course.volts(0);
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             of.key("ground-shift"),
             "Ground of the first pixel above that of the controller",
             rises,
@@ -215,8 +215,8 @@ record RailWires(RailFindings of) {
   }
 
   private Finding capacitor() {
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             of.key("bulk"),
             "Capacitor that carries a step from dark to all",
             stepFarads(plan()) * 1e6,

@@ -205,7 +205,7 @@ class EffectsTest {
   @Test
   void aSweepGoesWhereItIsTold() {
     Places places = panel(16, 4);
-    for (Way way : new Way[] {Way.RIGHT, Way.LEFT}) {
+    for (Direction way : new Direction[] {Direction.RIGHT, Direction.LEFT}) {
       Sweep sweep = new Sweep(0xffffff, 0, way, 15, 1);
       int last = -1;
       for (int turn = 14_000; turn < 52_000; turn += 2_000) {
@@ -214,7 +214,7 @@ class EffectsTest {
         for (int column = 1; column < 16; column++) {
           brightest = frame[column] > frame[brightest] ? column : brightest;
         }
-        int along = way == Way.RIGHT ? brightest : 15 - brightest;
+        int along = way == Direction.RIGHT ? brightest : 15 - brightest;
         assertThat(along).isGreaterThanOrEqualTo(last);
         last = along;
       }
@@ -241,7 +241,7 @@ class EffectsTest {
   @Test
   void aPlaneGoesThroughAStack() {
     Places places = stack();
-    Sweep plane = new Sweep(0xffffff, 0, Way.NEAR, 10, 1);
+    Sweep plane = new Sweep(0xffffff, 0, Direction.NEAR, 10, 1);
     List<Integer> seen = new ArrayList<>();
     for (int turn = 0; turn < LOOP; turn += 512) {
       int[] frame = frame(plane, places, turn);

@@ -20,7 +20,7 @@ import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Levels;
 import org.myrialith.flicker.Camera;
@@ -70,7 +70,7 @@ class CameraTest {
                 List.of("B0", "B1", "B2", "B3", "B4", "B5", "C1"))
             .through(RowSwitch.MOSFET)
             .scanned(130, 4, 3)
-            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.PACKED));
+            .with(OutputWiring.of(10, Side.TO_SUPPLY).filled(Filling.PACKED));
     plan =
         GadgetPlan.of(
             Gadgets.of(

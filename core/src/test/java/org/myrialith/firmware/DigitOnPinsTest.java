@@ -11,7 +11,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.frames.Clip;
@@ -72,7 +72,9 @@ class DigitOnPinsTest {
                 Optional.of(new Supply("port", 5, 1)),
                 List.of(digit),
                 List.of(
-                    DirectPins.usual("c1", List.of("f1")).onPins(PINS).with(Hookup.of(6, side))),
+                    DirectPins.usual("c1", List.of("f1"))
+                        .onPins(PINS)
+                        .with(OutputWiring.of(6, side))),
                 ColourSettings.USUAL,
                 PowerSettings.USUAL,
                 List.of(new Clip("k1", "Count", "f1", frames))));

@@ -9,6 +9,7 @@ import org.myrialith.effects.Breathing;
 import org.myrialith.effects.Bubbles;
 import org.myrialith.effects.Candle;
 import org.myrialith.effects.Chase;
+import org.myrialith.effects.Direction;
 import org.myrialith.effects.Effect;
 import org.myrialith.effects.Ember;
 import org.myrialith.effects.Fill;
@@ -25,7 +26,6 @@ import org.myrialith.effects.Ripples;
 import org.myrialith.effects.Sparkle;
 import org.myrialith.effects.Sweep;
 import org.myrialith.effects.Wave;
-import org.myrialith.effects.Way;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
@@ -97,8 +97,8 @@ final class EffectGadgets {
     return one(0, 65_535);
   }
 
-  private Way way() {
-    return Way.values()[random.nextInt(Way.values().length)];
+  private Direction way() {
+    return Direction.values()[random.nextInt(Direction.values().length)];
   }
 
   /** An effect of a kind, its parameters by chance. */

@@ -32,7 +32,7 @@ import org.myrialith.colour.Levels;
 import org.myrialith.firmware.driver.LineDrivers;
 import org.myrialith.firmware.plan.FirmwarePlan;
 import org.myrialith.firmware.player.FirmwareWork;
-import org.myrialith.firmware.player.PlayTime;
+import org.myrialith.firmware.player.FrameTiming;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.Show;
 import org.myrialith.gadget.plan.GadgetPlan;
@@ -201,7 +201,7 @@ class FirmwareOutsideTest {
     assertThat(free).isNotEqualTo(source);
     Files.writeString(board, free.replace("passed_us -= due_us;", "passed_us = 0; (void)due_us;"));
     FirmwareWork work = plan.firmware().orElseThrow().work();
-    List<Double> steps = new PlayTime(work, plan.firmware().orElseThrow().packed()).steps();
+    List<Double> steps = new FrameTiming(work, plan.firmware().orElseThrow().packed()).steps();
     double length = steps.stream().mapToDouble(Double::doubleValue).sum();
     // the first is composed before anything is seen, and the last is seen whole when the next
     // begins

@@ -1,8 +1,8 @@
 package org.myrialith.firmware;
 
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.parts.RegisterClass;
 
 /**
@@ -22,8 +22,8 @@ final class LatchBit {
   private LatchBit() {}
 
   /** Whether an LED is lit by a 0. */
-  static boolean zeroLights(RegisterClass sort, Hookup hookup) {
-    boolean behindSwitch = hookup.through() != Through.NONE;
+  static boolean zeroLights(RegisterClass sort, OutputWiring hookup) {
+    boolean behindSwitch = hookup.through() != SwitchType.NONE;
     boolean fromPlus = hookup.side() == Side.TO_SUPPLY;
     return switch (sort) {
       case HC, HCT -> fromPlus && !behindSwitch;

@@ -13,7 +13,7 @@ import org.myrialith.circuit.chip.expander.ExpanderClass;
 import org.myrialith.circuit.chip.expander.ExpanderPlan;
 import org.myrialith.circuit.chip.register.RegisterPlan;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.pin.PinPlan;
 import org.myrialith.circuit.pixel.BitRate;
@@ -93,7 +93,7 @@ record LineReader(Path dump, CircuitPlan line, List<String> wires) {
   static boolean low(SwitchedPlan line) {
     return line instanceof RegisterPlan registers
         ? LatchBit.zeroLights(registers.circuit().sort(), line.hookup())
-        : line.hookup().side() == Side.TO_SUPPLY && line.hookup().through() == Through.NONE;
+        : line.hookup().side() == Side.TO_SUPPLY && line.hookup().through() == SwitchType.NONE;
   }
 
   /** Sinks that count: of each output as many stages as it has bits, the lowest first. */

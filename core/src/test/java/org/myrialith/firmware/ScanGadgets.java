@@ -15,7 +15,7 @@ import org.myrialith.circuit.multiplex.Scan;
 import org.myrialith.circuit.multiplex.ScanMethod;
 import org.myrialith.circuit.multiplex.ScannedCircuit;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.frames.Clip;
@@ -93,7 +93,7 @@ final class ScanGadgets {
                 List.of("B0", "B1", "B2", "B3", "B4", "B5", "C0", "C1"))
             .through(RowSwitch.TRANSISTOR)
             .scanned(250, 1, 6)
-            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE)));
+            .with(OutputWiring.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE)));
   }
 
   static Stream<Named<GadgetPlan>> scenarios() {
@@ -116,7 +116,7 @@ final class ScanGadgets {
                             List.of("F7", "F6", "F5", "F4", "F3", "F2", "F1", "F0"))
                         .through(RowSwitch.MOSFET)
                         .scanned(120, 6, 3)
-                        .with(Hookup.of(15, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))))),
+                        .with(OutputWiring.of(15, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))))),
         Named.of("fog bell", GadgetPlan.of(DemoGadgets.fogBell())),
         Named.of("four digits, on or off", GadgetPlan.of(digits())),
         Named.of(

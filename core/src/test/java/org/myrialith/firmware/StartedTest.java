@@ -20,7 +20,7 @@ import org.myrialith.circuit.pin.PinPlan;
 import org.myrialith.colour.Levels;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.cue.table.CueTable;
-import org.myrialith.cue.table.Sense;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.firmware.engine.CueTime;
 import org.myrialith.firmware.plan.FirmwarePlan;
 import org.myrialith.gadget.plan.GadgetPlan;
@@ -116,8 +116,8 @@ class StartedTest {
     compare(plan, dump, played, began);
   }
 
-  private static String rest32(Sense sense, long micros) {
-    int reading = sense.sort() == Sense.Sort.ANALOGUE ? 255 : 1;
+  private static String rest32(InputState sense, long micros) {
+    int reading = sense.sort() == InputState.Sort.ANALOGUE ? 255 : 1;
     return micros + " " + sense.pins().get(0).substring(1) + " " + reading;
   }
 
@@ -134,7 +134,7 @@ class StartedTest {
   private static String analogue(GadgetPlan plan) {
     CueTable table = plan.firmware().orElseThrow().work().cues().orElseThrow();
     return table.senses().stream()
-        .filter(sense -> sense.sort() == Sense.Sort.ANALOGUE)
+        .filter(sense -> sense.sort() == InputState.Sort.ANALOGUE)
         .findFirst()
         .orElseThrow()
         .pins()
@@ -157,9 +157,9 @@ class StartedTest {
   }
 
   /** All buttons up, all sensors in full light. */
-  private static String rest(Sense sense, long micros) {
+  private static String rest(InputState sense, long micros) {
     String pin = sense.pins().get(0);
-    return sense.sort() == Sense.Sort.ANALOGUE
+    return sense.sort() == InputState.Sort.ANALOGUE
         ? micros + " a" + pin.charAt(1) + " 5000"
         : micros + " " + pin + " 1";
   }
@@ -184,7 +184,7 @@ class StartedTest {
     List<Shown> frames = new ArrayList<>();
     int[] readings = new int[table.senses().size()];
     for (int s = 0; s < readings.length; s++) {
-      boolean light = table.senses().get(s).sort() == Sense.Sort.ANALOGUE;
+      boolean light = table.senses().get(s).sort() == InputState.Sort.ANALOGUE;
       readings[s] = light ? 255 : 0;
       script.add(rest(table.senses().get(s), 0));
     }
@@ -207,10 +207,10 @@ class StartedTest {
   }
 
   private static String change(
-      Sense sense, int s, int[] readings, Random random, int millis, long began) {
+      InputState sense, int s, int[] readings, Random random, int millis, long began) {
     long micros = began / 1000 + millis * 1000L + 500;
     String pin = sense.pins().get(0);
-    if (sense.sort() == Sense.Sort.ANALOGUE) {
+    if (sense.sort() == InputState.Sort.ANALOGUE) {
       readings[s] = random.nextInt(256);
       // the middle of what reads so
       return micros + " a" + pin.charAt(1) + " " + (readings[s] * 2 + 1) * 5000 / 512;

@@ -12,9 +12,9 @@ import org.myrialith.circuit.chip.expander.ExpanderClass;
 import org.myrialith.circuit.chip.expander.Expanders;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pin.PinDimming;
 import org.myrialith.circuit.pixel.ClockedPixels;
@@ -121,7 +121,7 @@ final class SwitchedGadgets {
         List.of(
             ShiftRegisters.usual("c1", List.of("f1"))
                 .of(sort)
-                .with(Hookup.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))),
+                .with(OutputWiring.of(6, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))),
         ColourSettings.USUAL,
         PowerSettings.USUAL,
         List.of(new Clip("k1", "Count", "f1", frames(board, 6, 20, 3))));
@@ -143,9 +143,11 @@ final class SwitchedGadgets {
         ShiftRegisters.usual("c1", List.of("f1"))
             .onPins(List.of("B0", "B1", "B2"))
             .with(
-                Hookup.of(5, Side.TO_GROUND)
+                OutputWiring.of(5, Side.TO_GROUND)
                     .withMoved(
-                        List.of(new Hookup.Moved("f1", 3, 50), new Hookup.Moved("f1", 44, 3))));
+                        List.of(
+                            new OutputWiring.Moved("f1", 3, 50),
+                            new OutputWiring.Moved("f1", 44, 3))));
     return Gadgets.of(
         "Grid",
         "",
@@ -218,7 +220,7 @@ final class SwitchedGadgets {
         grid,
         ShiftRegisters.usual("c1", List.of("f1"))
             .of(RegisterClass.SINK)
-            .with(Hookup.of(12, Side.TO_SUPPLY)),
+            .with(OutputWiring.of(12, Side.TO_SUPPLY)),
         42);
   }
 
@@ -239,11 +241,11 @@ final class SwitchedGadgets {
                   default -> List.of("A0", "A1", "A2", "B4", "A3");
                 })
             .with(
-                Hookup.of(12, Side.TO_SUPPLY)
+                OutputWiring.of(12, Side.TO_SUPPLY)
                     .withMoved(
                         List.of(
-                            new Hookup.Moved("f1", 3, fixture.count() < 20 ? 47 : 20),
-                            new Hookup.Moved("f1", 20, 3))));
+                            new OutputWiring.Moved("f1", 3, fixture.count() < 20 ? 47 : 20),
+                            new OutputWiring.Moved("f1", 20, 3))));
     return Gadgets.of(
         "Grey",
         "",
@@ -287,7 +289,7 @@ final class SwitchedGadgets {
         Controller.AVR8_32K,
         digits,
         ShiftRegisters.usual("c1", List.of("f1"))
-            .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6)),
+            .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 6)),
         43);
   }
 
@@ -374,9 +376,11 @@ final class SwitchedGadgets {
                 .of(ExpanderClass.PWM_16)
                 .onPins(small ? List.of("B0", "B2") : List.of("C4", "C5"))
                 .with(
-                    Hookup.of(8, side)
+                    OutputWiring.of(8, side)
                         .withMoved(
-                            List.of(new Hookup.Moved("f1", 3, 47), new Hookup.Moved("f1", 30, 3)))),
+                            List.of(
+                                new OutputWiring.Moved("f1", 3, 47),
+                                new OutputWiring.Moved("f1", 30, 3)))),
             OneWirePixels.usual("c2", List.of("f2")).onPins(List.of(small ? "B1" : "D6"))),
         new ColourSettings(new Transfer.Lightness(), 80),
         new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
@@ -407,8 +411,8 @@ final class SwitchedGadgets {
             OneWirePixels.usual("c1", List.of("f1")).onPins(List.of("B0")),
             circuit.with(
                 lamps
-                    ? Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 6)
-                    : Hookup.of(8, Side.TO_SUPPLY))),
+                    ? OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 6)
+                    : OutputWiring.of(8, Side.TO_SUPPLY))),
         new ColourSettings(new Transfer.Lightness(), 100),
         new PowerSettings(20, PlanningBasis.THESE_FRAMES, 20),
         List.of(
@@ -439,7 +443,7 @@ final class SwitchedGadgets {
         of(Fixture.of("f1", "Words", digits), "small-red"),
         DisplayDrivers.usual("c1", List.of("f1"))
             .of(DisplayClass.I2C)
-            .with(Hookup.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))
+            .with(OutputWiring.of(10, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE))
             .onPins(List.of("C4", "C5")),
         46);
   }
@@ -466,7 +470,7 @@ final class SwitchedGadgets {
                 .of(ExpanderClass.REGISTER_B)
                 .onPins(List.of("D0", "D1")),
             DirectPins.usual("c3", List.of("f3"))
-                .with(Hookup.of(300, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                .with(OutputWiring.of(300, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 0))
                 .onPins(List.of("C0", "C1", "C2", "C3"))),
         ColourSettings.USUAL,
         PowerSettings.USUAL,
@@ -547,7 +551,7 @@ final class SwitchedGadgets {
         List.of(
             OneWirePixels.usual("c1", List.of("f1:16-23", "f1:0-6")).onPin("B0"),
             OneWirePixels.usual("c2", List.of("f1:7-15")).onPin("D6"),
-            ShiftRegisters.usual("c3", List.of("f2:0-9")).with(Hookup.of(4, Side.TO_SUPPLY)),
+            ShiftRegisters.usual("c3", List.of("f2:0-9")).with(OutputWiring.of(4, Side.TO_SUPPLY)),
             DirectPins.usual("c4", List.of("f2:10-20"))
                 .onPins(List.of("C0", "C1", "C2", "C3", "C4", "C5", "D2", "D3", "D4", "D5", "B1"))),
         ColourSettings.USUAL,

@@ -21,7 +21,7 @@ import org.myrialith.colour.Levels;
 import org.myrialith.cue.ClockValue;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.cue.table.CueTable;
-import org.myrialith.cue.table.Sense;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.firmware.plan.FirmwarePlan;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.presets.CueStart;
@@ -131,7 +131,7 @@ class WeekTest {
         heard = now;
       }
     }
-    boolean buttons = table.senses().stream().anyMatch(s -> s.sort() == Sense.Sort.ON_OFF);
+    boolean buttons = table.senses().stream().anyMatch(s -> s.sort() == InputState.Sort.ON_OFF);
     assertThat(buttons && script.size() > 2 ? heard : MILLIS)
         .as("the last frame")
         .isGreaterThan(MILLIS / 3);

@@ -15,8 +15,8 @@ import org.myrialith.circuit.Wiring;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.circuit.pixel.OneWirePixels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Corner;
@@ -64,7 +64,7 @@ class SeenTest {
     Camera camera = new Camera(24, 8, 30).shut(turns * turn);
     Finding finding = finding(matrix(200, ScanSettings.USUAL.with(camera)), "camera-c1");
     assertThat(finding.verdict()).isEqualTo(Verdict.HOLDS);
-    assertThat(finding.reckonings().get(0).value()).isCloseTo(0, within(1e-6));
+    assertThat(finding.calculations().get(0).value()).isCloseTo(0, within(1e-6));
   }
 
   /** Half a turn misses half of the rows; as long as a turn and a half, half of them twice. */
@@ -74,7 +74,7 @@ class SeenTest {
     double turn = 1 / hertz(matrix(200, ScanSettings.USUAL));
     Camera camera = new Camera(17, 8, 20).shut(turns * turn);
     Finding finding = finding(matrix(200, ScanSettings.USUAL.with(camera)), "camera-c1");
-    Reckoning bands = finding.reckonings().get(0);
+    Calculation bands = finding.calculations().get(0);
     assertThat(bands.value()).isCloseTo(contrast, within(0.06 * contrast));
     assertThat(finding.verdict()).isEqualTo(contrast > 5 ? Verdict.TIGHT : Verdict.HOLDS);
     if (turns < 1) {
@@ -108,7 +108,7 @@ class SeenTest {
   void aSweepingEye() {
     ScanStep step = matrix(200, ScanSettings.USUAL.with(new Eye(300, 600)));
     Finding finding = finding(step, "eye-sweep-c1");
-    assertThat(finding.reckonings().get(0).value()).isCloseTo(3141.6 / hertz(step), within(0.01));
+    assertThat(finding.calculations().get(0).value()).isCloseTo(3141.6 / hertz(step), within(0.01));
     assertThat(finding.verdict()).isEqualTo(Verdict.TIGHT);
     ScanStep still = matrix(200, ScanSettings.USUAL.with(new Eye(30, 600)));
     assertThat(finding(still, "eye-sweep-c1").verdict()).isEqualTo(Verdict.HOLDS);
@@ -139,7 +139,8 @@ class SeenTest {
     assertThat(finding(step, "bar-shape").verdict()).isEqualTo(Verdict.HOLDS);
     Finding data = finding(step, "bar-data");
     assertThat(data.verdict()).isEqualTo(Verdict.HOLDS);
-    assertThat(data.reckonings().get(0).value()).isBetween(24 * 30e-6 + 50e-6, 24 * 30e-6 + 300e-6);
+    assertThat(data.calculations().get(0).value())
+        .isBetween(24 * 30e-6 + 50e-6, 24 * 30e-6 + 300e-6);
     assertThat(finding(step, "bar-rate").verdict()).isEqualTo(Verdict.TIGHT);
     assertThat(finding(step, "bar-rate").says()).contains("column by column");
     // 1.25 ms are held as 2 ms: 62 columns

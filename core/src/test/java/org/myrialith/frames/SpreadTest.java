@@ -7,11 +7,11 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Chase;
+import org.myrialith.effects.Direction;
 import org.myrialith.effects.Fill;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Place;
 import org.myrialith.effects.Recipe;
-import org.myrialith.effects.Way;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
@@ -38,7 +38,7 @@ class SpreadTest {
             "f1",
             8,
             100,
-            List.of(new Layer(new Fill(0xffffff, 0, Way.DATA, true, 1), Blend.OVER, 100)))
+            List.of(new Layer(new Fill(0xffffff, 0, Direction.DATA, true, 1), Blend.OVER, 100)))
         .over(over);
   }
 
@@ -78,7 +78,7 @@ class SpreadTest {
             6,
             100,
             List.of(
-                new Layer(new Fill(0x0000ff, 0x0000ff, Way.DATA, true, 1), Blend.OVER, 100),
+                new Layer(new Fill(0x0000ff, 0x0000ff, Direction.DATA, true, 1), Blend.OVER, 100),
                 new Layer(new Chase(0xff0000, 0, 2, 1, 3), Blend.OVER, 100).on("left"),
                 new Layer(new Chase(0x00ff00, 0, 3, 1, 2), Blend.OVER, 100).on("right")));
     assertThat(recipe.parted()).isTrue();

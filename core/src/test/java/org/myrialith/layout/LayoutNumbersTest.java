@@ -9,7 +9,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.EmitterClasses;
 import org.myrialith.parts.EmitterKind;
@@ -19,7 +19,7 @@ class LayoutNumbersTest {
     return numbers.all().stream()
         .filter(r -> r.key().equals(key))
         .findFirst()
-        .map(Reckoning::value)
+        .map(Calculation::value)
         .orElseThrow(() -> new AssertionError(key + " is not among " + numbers.all()));
   }
 
@@ -139,7 +139,7 @@ class LayoutNumbersTest {
                 assertThat(r.value()).isFinite();
                 assertThat(r.formula()).isNotBlank();
               })
-          .extracting(Reckoning::key)
+          .extracting(Calculation::key)
           .doesNotHaveDuplicates();
     }
   }

@@ -20,9 +20,9 @@ import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.colour.Transfer;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
@@ -131,8 +131,8 @@ class PowerPlanTest {
             new Frame(Picture.of(1, 1, new byte[] {-1, -1, 0}), 60),
             new Frame(Picture.of(1, 1, new byte[] {-1, -1, -1}), 40));
     Map<String, Double> numbers =
-        plan.reckonings().stream()
-            .collect(Collectors.toMap(Reckoning::key, Reckoning::value, (a, b) -> a));
+        plan.calculations().stream()
+            .collect(Collectors.toMap(Calculation::key, Calculation::value, (a, b) -> a));
     assertThat(numbers.get("mean")).isCloseTo(0.0228, within(1e-12));
     assertThat(numbers.get("current-95")).isCloseTo(0.040, within(1e-12));
     assertThat(numbers.get("energy")).isCloseTo(5 * 22.8 / 3600, within(1e-9));

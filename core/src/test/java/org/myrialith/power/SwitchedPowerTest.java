@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
@@ -48,7 +48,7 @@ class SwitchedPowerTest {
         List.of(bar("f1", "one-wire-rgb"), bar("f2", "single-red")),
         List.of(
             OneWirePixels.usual("c1", List.of("f1")),
-            ShiftRegisters.usual("c2", List.of("f2")).with(Hookup.of(20, Side.TO_SUPPLY))),
+            ShiftRegisters.usual("c2", List.of("f2")).with(OutputWiring.of(20, Side.TO_SUPPLY))),
         new ColourSettings(new Transfer.PowerLaw(1), percent),
         new PowerSettings(0, basis, 20),
         List.of(

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 
 /**
  * Reads a number's formula as text, puts in the values that are shown with it, each turned into SI
@@ -83,10 +83,10 @@ public final class PocketCalculator {
    *
    * @throws IllegalArgumentException if it names what is not put in, or can't be read
    */
-  public static double evaluate(Reckoning number) {
+  public static double evaluate(Calculation number) {
     String text = number.formula();
-    List<Reckoning.Given> given = new ArrayList<>(number.given());
-    given.sort(Comparator.comparingInt((Reckoning.Given g) -> g.name().length()).reversed());
+    List<Calculation.Given> given = new ArrayList<>(number.given());
+    given.sort(Comparator.comparingInt((Calculation.Given g) -> g.name().length()).reversed());
     List<String> all = new ArrayList<>();
     for (int at = 0; at < given.size(); at++) {
       // one character, so that no shorter name is found within it

@@ -126,7 +126,7 @@ class RailPlanTest {
     Gadget weak = strip(60, PLAIN.with(rail(Conductor.TRACK_70, usb)));
     assertThat(finding(weak, "feed-plug-c1").verdict()).isEqualTo(Verdict.BREAKS);
     assertThat(finding(weak, "along-current-c1").verdict()).isEqualTo(Verdict.HOLDS);
-    assertThat(finding(weak, "along-current-c1").reckonings().get(0).value())
+    assertThat(finding(weak, "along-current-c1").calculations().get(0).value())
         .isCloseTo(3.54, within(1e-6));
     Feed screw = new Feed(0, Conductor.MM2_0_75, 1000, Connector.SCREW);
     Gadget board = strip(60, PLAIN.with(rail(Conductor.BOARD_1, screw)));
@@ -151,7 +151,7 @@ class RailPlanTest {
                 List.of(),
                 plugged.day()));
     assertThat(finding(barrel, "supply-plug").verdict()).isEqualTo(Verdict.BREAKS);
-    assertThat(finding(barrel, "supply-plug").reckonings().get(0).value())
+    assertThat(finding(barrel, "supply-plug").calculations().get(0).value())
         .isCloseTo(80 * 0.06 + 0.5, within(1e-9));
   }
 

@@ -229,9 +229,9 @@ class MakerTaskTest {
 
   private void mendPower() {
     layer("Power");
-    assertThat(page.locator("#reckonings .finding-breaks").first()).containsText("at moment");
+    assertThat(page.locator("#calculations .finding-breaks").first()).containsText("at moment");
     Locator remedy =
-        page.locator("#reckonings .finding", new Page.LocatorOptions().setHasText("All white"))
+        page.locator("#calculations .finding", new Page.LocatorOptions().setHasText("All white"))
             .locator(".mend")
             .first();
     assertThat(remedy).containsText("Limit brightness to");
@@ -241,8 +241,8 @@ class MakerTaskTest {
     GadgetPlan plan = GadgetPlan.of(stored());
     assertThat(plan.verdict(Step.POWER)).isEqualTo(Verdict.HOLDS);
     // a number opens to its working
-    page.locator("#reckonings .number summary").first().click();
-    assertThat(page.locator("#reckonings .number[open] .formula")).isVisible();
+    page.locator("#calculations .number summary").first().click();
+    assertThat(page.locator("#calculations .number[open] .formula")).isVisible();
 
     layer("Frames");
     assertThat(page.locator(".lamp-figure b")).containsText("A");

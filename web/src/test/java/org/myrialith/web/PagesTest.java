@@ -231,7 +231,7 @@ class PagesTest {
       page.getByLabel("Circles").fill("1, 0\n8 12.5\n16, 25\n");
       page.keyboard().press("Tab");
       assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("25\u00a0emitters");
-      assertThat(page.locator("#reckonings")).containsText("Spacing on Ring 1");
+      assertThat(page.locator("#calculations")).containsText("Spacing on Ring 1");
       page.getByLabel("Sweep").fill("180");
       page.keyboard().press("Tab");
       assertThat(page.locator(".revision b")).hasText("4");
@@ -336,7 +336,7 @@ class PagesTest {
       Page page = screen.page();
       page.getByLabel("Plan for these frames").check();
       assertThat(page.locator(".revision b")).hasText("2");
-      assertThat(page.locator("#reckonings")).containsText("The limiter in the firmware");
+      assertThat(page.locator("#calculations")).containsText("The limiter in the firmware");
       page.locator("#strata a", new Page.LocatorOptions().setHasText("Firmware")).click();
       assertThat(page.locator(".bench")).containsText("The player limits the sum of all levels");
     }

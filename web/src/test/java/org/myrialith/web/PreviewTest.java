@@ -184,7 +184,7 @@ class PreviewTest {
       Page page = screen.page();
       assertThat(page.locator(".lamp-word")).containsText("seizures");
       assertThat(page.locator(".lamp-play")).hasText("Play");
-      assertThat(page.locator("#reckonings")).containsText("flashes more than three times");
+      assertThat(page.locator("#calculations")).containsText("flashes more than three times");
       page.locator(".lamp-play").click();
       assertThat(page.locator(".lamp-play")).hasText("Pause");
     }

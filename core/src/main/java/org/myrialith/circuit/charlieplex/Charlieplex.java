@@ -9,16 +9,16 @@ import java.util.Objects;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.multiplex.Scan;
 import org.myrialith.circuit.multiplex.ScanTiming;
 import org.myrialith.circuit.multiplex.ScannedCircuit;
 import org.myrialith.circuit.multiplex.ScannedPlan;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.Switching;
@@ -55,7 +55,7 @@ public record Charlieplex(
     Together together,
     ResistorsAt resistorsAt,
     Scan scan,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures)
     implements ScannedCircuit {
   /** Most pins. */
@@ -135,8 +135,8 @@ public record Charlieplex(
                   Types.Choice.of(ResistorsAt.values(), ResistorsAt::key, ResistorsAt::title))
               .or(ResistorsAt.PINS),
           Part.of("scan", Scan.DESCRIPTION),
-          Part.of("hookup", Hookup.DESCRIPTION),
-          Members.field());
+          Part.of("hookup", OutputWiring.DESCRIPTION),
+          MemberList.field());
 
   /** Two lights between each two pins. */
   public static final CircuitStart START =
@@ -164,7 +164,7 @@ public record Charlieplex(
     Objects.requireNonNull(resistorsAt, "resistorsAt");
     Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(hookup, "hookup");
-    if (hookup.through() != Through.NONE) {
+    if (hookup.through() != SwitchType.NONE) {
       throw new InputException("through", hookup.through().title(), "straight: pins do it all");
     }
     if (hookup.side() != Side.TO_SUPPLY) {
@@ -175,7 +175,7 @@ public record Charlieplex(
       throw new InputException(
           "railVolts", Double.toString(hookup.railVolts()), "0: pins feed the lights");
     }
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   /** Returns a circuit as a maker would start with: without a pin, until there are channels. */
@@ -187,11 +187,11 @@ public record Charlieplex(
         Together.ONE,
         ResistorsAt.PINS,
         Scan.of(200, 3, 2),
-        Hookup.of(8, Side.TO_SUPPLY),
+        OutputWiring.of(8, Side.TO_SUPPLY),
         fixtures);
   }
 
-  private Charlieplex as(String called, Scan how, Hookup hung, List<String> ids) {
+  private Charlieplex as(String called, Scan how, OutputWiring hung, List<String> ids) {
     return new Charlieplex(id, called, charliePins, together, resistorsAt, how, hung, ids);
   }
 
@@ -226,7 +226,7 @@ public record Charlieplex(
   }
 
   @Override
-  public Charlieplex with(Hookup other) {
+  public Charlieplex with(OutputWiring other) {
     return as(name, scan, other, fixtures);
   }
 
@@ -311,7 +311,7 @@ public record Charlieplex(
 
   @Override
   public List<Finding> judged(ScannedPlan plan) {
-    List<Finding> all = new ArrayList<>(List.of(new StrayLight(plan).finding()));
+    List<Finding> all = new ArrayList<>(List.of(new Ghosting(plan).finding()));
     commonPins(plan).ifPresent(all::add);
     return all;
   }
@@ -354,8 +354,8 @@ public record Charlieplex(
     Switching plain =
         Switching.of(
             members(layout), layout, hookup, brief.controller().stage().both(), volts(brief, true));
-    BitMap map =
-        BitMap.ofRows(plain.channels(), hookup, width, Math.max(1, rows()))
+    OutputMap map =
+        OutputMap.ofRows(plain.channels(), hookup, width, Math.max(1, rows()))
             .withDepth(scan.depth(), Sending.LEVELS);
     int lights = map.outputs().stream().mapToInt(output -> output + 1).max().orElse(1);
     ScanTiming timing =

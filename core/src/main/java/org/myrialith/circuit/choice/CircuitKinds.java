@@ -2,7 +2,7 @@ package org.myrialith.circuit.choice;
 
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.Chosen;
+import org.myrialith.circuit.ChoiceReason;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
 import org.myrialith.circuit.Circuits;
@@ -71,7 +71,7 @@ public final class CircuitKinds {
       Description.of(
           Circuits.class,
           Field.rows("circuits", "Circuits", ALL, 0, Circuits.MOST).or(List.of()),
-          Field.rows("chosen", "Chosen", Chosen.DESCRIPTION, 0, Circuits.MOST)
+          Field.rows("chosen", "Chosen", ChoiceReason.DESCRIPTION, 0, Circuits.MOST)
               .or(List.of())
               .explained("why circuits are the way they are"),
           Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL),

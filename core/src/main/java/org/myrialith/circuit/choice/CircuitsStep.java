@@ -11,12 +11,12 @@ import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.Wiring;
-import org.myrialith.circuit.multiplex.ScanBeside;
+import org.myrialith.circuit.multiplex.SharedPortFindings;
 import org.myrialith.circuit.output.SwitchedPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -76,11 +76,11 @@ public record CircuitsStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    List<Reckoning> all = new ArrayList<>();
+  public List<Calculation> calculations() {
+    List<Calculation> all = new ArrayList<>();
     playerSeconds.ifPresent(seconds -> all.add(player(seconds)));
     for (CircuitPlan plan : wiring.plans()) {
-      plan.reckonings().forEach(n -> all.add(n.about(about(plan))));
+      plan.calculations().forEach(n -> all.add(n.about(about(plan))));
     }
     inputs().forEach(input -> all.add(input.working()));
     return List.copyOf(all);
@@ -91,17 +91,17 @@ public record CircuitsStep(
     return wiring.plans().size() > 1 ? plan.circuit().name() : "";
   }
 
-  private Reckoning player(double seconds) {
-    return new Reckoning(
+  private Calculation player(double seconds) {
+    return new Calculation(
         "player-refresh",
         "Highest refresh of this show",
         refreshHz(),
         "Hz",
         "1 ÷ largest of(all lines with their gap, slowest circuit, longest frame of the player)",
         List.of(
-            Reckoning.given("all lines with their gap", wireSeconds(), "s"),
-            Reckoning.given("slowest circuit", slowestSeconds(), "s"),
-            Reckoning.given("longest frame of the player", seconds, "s")),
+            Calculation.given("all lines with their gap", wireSeconds(), "s"),
+            Calculation.given("slowest circuit", slowestSeconds(), "s"),
+            Calculation.given("longest frame of the player", seconds, "s")),
         Source.partClass("cycles of the player, measured on a simulated controller"));
   }
 
@@ -123,7 +123,7 @@ public record CircuitsStep(
       }
       all.addAll(standing.together());
       clock().ifPresent(all::add);
-      all.addAll(new ScanBeside(wiring.plans()).all());
+      all.addAll(new SharedPortFindings(wiring.plans()).all());
     }
     layout.fixtures().forEach(f -> all.addAll(new MemberFindings(layout, circuits, f).all()));
     currents(all);
@@ -174,14 +174,14 @@ public record CircuitsStep(
                     "One frame takes %s of the controller's %s of RAM.",
                     Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
             .restingOn(
-                new Reckoning(
+                new Calculation(
                     "all-buffers",
                     "Frame buffer in RAM",
                     takes,
                     "bytes",
                     "sum of all values; of each circuit channels × bytes of a level, or a bit an output",
                     wiring.plans().stream()
-                        .map(p -> Reckoning.given(p.circuit().name(), p.bufferBytes(), "bytes"))
+                        .map(p -> Calculation.given(p.circuit().name(), p.bufferBytes(), "bytes"))
                         .toList(),
                     Source.ARITHMETIC));
     return verdict == Verdict.HOLDS

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.Circuits;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Remedy;
@@ -29,7 +29,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
       if (circuit.has(fixture.id()) && !circuit.drives(kind)) {
         all.add(wrong(circuit, kind));
       }
-      for (Run run : circuit.runs()) {
+      for (FixtureRun run : circuit.runs()) {
         if (run.fixture().equals(fixture.id()) && !run.whole()) {
           beyond(circuit, run).ifPresent(all::add);
           cut(circuit, run).ifPresent(all::add);
@@ -40,11 +40,11 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
     return all;
   }
 
-  private String key(String name, Run run) {
+  private String key(String name, FixtureRun run) {
     return name + "-" + fixture.id() + (run.whole() ? "" : "-" + run.from());
   }
 
-  private Finding loose(Run run, EmitterKind kind) {
+  private Finding loose(FixtureRun run, EmitterKind kind) {
     String name = run.in(layout).name();
     List<Remedy> fitting =
         circuits.circuits().stream()
@@ -81,7 +81,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
   }
 
   /** Circuits that fit, as long as there is room for one more. */
-  private List<Remedy> own(Run run, EmitterKind kind) {
+  private List<Remedy> own(FixtureRun run, EmitterKind kind) {
     return circuits.circuits().size() >= Circuits.MOST
         ? List.of()
         : CircuitKinds.starts(kind).stream()
@@ -94,7 +94,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
   }
 
   private Finding wrong(Circuit circuit, EmitterKind kind) {
-    List<Remedy> own = own(Run.all(fixture.id()), kind);
+    List<Remedy> own = own(FixtureRun.all(fixture.id()), kind);
     List<Remedy> remedies = new ArrayList<>(own.size() > FEW_WAYS ? List.of() : own);
     remedies.add(
         new Remedy("Remove it from " + circuit.name(), new Change.TakeOutOfCircuit(fixture.id())));
@@ -110,7 +110,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
   }
 
   /** A fixture may have got smaller since its run was set. */
-  private Optional<Finding> beyond(Circuit circuit, Run run) {
+  private Optional<Finding> beyond(Circuit circuit, FixtureRun run) {
     int last = fixture.count() - 1;
     return run.to() <= last
         ? Optional.empty()
@@ -125,7 +125,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
                 .advising("Set the run to what is there."));
   }
 
-  private Optional<Finding> cut(Circuit circuit, Run run) {
+  private Optional<Finding> cut(Circuit circuit, FixtureRun run) {
     int cut = run.in(layout).cut();
     return cut < 0
         ? Optional.empty()

@@ -1,12 +1,12 @@
 package org.myrialith.circuit.electrical;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -24,8 +24,8 @@ public record ChipHeat(String key, double watts, String formula) {
 
   public Finding finding() {
     boolean cool = watts <= CHIP_WATTS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             key,
             "Heat of the hottest chip, everything lit",
             watts,

@@ -1,9 +1,9 @@
 package org.myrialith.circuit.electrical;
 
-import static org.myrialith.finding.Reckoning.given;
+import static org.myrialith.finding.Calculation.given;
 
 import java.util.List;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Source;
 
 /**
@@ -19,7 +19,7 @@ import org.myrialith.finding.Source;
  */
 public record Filament(
     double volts, double ratedVolts, double ratedAmps, double lostVolts, double insideOhms)
-    implements Path {
+    implements LoadModel {
   private static final double EXPONENT = 0.55;
 
   /** The light of a filament goes with this power of its volts (common practice). */
@@ -78,8 +78,8 @@ public record Filament(
   }
 
   @Override
-  public Reckoning reckoning(String key, String name) {
-    return new Reckoning(
+  public Calculation calculation(String key, String name) {
+    return new Calculation(
         key,
         name,
         amps(),

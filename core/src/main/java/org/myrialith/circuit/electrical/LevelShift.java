@@ -1,15 +1,15 @@
 package org.myrialith.circuit.electrical;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -108,8 +108,8 @@ public enum LevelShift {
     } else if (this == MOSFET) {
       double farads = (STRAY_PF + inputs * RegisterClass.INPUT_PF) * 1e-12;
       double rise = RISE * PULL_UP * farads;
-      Reckoning working =
-          new Reckoning(
+      Calculation working =
+          new Calculation(
               key + "-rise",
               "Rise behind the level shifter",
               rise,

@@ -1,17 +1,17 @@
 package org.myrialith.circuit.electrical;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.myrialith.brief.Brief;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -173,8 +173,8 @@ public record LogicLevel(
     return reached() - needed();
   }
 
-  public Reckoning high() {
-    return new Reckoning(
+  public Calculation high() {
+    return new Calculation(
         "data-high" + key,
         "Input high threshold (V_IH)",
         needed(),
@@ -186,8 +186,8 @@ public record LogicLevel(
         source);
   }
 
-  public Reckoning margin() {
-    return new Reckoning(
+  public Calculation margin() {
+    return new Calculation(
         "data-margin" + key,
         "High-level margin",
         spare(),

@@ -14,7 +14,7 @@ import org.myrialith.parts.EmitterClass;
  * @param path of each current
  */
 public record OutputLoad(
-    EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, Path path) {
+    EmitterClass emitter, EmitterClass.Die die, int leds, boolean series, LoadModel path) {
 
   /** Returns the paths side by side, each with a resistor; what is kept constant is one for all. */
   public int paths() {
@@ -36,7 +36,7 @@ public record OutputLoad(
     return paths() * path.mostAmps();
   }
 
-  private OutputLoad by(Path other) {
+  private OutputLoad by(LoadModel other) {
     return new OutputLoad(emitter, die, leds, series, other);
   }
 

@@ -1,11 +1,11 @@
 package org.myrialith.circuit.electrical;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.PreferredValues;
 
@@ -33,7 +33,7 @@ public record SeriesResistor(
     PreferredValues values,
     int alike,
     double leastOhms)
-    implements Path {
+    implements LoadModel {
   /** Packages by what they may turn into heat (W), those that a hand solders kindly first. */
   private static final List<Package> PACKAGES =
       List.of(
@@ -154,8 +154,8 @@ public record SeriesResistor(
   }
 
   @Override
-  public Reckoning reckoning(String key, String name) {
-    return new Reckoning(
+  public Calculation calculation(String key, String name) {
+    return new Calculation(
         key,
         name,
         ohms(),
@@ -179,7 +179,7 @@ public record SeriesResistor(
   }
 
   @Override
-  public Path byTurns(double duty, double rowOhms) {
-    return new ByTurns(this, duty, rowOhms);
+  public LoadModel byTurns(double duty, double rowOhms) {
+    return new MultiplexedLoad(this, duty, rowOhms);
   }
 }

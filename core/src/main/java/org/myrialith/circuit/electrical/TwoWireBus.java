@@ -1,14 +1,14 @@
 package org.myrialith.circuit.electrical;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.finding.Bounds;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -61,8 +61,8 @@ public record TwoWireBus(
     return speed.riseSeconds() / (RISE_FACTOR * busPf() * 1e-12);
   }
 
-  public Reckoning pullUps() {
-    return new Reckoning(
+  public Calculation pullUps() {
+    return new Calculation(
         "pull-up-most" + key,
         "Pull-up at most",
         mostOhms(),

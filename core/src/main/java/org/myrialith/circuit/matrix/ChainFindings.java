@@ -1,20 +1,20 @@
 package org.myrialith.circuit.matrix;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.myrialith.circuit.electrical.ChipHeat;
-import org.myrialith.circuit.electrical.KeptByTurns;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.LogicLevel;
+import org.myrialith.circuit.electrical.MultiplexedSink;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.multiplex.ScannedPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -68,13 +68,13 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
     double most = Arrays.stream(byRowAndChip()).flatMapToDouble(Arrays::stream).max().orElse(0);
     double limit = circuit.sort().stage().chipMilliamps() * 1e-3;
     boolean carries = most <= limit;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("chip-current"),
             "A chip with all its columns of a row lit",
             most,
             "A",
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "adding the peak currents of its columns, in the row that has the most",
             List.of(given("at the very most", circuit.sort().stage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
@@ -97,7 +97,7 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
   private Finding heat() {
     double[] watts = new double[circuit.columnChips()];
     for (int channel = 0; channel < plan.map().channels().size(); channel++) {
-      if (load(channel).path() instanceof KeptByTurns turns) {
+      if (load(channel).path() instanceof MultiplexedSink turns) {
         int chip = Math.min(plan.map().output(channel) / circuit.sort().width(), watts.length - 1);
         watts[chip] += load(channel).paths() * turns.kept().watts() * turns.duty();
       }
@@ -105,7 +105,7 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
     return new ChipHeat(
             plan.key("chip-heat"),
             Arrays.stream(watts).max().orElse(0),
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "adding, for all its lights, current × (row voltage − forward voltage) × duty")
         .finding();
   }

@@ -3,7 +3,7 @@ package org.myrialith.circuit.matrix;
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Panel;
@@ -17,7 +17,7 @@ record Grid(int rows, int columns, Filling filling) {
   private static final int CHIP = 8;
 
   /** Returns those that suit, the best first: a row for each field or line, else a square. */
-  static List<Grid> ofPins(List<SwitchedChannel> channels, Hookup hookup) {
+  static List<Grid> ofPins(List<SwitchedChannel> channels, OutputWiring hookup) {
     int lights = Math.max(1, channels.size());
     int square = (int) Math.ceil(Math.sqrt(lights));
     List<Grid> all = new ArrayList<>();
@@ -31,7 +31,7 @@ record Grid(int rows, int columns, Filling filling) {
   }
 
   /** Returns those that suit chips of eight: a row for each field or line, else eight rows. */
-  static List<Grid> ofChips(List<SwitchedChannel> channels, Hookup hookup) {
+  static List<Grid> ofChips(List<SwitchedChannel> channels, OutputWiring hookup) {
     int lights = Math.max(1, channels.size());
     List<Grid> all = new ArrayList<>();
     if (fields(channels, hookup)) {
@@ -45,20 +45,20 @@ record Grid(int rows, int columns, Filling filling) {
   }
 
   /** Returns one row of an output for each light. */
-  static Grid single(List<SwitchedChannel> channels, Hookup hookup) {
+  static Grid single(List<SwitchedChannel> channels, OutputWiring hookup) {
     boolean bytes = hookup.filling() == Filling.FIELD_A_BYTE;
     return new Grid(
         1, bytes ? CHIP * rows(channels, CHIP) : Math.max(1, channels.size()), hookup.filling());
   }
 
   /** Several fields that want to begin a row each. */
-  private static boolean fields(List<SwitchedChannel> channels, Hookup hookup) {
+  private static boolean fields(List<SwitchedChannel> channels, OutputWiring hookup) {
     return hookup.filling() == Filling.FIELD_A_BYTE
         && channels.stream().filter(SwitchedChannel::startsField).count() > 1;
   }
 
   /** A panel's lines, as its data runs, are rows that can be wired straight. */
-  private static void lines(List<SwitchedChannel> channels, Hookup hookup, List<Grid> all) {
+  private static void lines(List<SwitchedChannel> channels, OutputWiring hookup, List<Grid> all) {
     if (channels.isEmpty() || fields(channels, hookup)) {
       return;
     }

@@ -8,17 +8,17 @@ import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.multiplex.Scan;
 import org.myrialith.circuit.multiplex.ScanTiming;
 import org.myrialith.circuit.multiplex.ScannedCircuit;
 import org.myrialith.circuit.multiplex.ScannedPlan;
-import org.myrialith.circuit.output.BitMap;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.Switching;
@@ -50,7 +50,7 @@ public record ScannedPins(
     List<String> columnPins,
     RowSwitch rowSwitch,
     Scan scan,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures)
     implements ScannedCircuit {
   private static final double LIGHT_CYCLES = 52;
@@ -80,8 +80,8 @@ public record ScannedPins(
                   Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
               .or(RowSwitch.PIN),
           Part.of("scan", Scan.DESCRIPTION),
-          Part.of("hookup", Hookup.DESCRIPTION),
-          Members.field());
+          Part.of("hookup", OutputWiring.DESCRIPTION),
+          MemberList.field());
 
   /** Rows and columns. */
   public static final CircuitStart MATRIX =
@@ -111,13 +111,13 @@ public record ScannedPins(
     Objects.requireNonNull(rowSwitch, "rowSwitch");
     Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(hookup, "hookup");
-    if (hookup.through() != Through.NONE) {
+    if (hookup.through() != SwitchType.NONE) {
       throw new InputException(
           "through",
           hookup.through().title(),
           "straight: columns are pins, rows have the switches");
     }
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   private static List<String> named(String field, List<String> pins) {
@@ -136,11 +136,11 @@ public record ScannedPins(
         List.of(),
         RowSwitch.PIN,
         Scan.USUAL,
-        Hookup.of(8, Side.TO_GROUND).filled(Filling.FIELD_A_BYTE),
+        OutputWiring.of(8, Side.TO_GROUND).filled(Filling.FIELD_A_BYTE),
         fixtures);
   }
 
-  private ScannedPins as(String called, Hookup hung, List<String> ids) {
+  private ScannedPins as(String called, OutputWiring hung, List<String> ids) {
     return new ScannedPins(id, called, rowPins, columnPins, rowSwitch, scan, hung, ids);
   }
 
@@ -165,7 +165,7 @@ public record ScannedPins(
   }
 
   @Override
-  public ScannedPins with(Hookup other) {
+  public ScannedPins with(OutputWiring other) {
     return as(name, other, fixtures);
   }
 
@@ -250,9 +250,9 @@ public record ScannedPins(
             brief.controller().stage(),
             rowSwitch.stage(brief.controller().stage()),
             timing.duty());
-    Hookup filled = rowSwitch.turns() ? hookup : hookup.filled(Filling.PACKED);
-    BitMap map =
-        BitMap.ofRows(switching.channels(), filled, width(), rows)
+    OutputWiring filled = rowSwitch.turns() ? hookup : hookup.filled(Filling.PACKED);
+    OutputMap map =
+        OutputMap.ofRows(switching.channels(), filled, width(), rows)
             .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
   }

@@ -9,18 +9,18 @@ import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.multiplex.Scan;
 import org.myrialith.circuit.multiplex.ScanTiming;
 import org.myrialith.circuit.multiplex.ScannedCircuit;
 import org.myrialith.circuit.multiplex.ScannedPlan;
-import org.myrialith.circuit.output.BitMap;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.Switching;
@@ -63,7 +63,7 @@ public record ScannedRegisters(
     int columns,
     RowSwitch rowSwitch,
     Scan scan,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures,
     LevelShift shift)
     implements ScannedCircuit {
@@ -100,9 +100,9 @@ public record ScannedRegisters(
                   Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
               .or(RowSwitch.MOSFET),
           Part.of("scan", Scan.DESCRIPTION),
-          Part.of("hookup", Hookup.DESCRIPTION),
+          Part.of("hookup", OutputWiring.DESCRIPTION),
           LevelShift.field(),
-          Members.field());
+          MemberList.field());
 
   /** Rows and columns. */
   public static final CircuitStart MATRIX =
@@ -154,13 +154,13 @@ public record ScannedRegisters(
     if (!rowSwitch.turns() && rows != 1) {
       throw new InputException("rows", Integer.toString(rows), "1 where rows have no switch");
     }
-    if (hookup.through() != Through.NONE) {
+    if (hookup.through() != SwitchType.NONE) {
       throw new InputException(
           "through", hookup.through().title(), "straight: rows have the switches");
     }
     hookup.requireSide(sort.stage());
     Objects.requireNonNull(shift, "shift");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   private static List<String> pins(
@@ -182,12 +182,12 @@ public record ScannedRegisters(
         8,
         RowSwitch.MOSFET,
         Scan.USUAL,
-        Hookup.of(8, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
+        OutputWiring.of(8, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
         fixtures,
         LevelShift.NONE);
   }
 
-  private ScannedRegisters as(String called, Scan how, Hookup hung, List<String> ids) {
+  private ScannedRegisters as(String called, Scan how, OutputWiring hung, List<String> ids) {
     return new ScannedRegisters(
         id, called, dataPin, clockPin, latchPin, blankPin, sort, rows, columns, rowSwitch, how,
         hung, ids, shift);
@@ -211,7 +211,7 @@ public record ScannedRegisters(
   }
 
   @Override
-  public ScannedRegisters with(Hookup other) {
+  public ScannedRegisters with(OutputWiring other) {
     return as(name, scan, other, fixtures);
   }
 
@@ -343,10 +343,10 @@ public record ScannedRegisters(
             rowStage,
             timing.duty());
     List<SwitchedChannel> channels = switching.channels();
-    BitMap map =
+    OutputMap map =
         (rowSwitch.turns()
-                ? BitMap.ofRows(channels, hookup, columns, rows)
-                : BitMap.ofRow(channels, hookup, columns))
+                ? OutputMap.ofRows(channels, hookup, columns, rows)
+                : OutputMap.ofRow(channels, hookup, columns))
             .withDepth(scan.depth(), Sending.LEVELS);
     return new ScannedPlan(this, brief, switching, map, timing);
   }

@@ -1,16 +1,16 @@
 package org.myrialith.circuit.multiplex;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.myrialith.colour.Lightness;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -44,7 +44,7 @@ record EyeFindings(ScannedPlan plan) {
     return List.of(refresh(), standard(), brightness());
   }
 
-  List<Reckoning> numbers() {
+  List<Calculation> numbers() {
     return List.of(rate(), duty());
   }
 
@@ -52,8 +52,8 @@ record EyeFindings(ScannedPlan plan) {
     return Finding.of(Step.CIRCUITS, plan.key(name), verdict, says);
   }
 
-  private Reckoning rate() {
-    return new Reckoning(
+  private Calculation rate() {
+    return new Calculation(
         plan.key("scan-refresh"),
         "Turns of all " + plan.circuit().turnWord(),
         timing().refreshHz(),
@@ -161,7 +161,7 @@ record EyeFindings(ScannedPlan plan) {
                 "Lights that go all the way on and off at %s are %s.",
                 Quantity.text(Math.floor(hertz), "Hz"), says))
         .restingOn(
-            new Reckoning(
+            new Calculation(
                 plan.key("scan-standard"),
                 "Low risk for lights that go dark, from",
                 LOW_RISK_HERTZ,
@@ -171,8 +171,8 @@ record EyeFindings(ScannedPlan plan) {
                 IEEE));
   }
 
-  private Reckoning duty() {
-    return new Reckoning(
+  private Calculation duty() {
+    return new Calculation(
         plan.key("scan-duty"),
         "A light of full level is lit",
         timing().duty() * 100,

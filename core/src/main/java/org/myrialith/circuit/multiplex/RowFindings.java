@@ -1,16 +1,16 @@
 package org.myrialith.circuit.multiplex;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.electrical.ByTurns;
+import org.myrialith.circuit.electrical.MultiplexedLoad;
 import org.myrialith.circuit.electrical.OutputLoad;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -25,7 +25,7 @@ record RowFindings(ScannedPlan plan) {
     return all;
   }
 
-  List<Reckoning> numbers() {
+  List<Calculation> numbers() {
     return List.of(rowCurrent());
   }
 
@@ -58,14 +58,14 @@ record RowFindings(ScannedPlan plan) {
                 Quantity.text(off, "s")));
   }
 
-  private Reckoning rowCurrent() {
+  private Calculation rowCurrent() {
     OutputStage stage = plan.rowStage();
-    return new Reckoning(
+    return new Calculation(
         plan.key("row-current"),
         "Row with all its LEDs lit",
         plan.rowAmps(),
         "A",
-        Reckoning.FOUND_BY + "adding the peak currents of its LEDs",
+        Calculation.FOUND_BY + "adding the peak currents of its LEDs",
         List.of(
             given("recommended maximum", stage.planMilliamps(), "mA"),
             given("absolute maximum", stage.mostMilliamps(), "mA")),
@@ -101,14 +101,15 @@ record RowFindings(ScannedPlan plan) {
   /** What lights of a row share makes them darker the more of them are lit. */
   private Optional<Finding> shared() {
     int together = plan.mostOfARow();
-    if (together < 2 || !(plan.switching().loads().get(0).path() instanceof ByTurns turns)) {
+    if (together < 2
+        || !(plan.switching().loads().get(0).path() instanceof MultiplexedLoad turns)) {
       return Optional.empty();
     }
     double alone = turns.amps(1);
     double each = turns.amps(together);
     boolean even = each >= SEEN_SHARE * alone;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("row-shared"),
             phrase("Each of %d LEDs of a row, lit together", together),
             each,

@@ -1,14 +1,14 @@
 package org.myrialith.circuit.multiplex;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -39,7 +39,7 @@ record ScanFindings(ScannedPlan plan) {
     return all;
   }
 
-  List<Reckoning> numbers() {
+  List<Calculation> numbers() {
     return List.of(share(), ram(), unit());
   }
 
@@ -124,8 +124,8 @@ record ScanFindings(ScannedPlan plan) {
     return side + (lights() + side - 1) / Math.max(1, side);
   }
 
-  private Reckoning share() {
-    return new Reckoning(
+  private Calculation share() {
+    return new Calculation(
         plan.key("scan-share"),
         plan.polled() ? "Share of time of beginning slots" : "Share of time of the interrupts",
         timing().share() * 100,
@@ -189,8 +189,8 @@ record ScanFindings(ScannedPlan plan) {
     return Quantity.text(timing(scan).share() * 100, "%");
   }
 
-  private Reckoning ram() {
-    return new Reckoning(
+  private Calculation ram() {
+    return new Calculation(
         plan.key("scan-ram"),
         "RAM of the slots",
         plan.slotRamBytes(),
@@ -241,8 +241,8 @@ record ScanFindings(ScannedPlan plan) {
     return Quantity.text(2.0 * timing().turns() * slots * plan.circuit().slotBytes(), "bytes");
   }
 
-  Reckoning unit() {
-    return new Reckoning(
+  Calculation unit() {
+    return new Calculation(
         plan.key("scan-unit"),
         "The lowest bit lights",
         timing().unitSeconds(),

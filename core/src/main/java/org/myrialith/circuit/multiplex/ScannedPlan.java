@@ -1,7 +1,7 @@
 package org.myrialith.circuit.multiplex;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,14 +11,14 @@ import java.util.Map;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.output.Switching;
 import org.myrialith.colour.Levels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
@@ -31,7 +31,7 @@ import org.myrialith.parts.RegisterClass;
  * @param map of the rows one after the other, each as wide as there are columns
  */
 public record ScannedPlan(
-    ScannedCircuit circuit, Brief brief, Switching switching, BitMap map, ScanTiming timing)
+    ScannedCircuit circuit, Brief brief, Switching switching, OutputMap map, ScanTiming timing)
     implements SwitchedPlan {
   /** Cycles of working a light into slots of several passes. */
   private static final double PASSED_LIGHT_CYCLES = 96;
@@ -59,7 +59,7 @@ public record ScannedPlan(
   private static final double ALONE_PORT_CYCLES = 16;
 
   @Override
-  public Hookup hookup() {
+  public OutputWiring hookup() {
     return circuit.hookup();
   }
 
@@ -227,18 +227,18 @@ public record ScannedPlan(
 
   @Override
   public double surgeAmps(Levels levels) {
-    return new TurnCurrents(this).surgeAmps(levels);
+    return new RowCurrents(this).surgeAmps(levels);
   }
 
   @Override
   public double sharedAmps(Levels levels, int first) {
-    return new TurnCurrents(this).sharedAmps(levels, first);
+    return new RowCurrents(this).sharedAmps(levels, first);
   }
 
   /** All lit, as they share what lets rows through. */
   @Override
   public double mostLitAmps(double share) {
-    TurnCurrents currents = new TurnCurrents(this);
+    RowCurrents currents = new RowCurrents(this);
     if (!currents.shares()) {
       return SwitchedPlan.super.mostLitAmps(share);
     }
@@ -252,7 +252,7 @@ public record ScannedPlan(
   /** Returns the resistor before the base of a row's transistor (ohm). */
   public double baseOhms() {
     double logic = brief.logicVolts();
-    return Through.BIPOLAR.baseOhms(rowAmps(), logic, hookup().resistors());
+    return SwitchType.BIPOLAR.baseOhms(rowAmps(), logic, hookup().resistors());
   }
 
   /** Returns the highest refresh with so many turns of so many bits (Hz). */
@@ -284,12 +284,12 @@ public record ScannedPlan(
   }
 
   @Override
-  public Reckoning dataTime() {
+  public Calculation dataTime() {
     return polled() ? copyTime() : makingTime();
   }
 
-  private Reckoning copyTime() {
-    return new Reckoning(
+  private Calculation copyTime() {
+    return new Calculation(
         key("data-time"),
         "Copying the levels of one frame",
         dataSeconds(),
@@ -301,8 +301,8 @@ public record ScannedPlan(
         Source.partClass("made by the exported player, at most"));
   }
 
-  private Reckoning makingTime() {
-    return new Reckoning(
+  private Calculation makingTime() {
+    return new Calculation(
         key("data-time"),
         "Making the slots of one frame",
         dataSeconds(),
@@ -319,8 +319,8 @@ public record ScannedPlan(
   }
 
   @Override
-  public List<Reckoning> ownNumbers() {
-    List<Reckoning> all = new ArrayList<>(new ScanFindings(this).numbers());
+  public List<Calculation> ownNumbers() {
+    List<Calculation> all = new ArrayList<>(new ScanFindings(this).numbers());
     if (circuit.rowSwitch().turns()) {
       all.addAll(new RowFindings(this).numbers());
     }

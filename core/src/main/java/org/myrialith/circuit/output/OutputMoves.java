@@ -81,17 +81,17 @@ public record OutputMoves(SwitchedCircuit circuit, SwitchedPlan plan) {
 
   private SwitchedCircuit put(SwitchedCircuit from, int channel, int output) {
     SwitchedChannel own = plan.map().channels().get(channel);
-    List<Hookup.Moved> moved = new ArrayList<>(from.hookup().moved());
+    List<OutputWiring.Moved> moved = new ArrayList<>(from.hookup().moved());
     moved.removeIf(m -> m.fixture().equals(own.fixture().id()) && m.channel() == own.number());
-    BitMap plain =
-        BitMap.of(
+    OutputMap plain =
+        OutputMap.of(
             plan.map().channels(),
             from.hookup().withMoved(List.of()),
             plan.map().width(),
             plan.map().farFirst(),
             1);
     if (plain.outputs().get(channel) != output) {
-      moved.add(new Hookup.Moved(own.fixture().id(), own.number(), output));
+      moved.add(new OutputWiring.Moved(own.fixture().id(), own.number(), output));
     }
     return from.with(from.hookup().withMoved(moved));
   }

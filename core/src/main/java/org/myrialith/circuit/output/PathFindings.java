@@ -5,15 +5,15 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.electrical.ByTurns;
-import org.myrialith.circuit.electrical.ConstantCurrent;
+import org.myrialith.circuit.electrical.ConstantCurrentSink;
+import org.myrialith.circuit.electrical.DriverChipLoad;
 import org.myrialith.circuit.electrical.Filament;
+import org.myrialith.circuit.electrical.MultiplexedLoad;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.ScannedCurrent;
 import org.myrialith.circuit.electrical.SeriesResistor;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -59,16 +59,16 @@ record PathFindings(SwitchedPlan plan) {
     }
     int each = (int) (channels.size() / fields);
     double part = resistor.amps() / each;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("shared-resistor"),
             phrase("Current of each of %d segments behind one resistor", each),
             part,
             "A",
             "one alone ÷ segments",
             List.of(
-                Reckoning.given("one alone", resistor.amps(), "A"),
-                Reckoning.given("segments", each, "")),
+                Calculation.given("one alone", resistor.amps(), "A"),
+                Calculation.given("segments", each, "")),
             Source.COMMON_PRACTICE);
     return Optional.of(
         Finding.of(
@@ -81,10 +81,10 @@ record PathFindings(SwitchedPlan plan) {
             .restingOn(working));
   }
 
-  private Reckoning working(int load) {
+  private Calculation working(int load) {
     OutputLoad one = plan.switching().loads().get(load);
     String key = plan.key("resistor") + (load == 0 ? "" : "-" + (load + 1));
-    return one.path().reckoning(key, one.pathTitle());
+    return one.path().calculation(key, one.pathTitle());
   }
 
   /** What is wrong with the current of a load; empty when it holds. */
@@ -97,7 +97,7 @@ record PathFindings(SwitchedPlan plan) {
     if (one.path() instanceof SeriesResistor resistor) {
       return resistor(resistor, load, key);
     }
-    if (one.path() instanceof ByTurns turns) {
+    if (one.path() instanceof MultiplexedLoad turns) {
       return byTurns(turns, load, key);
     }
     return one.path() instanceof Filament lamp ? lamp(lamp, load, key) : rated(one, load, key);
@@ -128,7 +128,7 @@ record PathFindings(SwitchedPlan plan) {
   }
 
   /** In its turn a light stands a pulse, and its mean as much as it is rated for. */
-  private Optional<Finding> byTurns(ByTurns turns, int load, String key) {
+  private Optional<Finding> byTurns(MultiplexedLoad turns, int load, String key) {
     OutputLoad one = plan.switching().loads().get(load);
     double pulse = one.die().pulseMilliamps() * 1e-3;
     double rated = one.die().ratedMilliamps() * 1e-3;
@@ -274,7 +274,7 @@ record PathFindings(SwitchedPlan plan) {
   }
 
   private String setting() {
-    ConstantCurrent first = (ConstantCurrent) plan.switching().loads().get(0).path();
+    ConstantCurrentSink first = (ConstantCurrentSink) plan.switching().loads().get(0).path();
     return phrase(
         "One setting resistor of %s a chip: %s an output",
         Quantity.text(first.settingOhms(), "ohm"), Quantity.text(first.amps(), "A"));
@@ -282,12 +282,12 @@ record PathFindings(SwitchedPlan plan) {
 
   private Optional<Finding> resistorsHold() {
     List<String> each = new ArrayList<>();
-    List<Reckoning> workings = new ArrayList<>();
+    List<Calculation> workings = new ArrayList<>();
     for (int load = 0; load < plan.switching().loads().size(); load++) {
       OutputLoad one = plan.switching().loads().get(load);
       String flows = Quantity.text(one.path().amps(), "A");
       each.add(
-          one.path() instanceof ScannedCurrent
+          one.path() instanceof DriverChipLoad
               ? phrase("%s for %s", flows, one.title())
               : one.path().part().isEmpty()
                   ? phrase("none for %s (%s)", one.title(), flows)
@@ -305,6 +305,6 @@ record PathFindings(SwitchedPlan plan) {
                             ? setting()
                             : plan.currentsTitle() + ": " + String.join(", ", each))
                         + ".")
-                .restingOn(workings.toArray(Reckoning[]::new)));
+                .restingOn(workings.toArray(Calculation[]::new)));
   }
 }

@@ -1,19 +1,19 @@
 package org.myrialith.circuit.output;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.OwnRail;
+import org.myrialith.circuit.SeparateRail;
 import org.myrialith.circuit.electrical.Filament;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -26,7 +26,7 @@ record SwitchFindings(SwitchedPlan plan) {
     List<Finding> all = new ArrayList<>();
     rail().ifPresent(all::add);
     volts().ifPresent(all::add);
-    if (through() != Through.NONE) {
+    if (through() != SwitchType.NONE) {
       openDrain().ifPresent(all::add);
       drive().ifPresent(all::add);
       gate().ifPresent(all::add);
@@ -36,7 +36,7 @@ record SwitchFindings(SwitchedPlan plan) {
     return all;
   }
 
-  private Through through() {
+  private SwitchType through() {
     return plan.hookup().through();
   }
 
@@ -58,7 +58,7 @@ record SwitchFindings(SwitchedPlan plan) {
       return Optional.empty();
     }
     return Optional.of(
-        OwnRail.finding(plan, plan.key("rail"), plan.hookup().railVolts(), plan.railAmps()));
+        SeparateRail.finding(plan, plan.key("rail"), plan.hookup().railVolts(), plan.railAmps()));
   }
 
   private Optional<Finding> volts() {
@@ -106,8 +106,8 @@ record SwitchFindings(SwitchedPlan plan) {
     double plans = plan.chipStage().planMilliamps() * 1e-3;
     double most = plan.chipStage().mostMilliamps() * 1e-3;
     Verdict verdict = gives > most ? Verdict.BREAKS : gives > plans ? Verdict.TIGHT : Verdict.HOLDS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("base-current"),
             "An output gives to its switch",
             gives,
@@ -152,11 +152,11 @@ record SwitchFindings(SwitchedPlan plan) {
   }
 
   private Finding heat() {
-    Through.Package in = through().in();
+    SwitchType.Package in = through().in();
     double watts = in.switches() * through().watts(mostAmps());
     boolean cool = watts <= in.watts();
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("switch-heat"),
             in.switches() > 1 ? "Heat of a package, all its switches on" : "Heat of a switch",
             watts,

@@ -3,7 +3,7 @@ package org.myrialith.circuit.output;
 import java.util.List;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuit;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.EmitterClass;
 
@@ -13,10 +13,10 @@ public interface SwitchedCircuit extends Circuit {
   double CAREFUL = 0.75;
 
   /** Returns how the LEDs hang on its outputs. */
-  Hookup hookup();
+  OutputWiring hookup();
 
   /** Returns the circuit with LEDs that hang another way. */
-  SwitchedCircuit with(Hookup other);
+  SwitchedCircuit with(OutputWiring other);
 
   @Override
   SwitchedPlan plan(Layout layout, Brief brief);
@@ -39,7 +39,7 @@ public interface SwitchedCircuit extends Circuit {
             .min()
             .orElse(hookup().milliamps());
     double may = Math.rint(least * CAREFUL * 10) / 10;
-    boolean strong = hookup().through() != Through.NONE;
+    boolean strong = hookup().through() != SwitchType.NONE;
     return with(hookup().withMilliamps(strong ? may : Math.min(hookup().milliamps(), may)));
   }
 

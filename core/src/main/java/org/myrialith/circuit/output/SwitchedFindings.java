@@ -1,7 +1,7 @@
 package org.myrialith.circuit.output;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,12 +10,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.myrialith.circuit.electrical.ChipHeat;
-import org.myrialith.circuit.electrical.ConstantCurrent;
+import org.myrialith.circuit.electrical.ConstantCurrentSink;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -44,7 +44,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
   }
 
   private Finding outputs() {
-    BitMap map = plan.map();
+    OutputMap map = plan.map();
     return Finding.of(
             Step.CIRCUITS,
             plan.key("outputs"),
@@ -86,8 +86,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
         most > stage.mostMilliamps()
             ? Verdict.BREAKS
             : most > stage.planMilliamps() ? Verdict.TIGHT : Verdict.HOLDS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("output-current"),
             "Most that an output carries",
             most * 1e-3,
@@ -106,7 +106,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                 verdict,
                 phrase(
                     "%s carries up to %s; %s is planned with, %s is the very most.",
-                    plan.hookup().through() == Through.NONE ? "An output" : "A switch",
+                    plan.hookup().through() == SwitchType.NONE ? "An output" : "A switch",
                     Quantity.text(most * 1e-3, "A"),
                     Quantity.text(stage.planMilliamps() * 1e-3, "A"),
                     Quantity.text(stage.mostMilliamps() * 1e-3, "A")))
@@ -131,12 +131,12 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     double[] watts = new double[plan.map().chips()];
     for (int c = 0; c < plan.map().channels().size(); c++) {
       OutputLoad load = plan.switching().loads().get(plan.map().channels().get(c).load());
-      watts[plan.map().chip(c)] += load.paths() * ((ConstantCurrent) load.path()).watts();
+      watts[plan.map().chip(c)] += load.paths() * ((ConstantCurrentSink) load.path()).watts();
     }
     return new ChipHeat(
             plan.key("chip-heat"),
             Arrays.stream(watts).max().orElse(0),
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "adding, for all its outputs, current × (supply − forward voltage)")
         .finding();
   }
@@ -149,13 +149,13 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             .max(Comparator.comparingDouble(c -> amps[c]))
             .orElse(0);
     double limit = plan.chipStage().chipMilliamps() * 1e-3;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             plan.key("chip-current"),
             phrase("%s %d with all its outputs lit", plan.chipWord(), at + 1),
             amps[at],
             "A",
-            Reckoning.FOUND_BY + "adding the currents of its outputs",
+            Calculation.FOUND_BY + "adding the currents of its outputs",
             List.of(given("absolute maximum", plan.chipStage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
     double shown = inFrames.map(all -> Arrays.stream(all).max().orElse(0)).orElse(amps[at]);
@@ -178,8 +178,8 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                         : phrase(" In these frames: %s at most.", Quantity.text(shown, "A"))))
             .restingOn(
                 inFrames.isEmpty()
-                    ? new Reckoning[] {working}
-                    : new Reckoning[] {working, inFrames(shown)});
+                    ? new Calculation[] {working}
+                    : new Calculation[] {working, inFrames(shown)});
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
@@ -188,13 +188,13 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                 : "Ask for less current, spread the channels over more chips, or use a class that carries more.");
   }
 
-  private Reckoning inFrames(double most) {
-    return new Reckoning(
+  private Calculation inFrames(double most) {
+    return new Calculation(
         plan.key("chip-frames"),
         phrase("Most that a %s carries in these frames", plan.chipWord()),
         most,
         "A",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "adding, at each moment of the show, the currents of its outputs that are lit, and keeping the largest sum",
         List.of(),
         Source.ARITHMETIC);

@@ -1,7 +1,7 @@
 package org.myrialith.circuit.output;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -9,17 +9,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.CurrentTerm;
-import org.myrialith.circuit.Section;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.electrical.Filament;
+import org.myrialith.circuit.electrical.LoadModel;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.Path;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.colour.Levels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.OutputStage;
 import org.myrialith.parts.PartSort;
@@ -33,10 +33,10 @@ public interface SwitchedPlan extends CircuitPlan {
   Switching switching();
 
   /** Returns which output switches what. */
-  BitMap map();
+  OutputMap map();
 
   /** Returns how the LEDs hang on its outputs. */
-  Hookup hookup();
+  OutputWiring hookup();
 
   /** Returns what an output of a chip gives. */
   OutputStage chipStage();
@@ -144,7 +144,7 @@ public interface SwitchedPlan extends CircuitPlan {
    * its pull-up makes it high, so while the bit is 0.
    */
   default boolean lowLights() {
-    return oneSinks() ? hookup().through() != Through.NONE : hookup().lowLights();
+    return oneSinks() ? hookup().through() != SwitchType.NONE : hookup().lowLights();
   }
 
   /** Returns the current of a chip with everything dark (A). */
@@ -158,16 +158,16 @@ public interface SwitchedPlan extends CircuitPlan {
     return map().channels().isEmpty() ? 0 : sendSeconds();
   }
 
-  /** Returns the reckoning of the time of a frame's data. */
-  Reckoning dataTime();
+  /** Returns the calculation of the time of a frame's data. */
+  Calculation dataTime();
 
   @Override
-  default List<Section> sections() {
+  default List<FixtureRange> sections() {
     return switching().sections();
   }
 
   @Override
-  default List<Stretch> stretches() {
+  default List<ChannelRange> stretches() {
     return switching().stretches();
   }
 
@@ -260,7 +260,7 @@ public interface SwitchedPlan extends CircuitPlan {
     return weighted(path -> path.lightAt(less));
   }
 
-  private double weighted(ToDoubleFunction<Path> of) {
+  private double weighted(ToDoubleFunction<LoadModel> of) {
     double all = sum(OutputLoad::amps);
     return hookup().ownRail() || all <= 0
         ? 1
@@ -338,7 +338,7 @@ public interface SwitchedPlan extends CircuitPlan {
   }
 
   /** Returns the numbers that only this way has. */
-  default List<Reckoning> ownNumbers() {
+  default List<Calculation> ownNumbers() {
     return List.of();
   }
 
@@ -349,8 +349,8 @@ public interface SwitchedPlan extends CircuitPlan {
 
   /** Returns what an output itself carries: LEDs, or what drives the switch behind it (A). */
   default double outputAmps(OutputLoad load) {
-    Through through = hookup().through();
-    return through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
+    SwitchType through = hookup().through();
+    return through == SwitchType.NONE ? load.amps() : through.driveAmps(load.amps());
   }
 
   @Override
@@ -373,16 +373,16 @@ public interface SwitchedPlan extends CircuitPlan {
   }
 
   @Override
-  default List<Reckoning> reckonings() {
+  default List<Calculation> calculations() {
     if (map().channels().isEmpty()) {
       return List.of();
     }
-    List<Reckoning> all = new ArrayList<>();
+    List<Calculation> all = new ArrayList<>();
     all.add(outputs());
     for (int load = 0; load < switching().loads().size(); load++) {
       OutputLoad one = switching().loads().get(load);
       String key = key("resistor") + (load == 0 ? "" : "-" + (load + 1));
-      all.add(one.path().reckoning(key, one.pathTitle()));
+      all.add(one.path().calculation(key, one.pathTitle()));
     }
     all.add(resistorNumber());
     all.add(dataTime());
@@ -391,9 +391,9 @@ public interface SwitchedPlan extends CircuitPlan {
     return List.copyOf(all);
   }
 
-  /** Returns the reckoning of its outputs. */
-  default Reckoning outputs() {
-    return new Reckoning(
+  /** Returns the calculation of its outputs. */
+  default Calculation outputs() {
+    return new Calculation(
         key("spare-outputs"),
         "Outputs left over",
         map().spare(),
@@ -414,19 +414,19 @@ public interface SwitchedPlan extends CircuitPlan {
         .sum();
   }
 
-  private Reckoning resistorNumber() {
-    return new Reckoning(
+  private Calculation resistorNumber() {
+    return new Calculation(
         key("resistors"),
         "Resistors",
         resistorCount(),
         "resistors",
-        Reckoning.FOUND_BY + "counting one for each path of LEDs",
+        Calculation.FOUND_BY + "counting one for each path of LEDs",
         List.of(given("channels", map().channels().size(), "")),
         Source.ARITHMETIC);
   }
 
-  private Reckoning buffer() {
-    return new Reckoning(
+  private Calculation buffer() {
+    return new Calculation(
         key("frame-buffer"),
         "Frame buffer in RAM",
         bufferBytes(),

@@ -12,14 +12,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import org.myrialith.circuit.Asks;
-import org.myrialith.circuit.Section;
-import org.myrialith.circuit.Stretch;
-import org.myrialith.circuit.electrical.ConstantCurrent;
+import org.myrialith.circuit.ChannelRange;
+import org.myrialith.circuit.ChannelSource;
+import org.myrialith.circuit.FixtureRange;
+import org.myrialith.circuit.electrical.ConstantCurrentSink;
+import org.myrialith.circuit.electrical.DriverChipLoad;
 import org.myrialith.circuit.electrical.Filament;
+import org.myrialith.circuit.electrical.LoadModel;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.Path;
-import org.myrialith.circuit.electrical.ScannedCurrent;
 import org.myrialith.circuit.electrical.SeriesResistor;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.layout.Fixture;
@@ -39,8 +39,8 @@ import org.myrialith.parts.Tint;
  * @param loads the different things that hang on outputs
  */
 public record Switching(
-    List<Section> sections,
-    List<Stretch> stretches,
+    List<FixtureRange> sections,
+    List<ChannelRange> stretches,
     List<SwitchedChannel> channels,
     List<OutputLoad> loads) {
   public Switching {
@@ -57,14 +57,18 @@ public record Switching(
    * @param supply of the gadget (V)
    */
   public static Switching of(
-      List<Section> sections, Layout layout, Hookup hookup, OutputStage outputs, double supply) {
+      List<FixtureRange> sections,
+      Layout layout,
+      OutputWiring hookup,
+      OutputStage outputs,
+      double supply) {
     return new Work(layout, hookup, hookup.stage(outputs), hookup.volts(supply), 1).of(sections);
   }
 
   /** Returns it with all channels in one group: their currents are alike. */
   public Switching inOneGroup() {
     return new Switching(
-        sections, stretches.stream().map(Stretch::inOneGroup).toList(), channels, loads);
+        sections, stretches.stream().map(ChannelRange::inOneGroup).toList(), channels, loads);
   }
 
   /**
@@ -73,9 +77,9 @@ public record Switching(
    * @param duty share of the time that each is fed
    */
   public static Switching scanned(
-      List<Section> sections,
+      List<FixtureRange> sections,
       Layout layout,
-      Hookup hookup,
+      OutputWiring hookup,
       OutputStage outputs,
       double supply,
       double duty) {
@@ -90,9 +94,9 @@ public record Switching(
    * @param duty share of the time that a light of full level is lit
    */
   public static Switching byTurns(
-      List<Section> sections,
+      List<FixtureRange> sections,
       Layout layout,
-      Hookup hookup,
+      OutputWiring hookup,
       double volts,
       OutputStage column,
       OutputStage row,
@@ -149,18 +153,18 @@ public record Switching(
   /** Mutable, lives within one call. */
   private static final class Work {
     private final Layout layout;
-    private final Hookup hookup;
+    private final OutputWiring hookup;
     private final OutputStage stage;
     private final double volts;
     private final double duty;
-    private final List<Stretch> stretches = new ArrayList<>();
+    private final List<ChannelRange> stretches = new ArrayList<>();
     private final List<SwitchedChannel> channels = new ArrayList<>();
     private final List<OutputLoad> loads = new ArrayList<>();
     private final Map<LoadKey, Integer> known = new HashMap<>();
     private final Map<String, String> fields;
     private int units;
 
-    Work(Layout layout, Hookup hookup, OutputStage stage, double volts, double duty) {
+    Work(Layout layout, OutputWiring hookup, OutputStage stage, double volts, double duty) {
       this.layout = layout;
       this.hookup = hookup;
       this.stage = stage;
@@ -169,12 +173,12 @@ public record Switching(
       this.fields = hookup.named();
     }
 
-    Switching of(List<Section> sections) {
+    Switching of(List<FixtureRange> sections) {
       sections.forEach(this::add);
       return new Switching(sections, stretches, channels, loads);
     }
 
-    private void add(Section section) {
+    private void add(FixtureRange section) {
       Fixture fixture = section.fixture();
       EmitterClass emitter = layout.emitterOf(fixture);
       Units own = Units.of(section);
@@ -197,7 +201,8 @@ public record Switching(
         }
       }
       stretches.add(
-          new Stretch(section, units, first, own.count(), shows(emitter), own.ofSection(), groups));
+          new ChannelRange(
+              section, units, first, own.count(), shows(emitter), own.ofSection(), groups));
       units += own.count();
     }
 
@@ -213,14 +218,14 @@ public record Switching(
           });
     }
 
-    private Path path(EmitterKind kind, EmitterClass.Die die, int inPath) {
+    private LoadModel path(EmitterKind kind, EmitterClass.Die die, int inPath) {
       double ohms = hookup.side().ohms(stage);
       if (duty < 1) {
-        return new ScannedCurrent(
+        return new DriverChipLoad(
             volts, inPath * die.forwardVolts(), hookup.milliamps() * 1e-3, duty);
       }
       if (stage.keeps()) {
-        return new ConstantCurrent(
+        return new ConstantCurrentSink(
             volts,
             inPath * die.forwardVolts(),
             inPath * hookup.spreadVolts(),
@@ -246,28 +251,30 @@ public record Switching(
     }
   }
 
-  private static List<Stretch.Shows> shows(EmitterClass emitter) {
+  private static List<ChannelRange.Shows> shows(EmitterClass emitter) {
     return IntStream.range(0, emitter.dies().size())
         .mapToObj(
             die -> {
               String colour = emitter.dies().get(die).colour();
-              return new Stretch.Shows(asks(emitter.kind(), die, colour), Tint.of(colour), colour);
+              return new ChannelRange.Shows(
+                  asks(emitter.kind(), die, colour), Tint.of(colour), colour);
             })
         .toList();
   }
 
   /** A lone die shows whatever is brightest; of several, each shows its own colour. */
-  private static Asks asks(EmitterKind kind, int die, String colour) {
+  private static ChannelSource asks(EmitterKind kind, int die, String colour) {
     return switch (kind) {
-      case RGB_PINS -> Asks.ofColour(die, false);
-      case RGBW_PINS -> die < 3 ? Asks.ofColour(die, true) : Asks.WHITE;
+      case RGB_PINS -> ChannelSource.ofColour(die, false);
+      case RGBW_PINS -> die < 3 ? ChannelSource.ofColour(die, true) : ChannelSource.WHITE;
       case TWO_COLOUR -> {
         Tint tint = Tint.of(colour);
         boolean green = tint.green() > tint.red() && tint.green() >= tint.blue();
         boolean blue = tint.blue() > tint.red() && !green;
-        yield Asks.ofColour(green ? 1 : blue ? 2 : tint.equals(Tint.WHITE) ? die : 0, false);
+        yield ChannelSource.ofColour(
+            green ? 1 : blue ? 2 : tint.equals(Tint.WHITE) ? die : 0, false);
       }
-      default -> Asks.MOST;
+      default -> ChannelSource.MOST;
     };
   }
 
@@ -294,7 +301,7 @@ public record Switching(
       return end - first;
     }
 
-    static Units of(Section section) {
+    static Units of(FixtureRange section) {
       Fixture fixture = section.fixture();
       int[] switches = fixture.switches();
       int[] unitOf = new int[switches.length];

@@ -8,11 +8,11 @@ import java.util.Objects;
 import java.util.TreeMap;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.circuit.output.Switching;
@@ -40,7 +40,7 @@ public record DirectPins(
     String name,
     List<String> pins,
     PinDimming dimming,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
 
@@ -61,8 +61,8 @@ public record DirectPins(
                   Types.Choice.of(PinDimming.values(), PinDimming::key, PinDimming::title))
               .or(PinDimming.NONE)
               .explained("only some pins have a timer"),
-          Part.of("hookup", Hookup.DESCRIPTION),
-          Members.field());
+          Part.of("hookup", OutputWiring.DESCRIPTION),
+          MemberList.field());
 
   /** On or off. */
   public static final CircuitStart PLAIN =
@@ -82,7 +82,7 @@ public record DirectPins(
           "transistors on pins",
           id ->
               usual(id, List.of())
-                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 0))
                   .called("Switches"));
 
   /** Through MOSFETs, dimmed by timers. */
@@ -93,7 +93,7 @@ public record DirectPins(
           id ->
               usual(id, List.of())
                   .dimmed(PinDimming.TIMERS)
-                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 0))
                   .called("Dimmed switches"));
 
   public DirectPins {
@@ -108,13 +108,13 @@ public record DirectPins(
     }
     Objects.requireNonNull(dimming, "dimming");
     Objects.requireNonNull(hookup, "hookup");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   /** Returns a circuit as a maker would start with: without a pin, until there are channels. */
   public static DirectPins usual(String id, List<String> fixtures) {
     return new DirectPins(
-        id, "Pins", List.of(), PinDimming.NONE, Hookup.of(8, Side.TO_GROUND), fixtures);
+        id, "Pins", List.of(), PinDimming.NONE, OutputWiring.of(8, Side.TO_GROUND), fixtures);
   }
 
   /** Returns it dimmed another way. */
@@ -144,7 +144,7 @@ public record DirectPins(
   }
 
   @Override
-  public DirectPins with(Hookup other) {
+  public DirectPins with(OutputWiring other) {
     return new DirectPins(id, name, pins, dimming, other, fixtures);
   }
 
@@ -183,7 +183,7 @@ public record DirectPins(
     Switching switching =
         Switching.of(members(layout), layout, hookup, brief.controller().stage(), volts(brief));
     int width = Math.max(1, Math.max(pins.size(), switching.channels().size()));
-    BitMap map = BitMap.of(switching.channels(), hookup, width, false, 1);
+    OutputMap map = OutputMap.of(switching.channels(), hookup, width, false, 1);
     if (dimming == PinDimming.TIMERS) {
       map = map.withDepth(PinDimming.BITS, Sending.LEVELS);
     }

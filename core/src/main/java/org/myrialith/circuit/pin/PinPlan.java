@@ -1,7 +1,7 @@
 package org.myrialith.circuit.pin;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,15 +9,15 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.output.Switching;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -26,7 +26,7 @@ import org.myrialith.parts.Controller;
 import org.myrialith.parts.OutputStage;
 
 /** What pins take of time, memory and current. */
-public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitMap map)
+public record PinPlan(DirectPins circuit, Brief brief, Switching switching, OutputMap map)
     implements SwitchedPlan {
   /** Cycles of a pin, as the exported player sets it. */
   public static final double PIN_CYCLES = 7;
@@ -38,7 +38,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   private static final double TURN_HERTZ = Controller.CLOCK_HZ / 64.0 / 256;
 
   @Override
-  public Hookup hookup() {
+  public OutputWiring hookup() {
     return circuit.hookup();
   }
 
@@ -88,8 +88,8 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   }
 
   @Override
-  public Reckoning dataTime() {
-    return new Reckoning(
+  public Calculation dataTime() {
+    return new Calculation(
         key("data-time"),
         "Setting all pins",
         dataSeconds(),
@@ -120,8 +120,8 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
     for (int c = 0; c < map.channels().size(); c++) {
       if (pins.contains(outputName(map.outputs().get(c)))) {
         OutputLoad load = switching.loads().get(map.channels().get(c).load());
-        Through through = hookup().through();
-        amps += through == Through.NONE ? load.amps() : through.driveAmps(load.amps());
+        SwitchType through = hookup().through();
+        amps += through == SwitchType.NONE ? load.amps() : through.driveAmps(load.amps());
       }
     }
     return amps;
@@ -147,8 +147,8 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
                     .advising("Spread the channels over pins of other ports, or ask for less."));
   }
 
-  private Reckoning turn() {
-    return new Reckoning(
+  private Calculation turn() {
+    return new Calculation(
         key("pin-turns"),
         "Turns of the timers",
         TURN_HERTZ,
@@ -159,7 +159,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, BitM
   }
 
   @Override
-  public List<Reckoning> ownNumbers() {
+  public List<Calculation> ownNumbers() {
     return dims() ? List.of(turn()) : List.of();
   }
 

@@ -5,7 +5,7 @@ import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
@@ -73,7 +73,7 @@ public record ClockedPixels(
           Field.count("brightnessField", "Brightness field", FIELD).or(FULL_FIELD),
           Part.of("pixel", PixelClass.DESCRIPTION),
           LevelShift.field(),
-          Members.field());
+          MemberList.field());
 
   /** A line of red, green and blue. */
   public static final CircuitStart RGB =
@@ -94,7 +94,7 @@ public record ClockedPixels(
     Objects.requireNonNull(sort, "sort");
     FIELD.require("brightnessField", brightnessField);
     Objects.requireNonNull(shift, "shift");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
   }
 

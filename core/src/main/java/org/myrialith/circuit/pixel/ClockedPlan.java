@@ -1,23 +1,23 @@
 package org.myrialith.circuit.pixel;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.myrialith.brief.Brief;
-import org.myrialith.circuit.Section;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.electrical.LevelShift;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.PixelClass;
 
 /** What a chain of clocked pixels takes of time, memory, current and logic level. */
-public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief brief)
+public record ClockedPlan(ClockedPixels circuit, List<FixtureRange> sections, Brief brief)
     implements PixelChainPlan {
   /** Bytes of zeros before the pixels, and once more behind them. */
   public static final int ZERO_BYTES = 4;
@@ -94,8 +94,8 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
   }
 
   @Override
-  public Reckoning dataTime() {
-    return new Reckoning(
+  public Calculation dataTime() {
+    return new Calculation(
         key("data-time"),
         "Data of one frame",
         dataSeconds(),
@@ -117,8 +117,8 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
     return HIGH_CYCLES * brief.controller().cycleSeconds();
   }
 
-  private Reckoning reach() {
-    return new Reckoning(
+  private Calculation reach() {
+    return new Calculation(
         key("clock-reach"),
         "Pixels that this clock reaches",
         Math.floor(highSeconds() * PIXELS_A_SECOND),
@@ -129,8 +129,8 @@ public record ClockedPlan(ClockedPixels circuit, List<Section> sections, Brief b
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    List<Reckoning> all = new ArrayList<>(PixelChainPlan.super.reckonings());
+  public List<Calculation> calculations() {
+    List<Calculation> all = new ArrayList<>(PixelChainPlan.super.calculations());
     if (emitters() > 0) {
       all.add(reach());
     }

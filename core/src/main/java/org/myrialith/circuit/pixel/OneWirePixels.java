@@ -8,9 +8,9 @@ import java.util.Optional;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.LevelShift;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
@@ -46,7 +46,7 @@ public record OneWirePixels(
     ColourOrder colourOrder,
     int latchGapMicros,
     BitRate rate,
-    WhiteUse white,
+    WhiteExtraction white,
     double railVolts,
     List<String> fixtures,
     PixelClass pixel,
@@ -74,16 +74,17 @@ public record OneWirePixels(
           Field.of(
                   "white",
                   "White of RGBW",
-                  Types.Choice.of(WhiteUse.values(), WhiteUse::key, WhiteUse::title))
-              .or(WhiteUse.TAKES_OVER)
+                  Types.Choice.of(
+                      WhiteExtraction.values(), WhiteExtraction::key, WhiteExtraction::title))
+              .or(WhiteExtraction.TAKES_OVER)
               .explained("for orders with W; a picture asks for red, green and blue"),
-          Field.measure("railVolts", "Own rail", Hookup.RAIL)
+          Field.measure("railVolts", "Own rail", OutputWiring.RAIL)
               .or(0.0)
               .explained(
                   "that the pixels hang on, 12 for those of 12 V; 0 for the supply of the gadget"),
           Part.of("pixel", PixelClass.DESCRIPTION),
           LevelShift.field(),
-          Members.field());
+          MemberList.field());
 
   /** A line of red, green and blue. */
   public static final CircuitStart RGB =
@@ -104,9 +105,9 @@ public record OneWirePixels(
     LATCH.require("latchGapMicros", latchGapMicros);
     Objects.requireNonNull(rate, "rate");
     Objects.requireNonNull(white, "white");
-    Hookup.RAIL.require("railVolts", railVolts);
+    OutputWiring.RAIL.require("railVolts", railVolts);
     Objects.requireNonNull(shift, "shift");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
     Objects.requireNonNull(pixel, "pixel");
   }
 
@@ -126,7 +127,7 @@ public record OneWirePixels(
         colourOrder,
         latchGapMicros,
         BitRate.KHZ_800,
-        WhiteUse.TAKES_OVER,
+        WhiteExtraction.TAKES_OVER,
         0,
         fixtures,
         pixel,
@@ -168,7 +169,7 @@ public record OneWirePixels(
   }
 
   /** Returns the line with white used another way. */
-  public OneWirePixels withWhite(WhiteUse other) {
+  public OneWirePixels withWhite(WhiteExtraction other) {
     return new OneWirePixels(
         id,
         name,

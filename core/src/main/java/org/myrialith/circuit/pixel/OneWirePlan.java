@@ -1,19 +1,19 @@
 package org.myrialith.circuit.pixel;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
 import org.myrialith.brief.Brief;
-import org.myrialith.circuit.Section;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.electrical.LevelShift;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.parts.PixelClass;
 
 /** What a chain of one-wire pixels takes of time, memory, current and logic level. */
-public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief brief)
+public record OneWirePlan(OneWirePixels circuit, List<FixtureRange> sections, Brief brief)
     implements PixelChainPlan {
   private static final double NANO = 1e-9;
   private static final double MICRO = 1e-6;
@@ -43,7 +43,7 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
 
   @Override
   public boolean takesOver() {
-    return hasWhite() && circuit.white() == WhiteUse.TAKES_OVER;
+    return hasWhite() && circuit.white() == WhiteExtraction.TAKES_OVER;
   }
 
   private int bitsPerPixel() {
@@ -65,8 +65,8 @@ public record OneWirePlan(OneWirePixels circuit, List<Section> sections, Brief b
   }
 
   @Override
-  public Reckoning dataTime() {
-    return new Reckoning(
+  public Calculation dataTime() {
+    return new Calculation(
         key("data-time"),
         "Data of one frame",
         dataSeconds(),

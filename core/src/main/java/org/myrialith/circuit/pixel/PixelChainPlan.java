@@ -1,7 +1,7 @@
 package org.myrialith.circuit.pixel;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,18 +10,18 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.myrialith.brief.Brief;
-import org.myrialith.circuit.Asks;
 import org.myrialith.circuit.ChainLoad;
+import org.myrialith.circuit.ChannelRange;
+import org.myrialith.circuit.ChannelSource;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.CurrentTerm;
-import org.myrialith.circuit.OwnRail;
-import org.myrialith.circuit.Section;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.FixtureRange;
+import org.myrialith.circuit.SeparateRail;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.LogicLevel;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -54,8 +54,8 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   /** Returns the order of the channels of a pixel. */
   ColourOrder order();
 
-  /** Returns the reckoning of the time of a frame's data. */
-  Reckoning dataTime();
+  /** Returns the calculation of the time of a frame's data. */
+  Calculation dataTime();
 
   /** Returns what a level gives of a channel's full current (0 to 1) besides itself. */
   default double dimming() {
@@ -72,23 +72,24 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return false;
   }
 
-  private Stretch.Shows shows(int position) {
+  private ChannelRange.Shows shows(int position) {
     int colour = order().channelAt(position);
     String name = ColourOrder.NAMES.get(colour);
     if (colour == ColourOrder.WHITE) {
-      return new Stretch.Shows(takesOver() ? Asks.WHITE : Asks.NOTHING, Tint.WHITE, name);
+      return new ChannelRange.Shows(
+          takesOver() ? ChannelSource.WHITE : ChannelSource.NOTHING, Tint.WHITE, name);
     }
-    return new Stretch.Shows(Asks.ofColour(colour, takesOver()), Tint.of(name), name);
+    return new ChannelRange.Shows(ChannelSource.ofColour(colour, takesOver()), Tint.of(name), name);
   }
 
   @Override
-  default List<Stretch> stretches() {
-    List<Stretch.Shows> shows =
+  default List<ChannelRange> stretches() {
+    List<ChannelRange.Shows> shows =
         IntStream.range(0, channelsPerPixel()).mapToObj(this::shows).toList();
-    List<Stretch> all = new ArrayList<>();
+    List<ChannelRange> all = new ArrayList<>();
     int first = 0;
-    for (Section section : sections()) {
-      all.add(Stretch.ofPixels(section, first, shows));
+    for (FixtureRange section : sections()) {
+      all.add(ChannelRange.ofPixels(section, first, shows));
       first += section.count();
     }
     return all;
@@ -183,7 +184,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     if (ownRail()) {
       return CurrentTerm.NONE;
     }
-    List<Reckoning.Given> all = new ArrayList<>();
+    List<Calculation.Given> all = new ArrayList<>();
     if (IntStream.range(0, channelsPerPixel()).mapToDouble(this::milliamps).distinct().count()
         == 1) {
       all.add(given("sum of levels" + of, LongStream.of(sums).sum(), ""));
@@ -251,8 +252,8 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     return circuit().id().equals("c1") ? name : name + "-" + circuit().id();
   }
 
-  private Reckoning refresh() {
-    return new Reckoning(
+  private Calculation refresh() {
+    return new Calculation(
         key("refresh"),
         "Highest refresh of the line",
         refreshHz(),
@@ -265,8 +266,8 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         Source.ARITHMETIC);
   }
 
-  private Reckoning buffer() {
-    return new Reckoning(
+  private Calculation buffer() {
+    return new Calculation(
         key("frame-buffer"),
         "Frame buffer in RAM",
         bufferBytes(),
@@ -330,7 +331,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   }
 
   @Override
-  default List<Reckoning> reckonings() {
+  default List<Calculation> calculations() {
     return emitters() == 0
         ? List.of()
         : List.of(dataTime(), refresh(), buffer(), level().high(), level().margin());
@@ -349,7 +350,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
       findings.add(tooMuch());
     }
     if (ownRail()) {
-      findings.add(OwnRail.finding(this, key("rail"), railVolts(), railAmps()));
+      findings.add(SeparateRail.finding(this, key("rail"), railVolts(), railAmps()));
     }
     return List.copyOf(findings);
   }

@@ -28,7 +28,7 @@ public final class CueEngine {
   static final int WHOLE = 256;
 
   private final CueTable table;
-  private final Senses senses;
+  private final InputReader senses;
   private final Numbers numbers;
   private final Painter painter;
   private final Running running;
@@ -80,7 +80,7 @@ public final class CueEngine {
   /** Begins as when power comes on; what is shown then is painted. */
   public CueEngine(CueTable table) {
     this.table = table;
-    this.senses = new Senses(table.senses(), table.tickMillis());
+    this.senses = new InputReader(table.senses(), table.tickMillis());
     this.numbers = new Numbers(table);
     this.painter = new Painter(table);
     this.running = new Running(table);

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntUnaryOperator;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.colour.Levels;
 import org.myrialith.cue.table.Cell;
 import org.myrialith.cue.table.CueTable;
@@ -172,7 +172,7 @@ final class Painter {
 
   private void write(ReadoutTable readout, int weight, Numbers numbers, boolean blinkOn) {
     Target target = table.targets().get(readout.target());
-    Stretch stretch = target.stretch();
+    ChannelRange stretch = target.stretch();
     int[] wire = wires[target.circuit()];
     for (Cell cell : readout.cells()) {
       if (cell.sort() == Cell.Sort.COLON && !blinkOn) {
@@ -200,7 +200,7 @@ final class Painter {
     long[][] sums = new long[wires.length][];
     for (int c = 0; c < wires.length; c++) {
       sums[c] = new long[table.wiring().plans().get(c).groups()];
-      for (Stretch stretch : table.wiring().plans().get(c).stretches()) {
+      for (ChannelRange stretch : table.wiring().plans().get(c).stretches()) {
         for (int channel = 0; channel < stretch.channels(); channel++) {
           sums[c][stretch.group(channel)] += wires[c][stretch.firstChannel() + channel];
         }

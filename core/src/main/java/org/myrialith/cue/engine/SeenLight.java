@@ -3,12 +3,12 @@ package org.myrialith.cue.engine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.colour.Levels;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.flash.FlashCheck;
-import org.myrialith.frames.flash.SeenFrom;
+import org.myrialith.frames.flash.ViewingDistance;
 
 /** What is seen on all that lights up while an engine goes on. Mutable. */
 public final class SeenLight {
@@ -19,7 +19,7 @@ public final class SeenLight {
    */
   private record Seen(ClipLevels like, List<Levels> levels, List<Integer> starts) {
     void note(Levels wire, int millis) {
-      Stretch stretch = like.stretch();
+      ChannelRange stretch = like.stretch();
       Levels own =
           Levels.of(
               like.plan().levelBits(),
@@ -33,14 +33,14 @@ public final class SeenLight {
       }
     }
 
-    double flashing(SeenFrom from) {
+    double flashing(ViewingDistance from) {
       FlashCheck check = FlashCheck.of(like, levels, starts, from);
       return check.safe() ? 0 : check.flashingShare();
     }
   }
 
   private final List<Seen> all;
-  private final SeenFrom from;
+  private final ViewingDistance from;
 
   /**
    * Nothing is seen yet.
@@ -48,7 +48,7 @@ public final class SeenLight {
    * @param lit all that is ever lit
    * @param from where it is seen from
    */
-  public SeenLight(CueTable table, List<ClipLevels> lit, SeenFrom from) {
+  public SeenLight(CueTable table, List<ClipLevels> lit, ViewingDistance from) {
     this.from = from;
     all =
         table.targets().stream()

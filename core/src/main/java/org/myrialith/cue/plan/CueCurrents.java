@@ -1,15 +1,15 @@
 package org.myrialith.cue.plan;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -24,8 +24,8 @@ import org.myrialith.finding.Verdict;
  */
 record CueCurrents(
     List<CuesStep.Draw> draws,
-    Crossings crossings,
-    Optional<HandTrial.Part> tried,
+    SceneOverlap crossings,
+    Optional<InputTrial.Part> tried,
     Optional<Double> givesAmps) {
   private static final String WITHIN =
       ", plan for these frames so that the limiter keeps within the supply, or use a larger one.";
@@ -47,18 +47,18 @@ record CueCurrents(
     return all;
   }
 
-  List<Reckoning> reckonings() {
-    List<Reckoning> all = new ArrayList<>(draws.stream().map(CueCurrents::reckoning).toList());
-    crossings.pairs().stream().limit(1).forEach(pair -> all.add(reckoning(pair)));
+  List<Calculation> calculations() {
+    List<Calculation> all = new ArrayList<>(draws.stream().map(CueCurrents::calculation).toList());
+    crossings.pairs().stream().limit(1).forEach(pair -> all.add(calculation(pair)));
     if (crossings.pairs().size() > 1) {
       all.add(together());
     }
-    tried.ifPresent(part -> all.add(reckoning(part)));
+    tried.ifPresent(part -> all.add(calculation(part)));
     return List.copyOf(all);
   }
 
   /** What was really sent, and not only might be. */
-  private static Finding sent(HandTrial.Part part, double gives) {
+  private static Finding sent(InputTrial.Part part, double gives) {
     return Finding.of(
             Step.CUES,
             "hands-current",
@@ -67,10 +67,10 @@ record CueCurrents(
                 "%s: %s are drawn; the supply gives %s.",
                 part.name(), Quantity.text(part.peakAmps(), "A"), Quantity.text(gives, "A")))
         .advising("Let cues clear what is on before they come" + WITHIN)
-        .restingOn(reckoning(part));
+        .restingOn(calculation(part));
   }
 
-  private static Finding crossing(Crossings.Pair pair, double gives) {
+  private static Finding crossing(SceneOverlap.Pair pair, double gives) {
     return Finding.of(
             Step.CUES,
             "cues-crossing",
@@ -79,16 +79,16 @@ record CueCurrents(
                 "While one comes over the other, %s draw at most %s; the supply gives %s.",
                 pair.names(), Quantity.text(pair.amps(), "A"), Quantity.text(gives, "A")))
         .advising("Let the one clear the other before it comes" + WITHIN)
-        .restingOn(reckoning(pair));
+        .restingOn(calculation(pair));
   }
 
-  private static Reckoning reckoning(Crossings.Pair pair) {
-    return new Reckoning(
+  private static Calculation calculation(SceneOverlap.Pair pair) {
+    return new Calculation(
         "crossing-" + pair.one() + "-" + pair.other(),
         pair.names() + " at once draw at most",
         pair.amps(),
         "A",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "adding to the dark gadget, fixture by fixture, the scene that draws more where both have frames, else both; no more than the limiter lets through",
         List.of(),
         Source.ARITHMETIC);
@@ -103,11 +103,11 @@ record CueCurrents(
             phrase(
                 "Of all scenes %s draws most, at most %s; the supply gives %s.",
                 draw.name(), Quantity.text(draw.amps(), "A"), Quantity.text(gives, "A")))
-        .restingOn(reckoning(draw));
+        .restingOn(calculation(draw));
   }
 
-  private static Reckoning reckoning(CuesStep.Draw draw) {
-    return new Reckoning(
+  private static Calculation calculation(CuesStep.Draw draw) {
+    return new Calculation(
         "scene-" + draw.id(),
         draw.name() + " draws at most",
         draw.amps(),
@@ -117,25 +117,25 @@ record CueCurrents(
         Source.ARITHMETIC);
   }
 
-  private Reckoning together() {
-    return new Reckoning(
+  private Calculation together() {
+    return new Calculation(
         "scenes-together",
         "All scenes at once draw at most",
         crossings.allAmps(),
         "A",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "adding to the dark gadget, fixture by fixture, the frames that draw most, and all values; no more than the limiter lets through",
         List.of(),
         Source.ARITHMETIC);
   }
 
-  private static Reckoning reckoning(HandTrial.Part part) {
-    return new Reckoning(
+  private static Calculation calculation(InputTrial.Part part) {
+    return new Calculation(
         "hands-draw",
         "Most that was drawn while hands worked the inputs",
         part.peakAmps(),
         "A",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "trying all inputs and adding what is sent at each moment; highest with: "
             + part.name(),
         List.of(),

@@ -12,15 +12,15 @@ import org.myrialith.cue.Cue;
 import org.myrialith.cue.CueSheet;
 import org.myrialith.cue.Stay;
 import org.myrialith.cue.engine.CueEngine;
+import org.myrialith.cue.table.BeyondFixture;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.KeptRecord;
-import org.myrialith.cue.table.OffFixture;
 import org.myrialith.cue.table.Row;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.flash.SeenFrom;
+import org.myrialith.frames.flash.ViewingDistance;
 import org.myrialith.parts.KeptMemory;
 import org.myrialith.parts.Timekeeping;
 
@@ -31,8 +31,8 @@ record CueFindings(
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
     Timekeeping own,
-    SeenFrom from,
-    List<OffFixture> offs) {
+    ViewingDistance from,
+    List<BeyondFixture> offs) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 3000;
 
@@ -50,13 +50,13 @@ record CueFindings(
     table.rows().forEach(row -> stuck(row).ifPresent(all::add));
     all.addAll(restless());
     all.addAll(new CueReach(sheet, table).all());
-    all.addAll(new LeftDark(table).all());
+    all.addAll(new DarkAfterCue(table).all());
     all.addAll(new CueFlashes(table, lit, from).all());
     if (table.clock() >= 0) {
-      all.add(new Drift(table.chip().isEmpty() ? own : Timekeeping.CHIP).finding());
+      all.add(new ClockDrift(table.chip().isEmpty() ? own : Timekeeping.CHIP).finding());
     }
     if (!table.kept().isEmpty()) {
-      memory.ifPresent(one -> all.add(new Wear(table, KeptRecord.of(table, one)).finding()));
+      memory.ifPresent(one -> all.add(new Endurance(table, KeptRecord.of(table, one)).finding()));
     }
     if (all.stream().allMatch(finding -> finding.verdict() == Verdict.HOLDS)) {
       all.add(

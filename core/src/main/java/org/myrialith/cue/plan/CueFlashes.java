@@ -14,7 +14,7 @@ import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.flash.FlashCheck;
-import org.myrialith.frames.flash.SeenFrom;
+import org.myrialith.frames.flash.ViewingDistance;
 
 /**
  * Whether scenes flash, and whether cues make them flash by taking turns, by the rule of {@link
@@ -22,7 +22,7 @@ import org.myrialith.frames.flash.SeenFrom;
  *
  * @param lit all that is ever lit
  */
-record CueFlashes(CueTable table, List<ClipLevels> lit, SeenFrom from) {
+record CueFlashes(CueTable table, List<ClipLevels> lit, ViewingDistance from) {
   /** As long as nobody touches anything (ms). */
   private static final int WATCHED_MILLIS = 8000;
 
@@ -61,7 +61,7 @@ record CueFlashes(CueTable table, List<ClipLevels> lit, SeenFrom from) {
   }
 
   /** Tells of flashes. */
-  static Finding flashing(String key, String what, double share, SeenFrom from) {
+  static Finding flashing(String key, String what, double share, ViewingDistance from) {
     return Finding.of(
             Step.CUES,
             key,
@@ -71,6 +71,6 @@ record CueFlashes(CueTable table, List<ClipLevels> lit, SeenFrom from) {
                 what, Quantity.text(share * 100, "%"), from.says()))
         .advising(
             "Let scenes stay longer or come softly, or soften changes of brightness and of red.")
-        .restingOn(new FlashCheck(share, 0).reckonings(key, from).get(0));
+        .restingOn(new FlashCheck(share, 0).calculations(key, from).get(0));
   }
 }

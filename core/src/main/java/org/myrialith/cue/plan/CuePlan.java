@@ -13,9 +13,9 @@ import org.myrialith.cue.Cue;
 import org.myrialith.cue.CueSheet;
 import org.myrialith.cue.Readout;
 import org.myrialith.cue.Scene;
+import org.myrialith.cue.table.BeyondFixture;
 import org.myrialith.cue.table.CueCompiler;
 import org.myrialith.cue.table.CueTable;
-import org.myrialith.cue.table.OffFixture;
 import org.myrialith.cue.table.Problem;
 import org.myrialith.cue.table.Ticks;
 import org.myrialith.finding.Finding;
@@ -25,7 +25,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Programme;
 import org.myrialith.frames.flash.FlashCheck;
-import org.myrialith.frames.flash.SeenFrom;
+import org.myrialith.frames.flash.ViewingDistance;
 import org.myrialith.input.InputList;
 import org.myrialith.layout.Layout;
 import org.myrialith.parts.Controller;
@@ -51,8 +51,8 @@ public record CuePlan(
     List<ClipLevels> lit,
     Optional<KeptMemory> memory,
     Timekeeping own,
-    SeenFrom from,
-    List<OffFixture> offs) {
+    ViewingDistance from,
+    List<BeyondFixture> offs) {
 
   /**
    * Works a sheet out.
@@ -69,7 +69,7 @@ public record CuePlan(
       Wiring wiring,
       Ticks ticks,
       Controller controller,
-      SeenFrom from,
+      ViewingDistance from,
       Function<Clip, List<ClipLevels>> levels) {
     CueCompiler compiler =
         new CueCompiler(sheet, scenes, layout, inputs, programme, controller, levels);

@@ -5,9 +5,9 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -24,8 +24,8 @@ import org.myrialith.finding.Verdict;
 public record CuesStep(
     Optional<CuePlan> plan,
     List<Draw> draws,
-    Crossings crossings,
-    Optional<HandTrial> trial,
+    SceneOverlap crossings,
+    Optional<InputTrial> trial,
     Optional<Double> givesAmps)
     implements StepPlan {
   /**
@@ -59,7 +59,7 @@ public record CuesStep(
   }
 
   private CueCurrents currents() {
-    return new CueCurrents(draws, crossings, trial.flatMap(HandTrial::most), givesAmps);
+    return new CueCurrents(draws, crossings, trial.flatMap(InputTrial::most), givesAmps);
   }
 
   @Override
@@ -74,10 +74,10 @@ public record CuesStep(
     return all;
   }
 
-  private static List<Finding> handsFlash(HandTrial trial) {
+  private static List<Finding> handsFlash(InputTrial trial) {
     List<Finding> all = new ArrayList<>();
     for (int p = 0; p < trial.parts().size(); p++) {
-      HandTrial.Part part = trial.parts().get(p);
+      InputTrial.Part part = trial.parts().get(p);
       if (part.flashes()) {
         all.add(
             CueFlashes.flashing(
@@ -87,7 +87,7 @@ public record CuesStep(
     return all;
   }
 
-  private static Finding triedInPart(HandTrial trial) {
+  private static Finding triedInPart(InputTrial trial) {
     return Finding.of(
             Step.CUES,
             "tried-in-part",
@@ -99,7 +99,7 @@ public record CuesStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    return currents().reckonings();
+  public List<Calculation> calculations() {
+    return currents().calculations();
   }
 }

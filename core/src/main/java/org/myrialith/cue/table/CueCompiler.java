@@ -47,9 +47,9 @@ public final class CueCompiler {
   private final InputList inputs;
   private final Function<Clip, List<ClipLevels>> levels;
   private final List<Problem> problems = new ArrayList<>();
-  private final List<OffFixture> offs = new ArrayList<>();
+  private final List<BeyondFixture> offs = new ArrayList<>();
   private final List<Value> values = new ArrayList<>();
-  private final List<Sense> senses = new ArrayList<>();
+  private final List<InputState> senses = new ArrayList<>();
   private final List<Term> terms = new ArrayList<>();
   private final List<Target> targets = new ArrayList<>();
   private final ReadoutCompiler readouts;
@@ -80,11 +80,11 @@ public final class CueCompiler {
   }
 
   /** Notes what of a readout is not seen. */
-  void off(OffFixture one) {
+  void off(BeyondFixture one) {
     offs.add(one);
   }
 
-  public List<OffFixture> offs() {
+  public List<BeyondFixture> offs() {
     return offs;
   }
 
@@ -201,7 +201,7 @@ public final class CueCompiler {
   /** Values that messages set want a serial port, whether cues listen to it or not. */
   private void tell() {
     for (Value told : values) {
-      if (told.told() && senses.stream().noneMatch(s -> s.sort() == Sense.Sort.SERIAL)) {
+      if (told.told() && senses.stream().noneMatch(s -> s.sort() == InputState.Sort.SERIAL)) {
         Input port =
             inputs.inputs().stream()
                 .filter(input -> input.sort() == InputSort.SERIAL)
@@ -210,7 +210,7 @@ public final class CueCompiler {
         String why =
             port == null ? "is set by messages, but no input is a serial port" : port(port);
         if (why.isEmpty()) {
-          senses.add(Sense.of(port, 1, false));
+          senses.add(InputState.of(port, 1, false));
         } else {
           problem(told.name(), why);
         }
@@ -233,7 +233,7 @@ public final class CueCompiler {
     }
     boolean other =
         senses.stream()
-            .anyMatch(s -> s.sort() == Sense.Sort.SERIAL && !s.name().equals(input.name()));
+            .anyMatch(s -> s.sort() == InputState.Sort.SERIAL && !s.name().equals(input.name()));
     return other ? "listens to a second serial port; one is read" : "";
   }
 
@@ -320,17 +320,17 @@ public final class CueCompiler {
     if (cue.when() instanceof PowerOn) {
       return row;
     } else if (cue.when() instanceof Press press) {
-      int sense = sense(cue, press.number(), Sense.Sort.ON_OFF);
+      int sense = sense(cue, press.number(), InputState.Sort.ON_OFF);
       return of(row, Row.Kind.PRESS, sense, press.how().ordinal(), 0);
     } else if (cue.when() instanceof Turned turned) {
-      int sense = sense(cue, turned.number(), Sense.Sort.ROTARY);
+      int sense = sense(cue, turned.number(), InputState.Sort.ROTARY);
       return of(row, Row.Kind.TURNED, sense, turned.right() ? 1 : 0, turned.edges());
     } else if (cue.when() instanceof Crossing crossing) {
-      int sense = sense(cue, crossing.number(), Sense.Sort.ANALOGUE);
+      int sense = sense(cue, crossing.number(), InputState.Sort.ANALOGUE);
       Row.Kind kind = crossing.above() ? Row.Kind.ABOVE : Row.Kind.BELOW;
       return of(row, kind, sense, crossing.mark(), crossing.release());
     } else if (cue.when() instanceof Received received) {
-      int sense = sense(cue, 1, Sense.Sort.SERIAL);
+      int sense = sense(cue, 1, InputState.Sort.SERIAL);
       return of(row, Row.Kind.RECEIVED, sense, message(received.word()), 0);
     } else if (cue.when() instanceof Becomes becomes) {
       Row.Terms whens = conditions(cue.id(), becomes.conditions());
@@ -389,7 +389,7 @@ public final class CueCompiler {
     return 0;
   }
 
-  private int sense(Cue cue, int number, Sense.Sort sort) {
+  private int sense(Cue cue, int number, InputState.Sort sort) {
     for (int s = 0; s < senses.size(); s++) {
       if (senses.get(s).is(cue.when(), number)) {
         return s;
@@ -402,7 +402,7 @@ public final class CueCompiler {
             .orElse(null);
     String why = whyNot(cue, input, number);
     if (why.isEmpty()) {
-      Sense sense = Sense.of(input, number, doubles(cue, number));
+      InputState sense = InputState.of(input, number, doubles(cue, number));
       if (sense.sort() == sort) {
         senses.add(sense);
         return senses.size() - 1;
@@ -417,16 +417,16 @@ public final class CueCompiler {
     if (input == null) {
       return phrase("listens to an input “%s” that is not there", cue.when().input());
     }
-    if (!Sense.reads(input.sort())) {
+    if (!InputState.reads(input.sort())) {
       return phrase("can't listen to %s: cues read no %s yet", input.name(), input.sort().title());
     }
     if (number > input.count() || input.pinNames().size() < needed(input, number)) {
       return phrase("listens to number %d of %s, which has no pin", number, input.name());
     }
-    if (input.sort() != InputSort.SERIAL && input.samples() > Sense.MOST_LOOKS) {
+    if (input.sort() != InputSort.SERIAL && input.samples() > InputState.MOST_LOOKS) {
       return phrase(
           "listens to %s, of which at most %d looks are remembered, not %d",
-          input.name(), Sense.MOST_LOOKS, input.samples());
+          input.name(), InputState.MOST_LOOKS, input.samples());
     }
     return input.sort() == InputSort.SERIAL ? port(input) : "";
   }

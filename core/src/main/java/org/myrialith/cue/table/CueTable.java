@@ -32,7 +32,7 @@ public record CueTable(
     List<Value> values,
     int clock,
     List<String> chip,
-    List<Sense> senses,
+    List<InputState> senses,
     List<Row> rows,
     List<Term> terms,
     List<String> messages,
@@ -113,7 +113,7 @@ public record CueTable(
 
   /** Returns whether lines of text are read. */
   public boolean reads() {
-    return senses.stream().anyMatch(sense -> sense.sort() == Sense.Sort.SERIAL);
+    return senses.stream().anyMatch(sense -> sense.sort() == InputState.Sort.SERIAL);
   }
 
   /** Returns what chance begins with: the seed spread over 32 bits, never 0. */

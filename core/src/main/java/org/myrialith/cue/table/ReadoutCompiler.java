@@ -127,7 +127,7 @@ final class ReadoutCompiler {
       cut += beyond > 0 && inside > 0 ? 1 : 0;
     }
     if (lost + cut > 0) {
-      compiler.off(new OffFixture(readout, fixture, all, lost, cut, better(readout, fixture)));
+      compiler.off(new BeyondFixture(readout, fixture, all, lost, cut, better(readout, fixture)));
     }
   }
 

@@ -2,8 +2,8 @@ package org.myrialith.cue.table;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.cue.Readout;
 
 /**
@@ -20,7 +20,7 @@ public record ReadoutTable(
   }
 
   /** Returns what all its lights draw when they are lit, each once (A). */
-  public double amps(List<CircuitPlan> plans, int circuit, Stretch stretch) {
+  public double amps(List<CircuitPlan> plans, int circuit, ChannelRange stretch) {
     CircuitPlan plan = plans.get(circuit);
     long[] sums = new long[plan.groups()];
     cells.stream()

@@ -1,16 +1,16 @@
 package org.myrialith.cue.table;
 
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 
 /**
  * What is painted by itself: the part of a wire that a fixture, or a run of it, takes.
  *
  * @param circuit position of the circuit
  */
-public record Target(int circuit, CircuitPlan plan, Stretch stretch) {
+public record Target(int circuit, CircuitPlan plan, ChannelRange stretch) {
   /** Returns whether it is that one. */
-  public boolean is(int otherCircuit, Stretch other) {
+  public boolean is(int otherCircuit, ChannelRange other) {
     return circuit == otherCircuit && stretch.firstChannel() == other.firstChannel();
   }
 

@@ -154,7 +154,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
   @Override
   public List<String> wiring() {
     String setting =
-        plan.reckonings().stream()
+        plan.calculations().stream()
             .filter(n -> n.key().startsWith("setting-resistor"))
             .findFirst()
             .map(

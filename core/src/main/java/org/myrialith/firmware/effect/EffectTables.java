@@ -12,8 +12,8 @@ import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.myrialith.circuit.Asks;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.ChannelRange;
+import org.myrialith.circuit.ChannelSource;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.effects.Blend;
 import org.myrialith.effects.Layer;
@@ -150,7 +150,7 @@ public final class EffectTables {
     }
     out.number("IS_", EffectCode.values());
     out.number("COMES_", Blend.values());
-    out.number("ASKS_", Asks.values());
+    out.number("ASKS_", ChannelSource.values());
     out.define("NO_PLACE", "0xffffffffu");
     if (parts.has(EffectCode.Part.TABLED)) {
       out.bytes("raised_cosine", IntStream.of(Waves.raised()).boxed());
@@ -272,7 +272,10 @@ public final class EffectTables {
     int next = 0;
     for (ClipLevels program : programs) {
       List<Integer> asks =
-          program.stretch().shows().stream().map(Stretch.Shows::asks).map(Asks::ordinal).toList();
+          program.stretch().shows().stream()
+              .map(ChannelRange.Shows::asks)
+              .map(ChannelSource::ordinal)
+              .toList();
       if (!firsts.containsKey(asks)) {
         firsts.put(asks, next);
         next += asks.size();

@@ -4,8 +4,9 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import org.myrialith.circuit.Asks;
+import org.myrialith.circuit.ChannelSource;
 import org.myrialith.effects.Blend;
+import org.myrialith.effects.Direction;
 import org.myrialith.effects.Effect;
 import org.myrialith.effects.Fill;
 import org.myrialith.effects.Layer;
@@ -14,7 +15,6 @@ import org.myrialith.effects.Lightning;
 import org.myrialith.effects.Moving;
 import org.myrialith.effects.Places;
 import org.myrialith.effects.Sweep;
-import org.myrialith.effects.Way;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Computed;
@@ -167,7 +167,8 @@ public record EffectTime(
     Computed computed = program.computed().orElseThrow();
     double[] all = new double[computed.recipe().frames()];
     int pixels = program.cells().length;
-    boolean rest = program.stretch().shows().stream().anyMatch(shows -> shows.asks() == Asks.WHITE);
+    boolean rest =
+        program.stretch().shows().stream().anyMatch(shows -> shows.asks() == ChannelSource.WHITE);
     double each = time.pixel + time.channel * program.unitBytes() + (rest ? time.rest : 0);
     double common = time.begin + pixels * each;
     double calls = target.cycles().calls();
@@ -213,7 +214,7 @@ public record EffectTime(
   }
 
   private static boolean byData(Effect effect) {
-    return effect instanceof Sweep sweep && sweep.way() == Way.DATA
-        || effect instanceof Fill fill && fill.way() == Way.DATA;
+    return effect instanceof Sweep sweep && sweep.way() == Direction.DATA
+        || effect instanceof Fill fill && fill.way() == Direction.DATA;
   }
 }

@@ -6,16 +6,16 @@ import java.util.Objects;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.SceneTable;
 import org.myrialith.cue.table.Ticks;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.firmware.pack.PackedClips;
 import org.myrialith.firmware.player.FirmwareWork;
+import org.myrialith.firmware.player.FrameTiming;
 import org.myrialith.firmware.player.FramesHeader;
-import org.myrialith.firmware.player.PlayTime;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Holds;
-import org.myrialith.frames.Sent;
+import org.myrialith.frames.HoldCheck;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.TransmittedFrames;
 
 /** What the engine of cues takes: each scene as a show of its own. */
 public record CueTime(FirmwareWork work, PackedClips packed) {
@@ -23,8 +23,8 @@ public record CueTime(FirmwareWork work, PackedClips packed) {
   private static final double PROMPT_SECONDS = 0.6e-3;
 
   /** Returns whether it keeps up with every moment of every scene. */
-  public Holds holds() {
-    Holds worst = new Holds(0, 0, 0, List.of());
+  public HoldCheck holds() {
+    HoldCheck worst = new HoldCheck(0, 0, 0, List.of());
     for (SceneTable scene : cues().scenes()) {
       List<ClipLevels> clips = Arrays.stream(scene.clips()).filter(Objects::nonNull).toList();
       if (!clips.isEmpty()) {
@@ -63,19 +63,20 @@ public record CueTime(FirmwareWork work, PackedClips packed) {
     return work.cues().orElseThrow();
   }
 
-  private Holds of(List<ClipLevels> clips) {
+  private HoldCheck of(List<ClipLevels> clips) {
     Show show = Show.of(clips.stream().map(ClipLevels::clip).toList());
-    Sent sent = new Sent(work.sent().wiring(), show, clips, work.sent().limiter());
+    TransmittedFrames sent =
+        new TransmittedFrames(work.sent().wiring(), show, clips, work.sent().limiter());
     double asking =
         Ticks.askingSeconds(
             work.controller().clockHz(), cues().rows().size(), cues().senses().size());
-    return new PlayTime(new FirmwareWork(work.controller(), sent), packed, asking).holds();
+    return new FrameTiming(new FirmwareWork(work.controller(), sent), packed, asking).holds();
   }
 
-  private static Holds worse(Holds one, Holds other) {
+  private static HoldCheck worse(HoldCheck one, HoldCheck other) {
     boolean longer = other.worstSeconds() > one.worstSeconds();
-    List<Reckoning> working = longer ? other.working() : one.working();
-    return new Holds(
+    List<Calculation> working = longer ? other.working() : one.working();
+    return new HoldCheck(
         one.late() + other.late(),
         Math.max(one.worstSeconds(), other.worstSeconds()),
         one.worstHoldMillis() > 0 ? one.worstHoldMillis() : other.worstHoldMillis(),

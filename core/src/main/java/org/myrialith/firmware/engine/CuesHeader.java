@@ -7,8 +7,8 @@ import java.util.Objects;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.cue.Clears;
 import org.myrialith.cue.Comparison;
@@ -19,10 +19,10 @@ import org.myrialith.cue.Stay;
 import org.myrialith.cue.Variable;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.KeptRecord;
 import org.myrialith.cue.table.Row;
 import org.myrialith.cue.table.SceneTable;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.cue.table.Target;
 import org.myrialith.cue.table.Term;
 import org.myrialith.firmware.player.FirmwareWork;
@@ -122,12 +122,12 @@ public final class CuesHeader {
       out.define("LONG_MS", Press.LONG_MILLIS + "u");
       out.define("DOUBLE_MS", Press.DOUBLE_MILLIS + "u");
       out.define("AGAIN_MS", Press.AGAIN_MILLIS + "u");
-      out.number("SENSE_", Sense.Sort.values());
+      out.number("SENSE_", InputState.Sort.values());
     }
-    if (cues.senses().stream().anyMatch(s -> s.sort() == Sense.Sort.ANALOGUE)) {
+    if (cues.senses().stream().anyMatch(s -> s.sort() == InputState.Sort.ANALOGUE)) {
       out.define("ANALOGUE", 1);
     }
-    if (cues.senses().stream().anyMatch(s -> s.sort() == Sense.Sort.ROTARY)) {
+    if (cues.senses().stream().anyMatch(s -> s.sort() == InputState.Sort.ROTARY)) {
       out.define("ROTARY", 1);
     }
     if (cues.reads()) {
@@ -272,11 +272,11 @@ public final class CuesHeader {
   // what is read and counted
 
   private void senses() {
-    List<Sense> all = cues.senses();
-    out.words("sense_every", all.stream().map(Sense::everyMillis));
+    List<InputState> all = cues.senses();
+    out.words("sense_every", all.stream().map(InputState::everyMillis));
     out.bytes("sense_sort", all.stream().map(s -> s.sort().ordinal()));
     out.bytes("sense_mask", all.stream().map(s -> (1 << Math.min(8, s.looks())) - 1));
-    out.bytes("sense_on", all.stream().map(Sense::agreeing));
+    out.bytes("sense_on", all.stream().map(InputState::agreeing));
     out.bytes("sense_off", all.stream().map(s -> s.looks() - s.agreeing()));
     out.bytes("sense_doubles", all.stream().map(s -> s.doubles() ? 1 : 0));
   }
@@ -385,7 +385,7 @@ public final class CuesHeader {
       if (regular) {
         weights.addAll(own);
       } else {
-        for (Stretch stretch : line.stretches()) {
+        for (ChannelRange stretch : line.stretches()) {
           IntStream.range(0, stretch.channels())
               .forEach(channel -> weights.add(own.get(stretch.group(channel))));
         }

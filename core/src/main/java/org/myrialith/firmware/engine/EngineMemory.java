@@ -5,8 +5,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.myrialith.cue.Received;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.Row;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.firmware.player.FirmwareWork;
 
 /** RAM of the engine of cues: that of the variables of its C, to the byte on 8-bit cores. */
@@ -20,8 +20,8 @@ public final class EngineMemory {
   /** Returns the bytes of each chain of parallel-in registers, by the name of its input. */
   static Map<String, Integer> chains(CueTable cues) {
     Map<String, Integer> bytes = new LinkedHashMap<>();
-    for (Sense sense : cues.senses()) {
-      if (sense.wired() == Sense.Wired.REGISTER) {
+    for (InputState sense : cues.senses()) {
+      if (sense.wired() == InputState.Wired.REGISTER) {
         bytes.merge(sense.name(), (sense.number() + 7) / 8, Math::max);
       }
     }
@@ -30,12 +30,12 @@ public final class EngineMemory {
 
   /** Returns how many contacts are between a row and a column. */
   static int crossings(CueTable cues) {
-    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.CROSSED).count();
+    return (int) cues.senses().stream().filter(s -> s.wired() == InputState.Wired.CROSSED).count();
   }
 
   /** Returns how many pads are touched. */
   static int pads(CueTable cues) {
-    return (int) cues.senses().stream().filter(s -> s.wired() == Sense.Wired.TOUCH).count();
+    return (int) cues.senses().stream().filter(s -> s.wired() == InputState.Wired.TOUCH).count();
   }
 
   /** Returns whether anything painted has levels of two bytes. */

@@ -5,8 +5,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.Row;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.cue.table.Value;
 import org.myrialith.firmware.pack.Dictionary;
 import org.myrialith.firmware.pack.PackedClips;
@@ -144,8 +144,8 @@ public final class EngineSize {
   private static void asking(CueTable cues, List<Piece> pieces) {
     add(pieces, !cues.senses().isEmpty(), Piece.SENSES);
     pieces.addAll(Collections.nCopies(cues.senses().size(), Piece.EACH_SENSE));
-    add(pieces, has(cues, Sense.Sort.ANALOGUE), Piece.ANALOGUE);
-    add(pieces, has(cues, Sense.Sort.ROTARY), Piece.ROTARY);
+    add(pieces, has(cues, InputState.Sort.ANALOGUE), Piece.ANALOGUE);
+    add(pieces, has(cues, InputState.Sort.ROTARY), Piece.ROTARY);
     add(pieces, EngineMemory.pads(cues) > 0, Piece.TOUCH);
     pieces.addAll(Collections.nCopies(EngineMemory.chains(cues).size(), Piece.CHAIN));
     pieces.addAll(Collections.nCopies(EngineMemory.crossings(cues), Piece.CROSSING));
@@ -160,7 +160,7 @@ public final class EngineSize {
     add(pieces, cues.values().stream().anyMatch(Value::told), Piece.TOLD);
   }
 
-  private static boolean has(CueTable cues, Sense.Sort sort) {
+  private static boolean has(CueTable cues, InputState.Sort sort) {
     return cues.senses().stream().anyMatch(sense -> sense.sort() == sort);
   }
 }

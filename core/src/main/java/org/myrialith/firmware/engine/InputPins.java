@@ -5,8 +5,8 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.List;
 import java.util.Map;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.KeptRecord;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.firmware.player.FirmwareWork;
 import org.myrialith.firmware.target.Dialect;
 import org.myrialith.firmware.target.SourceText;
@@ -22,14 +22,14 @@ public record InputPins(FirmwareWork work) {
   /** Half a clock of a register (us). */
   private static final int CLOCK_MICROS = 1;
 
-  private List<Sense> senses() {
+  private List<InputState> senses() {
     return work.cues().map(CueTable::senses).orElse(List.of());
   }
 
   /** Returns whether any of them is a voltage. */
   public static boolean measures(FirmwareWork work) {
     return new InputPins(work)
-        .senses().stream().anyMatch(sense -> sense.sort() == Sense.Sort.ANALOGUE);
+        .senses().stream().anyMatch(sense -> sense.sort() == InputState.Sort.ANALOGUE);
   }
 
   private boolean portable() {
@@ -82,15 +82,15 @@ public record InputPins(FirmwareWork work) {
     StringBuilder cases = new StringBuilder();
     int pad = 0;
     for (int s = 0; s < senses().size(); s++) {
-      Sense sense = senses().get(s);
-      if (sense.wired() == Sense.Wired.TOUCH) {
+      InputState sense = senses().get(s);
+      if (sense.wired() == InputState.Wired.TOUCH) {
         cases.append(
             phrase(
                 "    case %d:\n      return touched(%s, pad_rest[%d]);\n",
                 s, filled(sense), pad++));
         continue;
       }
-      if (sense.sort() == Sense.Sort.SERIAL) {
+      if (sense.sort() == InputState.Sort.SERIAL) {
         continue;
       }
       cases.append(phrase("    case %d:\n      return %s;\n", s, reading(sense, s)));
@@ -130,8 +130,8 @@ public record InputPins(FirmwareWork work) {
   private String grids() {
     StringBuilder text = new StringBuilder();
     for (int s = 0; s < senses().size(); s++) {
-      Sense sense = senses().get(s);
-      if (sense.wired() == Sense.Wired.CROSSED) {
+      InputState sense = senses().get(s);
+      if (sense.wired() == InputState.Wired.CROSSED) {
         String row = sense.pins().get(0);
         text.append(
             placed("grid_in.c", s)
@@ -163,14 +163,14 @@ public record InputPins(FirmwareWork work) {
     return s;
   }
 
-  private String filled(Sense sense) {
+  private String filled(InputState sense) {
     String pin = sense.pins().get(0);
     return portable()
         ? phrase("filled(%s)", pin.substring(1))
         : phrase("filled(&PORT%c, 1 << %c)", pin.charAt(0), pin.charAt(1));
   }
 
-  private String reading(Sense sense, int number) {
+  private String reading(InputState sense, int number) {
     return switch (sense.sort()) {
       case SERIAL -> throw new IllegalArgumentException(sense.name());
       case ON_OFF -> onOff(sense, number);
@@ -183,7 +183,7 @@ public record InputPins(FirmwareWork work) {
     };
   }
 
-  private String onOff(Sense sense, int number) {
+  private String onOff(InputState sense, int number) {
     return switch (sense.wired()) {
       case LOW -> "!" + high(sense.pins().get(0));
       case CROSSED -> phrase("crossed%d()", number);
@@ -213,26 +213,26 @@ public record InputPins(FirmwareWork work) {
   public String start() {
     StringBuilder text = new StringBuilder();
     int pad = 0;
-    for (Sense sense : senses()) {
-      if (sense.wired() == Sense.Wired.TOUCH) {
+    for (InputState sense : senses()) {
+      if (sense.wired() == InputState.Wired.TOUCH) {
         text.append(phrase("  pad_rest[%d] = %s;\n", pad++, filled(sense)));
         continue;
       }
-      if (sense.sort() == Sense.Sort.SERIAL) {
+      if (sense.sort() == InputState.Sort.SERIAL) {
         text.append(port());
         continue;
       }
-      if (sense.wired() == Sense.Wired.REGISTER) {
+      if (sense.wired() == InputState.Wired.REGISTER) {
         text.append(first(sense.name()) == senses().indexOf(sense) ? chain(sense) : "");
         continue;
       }
-      if (sense.wired() == Sense.Wired.CROSSED) {
+      if (sense.wired() == InputState.Wired.CROSSED) {
         String column = sense.pins().get(1);
         text.append(portable() ? listen(sense.pins().get(0), false, sense) : "");
         text.append(portable() ? listen(column, true, sense) : pullUp(column));
         continue;
       }
-      boolean up = sense.wired() == Sense.Wired.LOW || sense.sort() == Sense.Sort.ROTARY;
+      boolean up = sense.wired() == InputState.Wired.LOW || sense.sort() == InputState.Sort.ROTARY;
       for (String pin : sense.pins()) {
         text.append(portable() ? listen(pin, up, sense) : up ? pullUp(pin) : "");
       }
@@ -253,7 +253,7 @@ public record InputPins(FirmwareWork work) {
   }
 
   /** Clock low, load high, clock enable low: nothing moves until it is asked. */
-  private String chain(Sense sense) {
+  private String chain(InputState sense) {
     List<String> pins = sense.pins();
     return (portable() ? listen(pins.get(0), false, sense) : "")
         + "  "
@@ -275,8 +275,8 @@ public record InputPins(FirmwareWork work) {
             rate.divider());
   }
 
-  private static String listen(String pin, boolean up, Sense sense) {
-    return sense.sort() == Sense.Sort.ANALOGUE
+  private static String listen(String pin, boolean up, InputState sense) {
+    return sense.sort() == InputState.Sort.ANALOGUE
         ? ""
         : phrase("  pin_listen(%s, %d);\n", pin.substring(1), up ? 1 : 0);
   }

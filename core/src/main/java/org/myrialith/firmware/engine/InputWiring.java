@@ -4,8 +4,8 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import org.myrialith.cue.Variable;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.KeptRecord;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.cue.table.Value;
 import org.myrialith.finding.Quantity;
 import org.myrialith.firmware.player.FirmwareWork;
@@ -46,7 +46,7 @@ public final class InputWiring {
         record.writes());
   }
 
-  private static String one(FirmwareWork work, Sense sense) {
+  private static String one(FirmwareWork work, InputState sense) {
     String pin = String.join(" and ", sense.pins());
     return switch (sense.sort()) {
       case ANALOGUE ->

@@ -12,7 +12,7 @@ import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.output.BitMap;
+import org.myrialith.circuit.output.OutputMap;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.formats.SpreadsheetText;
@@ -63,7 +63,7 @@ public record BitMapFile(List<? extends CircuitPlan> circuits) {
     StringBuilder text = new StringBuilder();
     try (CSVPrinter printer = new CSVPrinter(text, CSV)) {
       for (SwitchedPlan plan : switched()) {
-        BitMap map = plan.map();
+        OutputMap map = plan.map();
         for (int c = 0; c < map.channels().size(); c++) {
           SwitchedChannel channel = map.channels().get(c);
           printer.printRecord(

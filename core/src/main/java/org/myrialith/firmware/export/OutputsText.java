@@ -4,16 +4,16 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.myrialith.circuit.electrical.ByTurns;
-import org.myrialith.circuit.electrical.ConstantCurrent;
-import org.myrialith.circuit.electrical.KeptByTurns;
+import org.myrialith.circuit.electrical.ConstantCurrentSink;
+import org.myrialith.circuit.electrical.DriverChipLoad;
+import org.myrialith.circuit.electrical.MultiplexedLoad;
+import org.myrialith.circuit.electrical.MultiplexedSink;
 import org.myrialith.circuit.electrical.OutputLoad;
-import org.myrialith.circuit.electrical.ScannedCurrent;
 import org.myrialith.circuit.electrical.SeriesResistor;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.ScannedPlan;
-import org.myrialith.circuit.output.BitMap;
+import org.myrialith.circuit.output.OutputMap;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.finding.Quantity;
@@ -26,11 +26,11 @@ public record OutputsText(SwitchedPlan plan) {
     for (OutputLoad load : plan.switching().loads()) {
       out.append(phrase("  %d. Each %s: %s.\n", step++, load.title(), path(load)));
     }
-    if (plan.hookup().through() != Through.NONE) {
+    if (plan.hookup().through() != SwitchType.NONE) {
       out.append(phrase("  %d. Each output: %s.\n", step++, behind()));
     }
     out.append(phrase("  %d. What hangs on which output:\n", step++));
-    BitMap map = plan.map();
+    OutputMap map = plan.map();
     int[] byOutput = map.byOutput();
     for (int chip = 0; chip < map.chips(); chip++) {
       List<String> each = new ArrayList<>();
@@ -58,11 +58,11 @@ public record OutputsText(SwitchedPlan plan) {
         plan.hookup().ownRail()
             ? phrase("plus of its rail of %s", Quantity.text(plan.hookup().railVolts(), "V"))
             : "plus of " + plan.brief().lightsNode();
-    String switched = plan.hookup().through() == Through.NONE ? "its output" : "its switch";
-    if (load.path() instanceof ScannedCurrent) {
+    String switched = plan.hookup().through() == SwitchType.NONE ? "its output" : "its switch";
+    if (load.path() instanceof DriverChipLoad) {
       return "between the two lines of its output, without a resistor";
     }
-    if (load.path() instanceof ConstantCurrent kept) {
+    if (load.path() instanceof ConstantCurrentSink kept) {
       return phrase(
           "anode to %s, cathode to its output; the setting resistor of each chip is %s ohm",
           plus, Quantity.number(kept.settingOhms()));
@@ -91,13 +91,13 @@ public record OutputsText(SwitchedPlan plan) {
     boolean turns = plan.circuit().rowSwitch().turns();
     String row = turns ? "its row" : feeds ? plus : "ground";
     String ends = feeds ? "anode to %s, cathode to %s" : "cathode to %s, anode to %s";
-    if (load.path() instanceof KeptByTurns kept) {
+    if (load.path() instanceof MultiplexedSink kept) {
       return phrase(ends, row, "its output")
           + phrase(
               "; the setting resistor of each chip is %s ohm",
               Quantity.number(kept.kept().settingOhms()));
     }
-    if (!(load.path() instanceof ByTurns lit)) {
+    if (!(load.path() instanceof MultiplexedLoad lit)) {
       return phrase(ends, row, "its output");
     }
     String part =
@@ -117,7 +117,7 @@ public record OutputsText(SwitchedPlan plan) {
 
   /** What stands behind an output. */
   private String behind() {
-    Through through = plan.hookup().through();
+    SwitchType through = plan.hookup().through();
     double carries =
         plan.switching().loads().stream().mapToDouble(OutputLoad::amps).max().orElse(0);
     double volts = plan.brief().logicVolts();

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.myrialith.circuit.output.BitMap;
+import org.myrialith.circuit.output.OutputMap;
 
 /** Where a driver finds the level of each output in the player's buffer: a table in C. */
 public final class LevelPlaces {
@@ -20,7 +20,7 @@ public final class LevelPlaces {
    *
    * @param lastFirst whether the last output of the farthest chip comes first
    */
-  public static String rows(BitMap map, boolean lastFirst) {
+  public static String rows(OutputMap map, boolean lastFirst) {
     List<Integer> places = new ArrayList<>();
     for (int channel : map.byOutput()) {
       places.add(channel < 0 ? NOWHERE : 2 * channel);

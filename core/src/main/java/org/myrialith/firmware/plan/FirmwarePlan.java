@@ -1,6 +1,6 @@
 package org.myrialith.firmware.plan;
 
-import static org.myrialith.finding.Reckoning.given;
+import static org.myrialith.finding.Calculation.given;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -10,9 +10,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -35,14 +35,14 @@ import org.myrialith.firmware.pack.Packing;
 import org.myrialith.firmware.pack.PackingChoice;
 import org.myrialith.firmware.pack.Savings;
 import org.myrialith.firmware.player.FirmwareWork;
+import org.myrialith.firmware.player.FrameTiming;
 import org.myrialith.firmware.player.FramesHeader;
-import org.myrialith.firmware.player.PlayTime;
 import org.myrialith.firmware.player.PlayerCode;
 import org.myrialith.firmware.player.StreamTables;
 import org.myrialith.firmware.target.CodeBill;
 import org.myrialith.firmware.target.Dialect;
 import org.myrialith.firmware.target.SourceText;
-import org.myrialith.frames.Holds;
+import org.myrialith.frames.HoldCheck;
 import org.myrialith.parts.Controller;
 
 /**
@@ -60,7 +60,7 @@ public record FirmwarePlan(
     PackedClips packed,
     Map<Packing, Integer> packings,
     int tableBytes,
-    Holds holds)
+    HoldCheck holds)
     implements StepPlan {
   /**
    * RAM left to the stack: the deepest call chain of the player takes less (measured in
@@ -108,7 +108,7 @@ public record FirmwarePlan(
   /** With the time of its frames left out. */
   private static FirmwarePlan sized(
       FirmwareWork work, PackedClips packed, Map<Packing, Integer> sizes) {
-    Holds unknown = new Holds(0, 0, 0, List.of());
+    HoldCheck unknown = new HoldCheck(0, 0, 0, List.of());
     return new FirmwarePlan(work, packed, sizes, tableBytes(work, packed), unknown);
   }
 
@@ -117,10 +117,10 @@ public record FirmwarePlan(
   }
 
   private FirmwarePlan timed() {
-    Holds holds =
+    HoldCheck holds =
         work.cues().isPresent()
             ? new CueTime(work, packed).holds()
-            : new PlayTime(work, packed).holds();
+            : new FrameTiming(work, packed).holds();
     return new FirmwarePlan(work, packed, packings, tableBytes, holds);
   }
 
@@ -275,8 +275,8 @@ public record FirmwarePlan(
     return ramBytes() + stackBytes();
   }
 
-  Reckoning flash() {
-    return new Reckoning(
+  Calculation flash() {
+    return new Calculation(
         "flash",
         "Flash, estimated",
         flashBytes(),
@@ -289,12 +289,12 @@ public record FirmwarePlan(
         Source.partClass("program size read from builds of this player"));
   }
 
-  Reckoning ram() {
+  Calculation ram() {
     return work.cues().isPresent() ? ramOfCues() : ramOfShow();
   }
 
-  private Reckoning ramOfCues() {
-    return new Reckoning(
+  private Calculation ramOfCues() {
+    return new Calculation(
         "ram",
         "RAM, estimated",
         ramWithStackBytes(),
@@ -311,8 +311,8 @@ public record FirmwarePlan(
         Source.ARITHMETIC);
   }
 
-  private Reckoning ramOfShow() {
-    return new Reckoning(
+  private Calculation ramOfShow() {
+    return new Calculation(
         "ram",
         "RAM, estimated",
         ramWithStackBytes(),
@@ -330,8 +330,8 @@ public record FirmwarePlan(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    List<Reckoning> numbers = new ArrayList<>(List.of(flash(), ram()));
+  public List<Calculation> calculations() {
+    List<Calculation> numbers = new ArrayList<>(List.of(flash(), ram()));
     numbers.addAll(holds.working());
     if (!work.programs().isEmpty()) {
       numbers.add(effectsTaken());
@@ -339,17 +339,17 @@ public record FirmwarePlan(
     packings.forEach(
         (packing, bytes) ->
             numbers.add(
-                new Reckoning(
+                new Calculation(
                     "packed-" + packing.name().toLowerCase(Locale.ROOT),
                     "Frames packed " + (packing == Packing.RAW ? "raw" : "by " + packing.title()),
                     bytes,
                     "bytes",
                     work.dims()
-                        ? Reckoning.FOUND_BY
+                        ? Calculation.FOUND_BY
                             + "packing: "
                             + formula(packing)
                             + (work.switches() ? "; on or off: a bit a channel" : "")
-                        : Reckoning.FOUND_BY
+                        : Calculation.FOUND_BY
                             + "packing: a bit for each channel that is on or off, each different frame once",
                     List.of(given("different frames", work.differentFrames(), "")),
                     Source.ARITHMETIC)));
@@ -360,8 +360,8 @@ public record FirmwarePlan(
   }
 
   /** Clips that part between ways to pack them. */
-  private Reckoning parted() {
-    return new Reckoning(
+  private Calculation parted() {
+    return new Calculation(
         "packed-by-clip",
         "Frames packed, each clip the way that suits it",
         packed.bytes(),
@@ -378,9 +378,9 @@ public record FirmwarePlan(
     return (int) work.programs().stream().map(program -> program.clip().id()).distinct().count();
   }
 
-  private Reckoning effectsTaken() {
+  private Calculation effectsTaken() {
     int tables = new FramesHeader(work, packed).effects().map(EffectTables::tableBytes).orElse(0);
-    return new Reckoning(
+    return new Calculation(
         "effects",
         "Effects that are worked out",
         effectBytes() + tables,

@@ -2,8 +2,8 @@ package org.myrialith.firmware.plan;
 
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -42,7 +42,7 @@ public record FirmwareStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
-    return plan.map(FirmwarePlan::reckonings).orElse(List.of());
+  public List<Calculation> calculations() {
+    return plan.map(FirmwarePlan::calculations).orElse(List.of());
   }
 }

@@ -7,10 +7,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -58,7 +58,7 @@ record MemoryFindings(FirmwarePlan plan) {
     }
   }
 
-  private Finding fits(Takes memory, Reckoning number, String advice, List<Remedy> remedies) {
+  private Finding fits(Takes memory, Calculation number, String advice, List<Remedy> remedies) {
     Finding finding =
         Finding.of(
                 Step.FIRMWARE,

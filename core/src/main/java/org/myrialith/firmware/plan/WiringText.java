@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Section;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
@@ -170,7 +170,7 @@ public record WiringText(
     return line instanceof SwitchedPlan
         ? "channel after channel as listed in bitmap.csv"
         : line.stretches().get(0).shows().stream()
-            .map(Stretch.Shows::name)
+            .map(ChannelRange.Shows::name)
             .collect(Collectors.joining(", "));
   }
 
@@ -298,7 +298,7 @@ public record WiringText(
       return new OutputsText(switched).write(out, step);
     }
     String from = line.wiring().size() > 1 ? "the resistors" : "the resistor";
-    for (Section section : line.plan().sections()) {
+    for (FixtureRange section : line.plan().sections()) {
       Fixture fixture = section.fixture();
       out.append("  ")
           .append(step++)
@@ -322,7 +322,7 @@ public record WiringText(
   }
 
   /** Where a run of a fixture begins and ends; the wire to what is before and after it is cut. */
-  private static void ends(StringBuilder out, Section section) {
+  private static void ends(StringBuilder out, FixtureRange section) {
     out.append("       ")
         .append(section.count() == 1 ? "1 pixel" : section.count() + " pixels")
         .append(", data enters at ")

@@ -24,7 +24,7 @@ import org.myrialith.firmware.pack.UnpackTime;
 import org.myrialith.firmware.scan.ScanDriver;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Sent;
+import org.myrialith.frames.TransmittedFrames;
 import org.myrialith.parts.Controller;
 
 /**
@@ -33,9 +33,9 @@ import org.myrialith.parts.Controller;
  * @param sent what goes down the wires: of the show, or of the scene that is on the easel
  * @param cues what is shown when, in place of the show
  */
-public record FirmwareWork(Controller controller, Sent sent, Optional<CueTable> cues) {
+public record FirmwareWork(Controller controller, TransmittedFrames sent, Optional<CueTable> cues) {
   /** A show that plays over and over. */
-  public FirmwareWork(Controller controller, Sent sent) {
+  public FirmwareWork(Controller controller, TransmittedFrames sent) {
     this(controller, sent, Optional.empty());
   }
 

@@ -105,7 +105,8 @@ public record ClipEdits(Clip clip) {
         Picture dark = Picture.dark(picture.columns(), picture.rows());
         frames.set(
             i,
-            new Frame(Seeing.each(picture, dark, 1 - percent / 100), frames.get(i).holdMillis()));
+            new Frame(
+                PerceivedShade.each(picture, dark, 1 - percent / 100), frames.get(i).holdMillis()));
       }
     }
     return clip.withFrames(frames);
@@ -134,7 +135,7 @@ public record ClipEdits(Clip clip) {
     frames.remove(frame);
     for (int step = 0; step < parts; step++) {
       int hold = from.holdMillis() * (step + 1) / parts - from.holdMillis() * step / parts;
-      Picture picture = Seeing.each(from.picture(), to.picture(), (double) step / parts);
+      Picture picture = PerceivedShade.each(from.picture(), to.picture(), (double) step / parts);
       frames.add(frame + step, new Frame(picture, hold));
     }
     return clip.withFrames(frames);

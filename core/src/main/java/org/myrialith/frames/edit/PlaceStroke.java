@@ -226,7 +226,7 @@ public record PlaceStroke(
     double way = first() == last() ? 1 : way(lights, light);
     int blended = 0;
     for (int shift = 16; shift >= 0; shift -= 8) {
-      blended |= Seeing.between(from >> shift & 255, colour >> shift & 255, way) << shift;
+      blended |= PerceivedShade.between(from >> shift & 255, colour >> shift & 255, way) << shift;
     }
     return blended;
   }

@@ -330,7 +330,7 @@ public record Stroke(
       double way = length == 0 ? 1 : Math.max(0, Math.min(1, (x * dx + y * dy) / length));
       for (int shift = 16, channel = 0; shift >= 0; shift -= 8, channel++) {
         rgb[3 * cell + channel] =
-            (byte) Seeing.between(from >> shift & 255, colour >> shift & 255, way);
+            (byte) PerceivedShade.between(from >> shift & 255, colour >> shift & 255, way);
       }
     }
     return Picture.of(picture.columns(), picture.rows(), rgb);

@@ -42,7 +42,7 @@ public final class CellTable {
   }
 
   /** Returns its frames. */
-  public static Shots of(byte[] file) {
+  public static FrameGrid of(byte[] file) {
     return sink -> read(text(file, file.length).split("\r?\n"), sink);
   }
 

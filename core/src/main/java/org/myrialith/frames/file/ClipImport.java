@@ -35,7 +35,7 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
    * @throws ImageRefused if the file can't be taken
    */
   public static ClipImport read(byte[] file, Fit fit, int columns, int rows) throws ImageRefused {
-    return read(Shots.ofImage(file, Shots.Cut.NONE), fit, columns, rows);
+    return read(FrameGrid.ofImage(file, FrameGrid.Cut.NONE), fit, columns, rows);
   }
 
   /**
@@ -43,7 +43,8 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
    *
    * @throws ImageRefused if they can't be taken
    */
-  public static ClipImport read(Shots shots, Fit fit, int columns, int rows) throws ImageRefused {
+  public static ClipImport read(FrameGrid shots, Fit fit, int columns, int rows)
+      throws ImageRefused {
     List<Frame> frames = new ArrayList<>();
     int[] changed = new int[2];
     ImageFile.Found found =

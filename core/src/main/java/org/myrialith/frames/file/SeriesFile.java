@@ -56,12 +56,12 @@ public final class SeriesFile {
   }
 
   /** Returns what is in an archive. */
-  public static Shots of(byte[] zip) {
+  public static FrameGrid of(byte[] zip) {
     return sink -> read(entries(zip), sink);
   }
 
   /** Returns files that were chosen together, by their names. */
-  public static Shots of(Map<String, byte[]> files) {
+  public static FrameGrid of(Map<String, byte[]> files) {
     return sink -> read(files, sink);
   }
 

@@ -1,22 +1,22 @@
 package org.myrialith.frames.flash;
 
-import static org.myrialith.finding.Reckoning.given;
+import static org.myrialith.finding.Calculation.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.colour.Levels;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Source;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Limiter;
-import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.TransmittedFrames;
 import org.myrialith.parts.Tint;
 
 /**
@@ -79,16 +79,17 @@ public record FlashCheck(double general, double red) {
   private record Turn(int frame, int factor, long startMillis) {}
 
   /** Returns the numbers that a judgement rests on. */
-  public List<Reckoning> reckonings(String key, SeenFrom from) {
+  public List<Calculation> calculations(String key, ViewingDistance from) {
     return List.of(
-        reckoning(key, "General flashes together", general, from),
-        reckoning(key + "-red", "Red flashes together", red, from));
+        calculation(key, "General flashes together", general, from),
+        calculation(key + "-red", "Red flashes together", red, from));
   }
 
-  private static Reckoning reckoning(String key, String name, double share, SeenFrom from) {
+  private static Calculation calculation(
+      String key, String name, double share, ViewingDistance from) {
     double metres = from.distanceMm() / 1000;
     double area = share * FlashingArea.FIELD_STERADIAN * metres * metres;
-    return new Reckoning(
+    return new Calculation(
         key,
         name,
         share * 100,
@@ -114,13 +115,13 @@ public record FlashCheck(double general, double red) {
   public static double brightest(List<ClipLevels> clips) {
     double most = 0;
     for (ClipLevels clip : clips) {
-      most = Math.max(most, new Row(clip, SeenFrom.NEAR).brightest());
+      most = Math.max(most, new Row(clip, ViewingDistance.NEAR).brightest());
     }
     return most;
   }
 
   /** Checks a clip by itself, as it repeats, without a limiter. */
-  public static FlashCheck of(ClipLevels clip, SeenFrom from) {
+  public static FlashCheck of(ClipLevels clip, ViewingDistance from) {
     Row row = new Row(clip, from);
     repeat(row, clip.clip(), 0);
     return row.judged();
@@ -134,7 +135,7 @@ public record FlashCheck(double general, double red) {
    * @param starts from when on each is seen (ms)
    */
   public static FlashCheck of(
-      ClipLevels like, List<Levels> seen, List<Integer> starts, SeenFrom from) {
+      ClipLevels like, List<Levels> seen, List<Integer> starts, ViewingDistance from) {
     Row row =
         new Row(
             new ClipLevels(
@@ -159,7 +160,7 @@ public record FlashCheck(double general, double red) {
    *
    * @param clip position among the clips of the show
    */
-  public static FlashCheck of(Sent sent, int clip, SeenFrom from) {
+  public static FlashCheck of(TransmittedFrames sent, int clip, ViewingDistance from) {
     ClipLevels levels = sent.clips().get(clip);
     if (sent.limiter().isEmpty() || !sent.show().whole()) {
       return ofRepeating(sent.show(), levels, from);
@@ -185,7 +186,7 @@ public record FlashCheck(double general, double red) {
   }
 
   /** Without a limiter the clip repeats, but for the seam where the show starts again. */
-  private static FlashCheck ofRepeating(Show show, ClipLevels levels, SeenFrom from) {
+  private static FlashCheck ofRepeating(Show show, ClipLevels levels, ViewingDistance from) {
     Row repeating = new Row(levels, from);
     repeat(repeating, levels.clip(), 0);
     FlashCheck within = repeating.judged();
@@ -229,13 +230,14 @@ public record FlashCheck(double general, double red) {
     private final Tint[] tints;
 
     private final double full;
-    private final SeenFrom from;
+    private final ViewingDistance from;
 
-    Row(ClipLevels clip, SeenFrom from) {
+    Row(ClipLevels clip, ViewingDistance from) {
       this.clip = clip;
       this.from = from;
       this.channels = clip.stretch().channelsPerUnit();
-      this.tints = clip.stretch().shows().stream().map(Stretch.Shows::tint).toArray(Tint[]::new);
+      this.tints =
+          clip.stretch().shows().stream().map(ChannelRange.Shows::tint).toArray(Tint[]::new);
       this.full = clip.plan().fullLevel();
     }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.layout.Position;
 
 /**
@@ -25,7 +25,7 @@ record FlashingArea(double each, double fieldMm2, List<int[]> windows) {
   /** So wide is a field of 10 degrees, of the distance: twice the tangent of 5 degrees. */
   private static final double FIELD_WIDTH = 2 * Math.tan(Math.toRadians(5));
 
-  static FlashingArea of(Stretch stretch, double distanceMm) {
+  static FlashingArea of(ChannelRange stretch, double distanceMm) {
     int units = stretch.units();
     double[] x = new double[units];
     double[] y = new double[units];
@@ -50,7 +50,7 @@ record FlashingArea(double each, double fieldMm2, List<int[]> windows) {
   }
 
   /** The square of the usual distance to the next emitter, for each emitter of a unit. */
-  private static double area(Stretch stretch, int emitters) {
+  private static double area(ChannelRange stretch, int emitters) {
     double[] apart =
         IntStream.range(1, emitters)
             .mapToDouble(

@@ -9,19 +9,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Holds;
+import org.myrialith.frames.HoldCheck;
 import org.myrialith.frames.Programme;
-import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.TransmittedFrames;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.Layout;
 import org.myrialith.text.Caption;
@@ -41,8 +41,8 @@ public record FramesStep(
     Programme programme,
     Show show,
     Map<String, FlashCheck> flashes,
-    SeenFrom from,
-    Optional<Holds> holds,
+    ViewingDistance from,
+    Optional<HoldCheck> holds,
     Set<String> valued,
     Set<String> groupless,
     Set<String> edited)
@@ -58,7 +58,8 @@ public record FramesStep(
    * @param resting clips whose fixtures are in no circuit, judged by themselves
    * @param from where they are seen from
    */
-  public static Map<String, FlashCheck> check(Sent sent, List<ClipLevels> resting, SeenFrom from) {
+  public static Map<String, FlashCheck> check(
+      TransmittedFrames sent, List<ClipLevels> resting, ViewingDistance from) {
     Map<String, FlashCheck> all = new LinkedHashMap<>();
     Map<String, Map<ClipLevels, FlashCheck>> runs = new LinkedHashMap<>();
     for (int c = 0; c < sent.clips().size(); c++) {
@@ -151,7 +152,7 @@ public record FramesStep(
     return List.copyOf(all);
   }
 
-  private Finding tooShort(Holds holds) {
+  private Finding tooShort(HoldCheck holds) {
     return Finding.of(
             Step.FRAMES,
             "hold-too-short",
@@ -163,7 +164,7 @@ public record FramesStep(
                 Quantity.text(holds.worstSeconds(), "s"),
                 Quantity.text(holds.worstHoldMillis() / 1000.0, "s")))
         .advising("Hold those frames longer, or line up the frames of the clips.")
-        .restingOn(holds.working().toArray(Reckoning[]::new));
+        .restingOn(holds.working().toArray(Calculation[]::new));
   }
 
   private Finding flashing(Clip clip, FlashCheck check) {
@@ -175,7 +176,7 @@ public record FramesStep(
                 "%s flashes more than three times in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures; it does not start by itself here.",
                 clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
         .advising("Hold its frames longer, or soften the changes of brightness and of red.")
-        .restingOn(check.reckonings("flashing-" + clip.id(), from).toArray(Reckoning[]::new));
+        .restingOn(check.calculations("flashing-" + clip.id(), from).toArray(Calculation[]::new));
   }
 
   private static Finding striped(Clip clip, StripePattern stripes) {
@@ -192,7 +193,7 @@ public record FramesStep(
                 stripes.reverses() ? ", reversing in the next frame" : "",
                 Quantity.text(stripes.allowed() * 100, "%")))
         .advising("Use fewer, broader stripes, less contrast, or a smaller area.")
-        .restingOn(stripes.reckoning("stripes-" + clip.id()));
+        .restingOn(stripes.calculation("stripes-" + clip.id()));
   }
 
   /** A text that its fixture is too small for. */
@@ -212,17 +213,17 @@ public record FramesStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     if (show.clips().isEmpty()) {
       return List.of();
     }
-    List<Reckoning.Given> lengths =
+    List<Calculation.Given> lengths =
         show.clips().stream()
             .distinct()
-            .map(c -> Reckoning.given(c.name(), c.lengthMillis() / 1000.0, "s"))
+            .map(c -> Calculation.given(c.name(), c.lengthMillis() / 1000.0, "s"))
             .toList();
     return List.of(
-        new Reckoning(
+        new Calculation(
             "show-length",
             "Length of the show",
             show.lengthMillis() / 1000.0,
@@ -230,12 +231,12 @@ public record FramesStep(
             "largest of all values; shorter clips repeat until the longest ends",
             lengths,
             Source.ARITHMETIC),
-        new Reckoning(
+        new Calculation(
             "moments",
             show.whole() ? "Moments" : "Moments, counted as far as",
             show.count(),
             "moments",
-            Reckoning.FOUND_BY + "counting the instants at which any clip changes",
+            Calculation.FOUND_BY + "counting the instants at which any clip changes",
             lengths,
             Source.ARITHMETIC));
   }

@@ -1,13 +1,13 @@
 package org.myrialith.frames.flash;
 
-import static org.myrialith.finding.Reckoning.given;
+import static org.myrialith.finding.Calculation.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.myrialith.colour.Transfer;
-import org.myrialith.finding.Reckoning;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Source;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -91,13 +91,13 @@ public record StripePattern(int frame, int pairs, double share, boolean reverses
   }
 
   /** Returns the number that a judgement rests on. */
-  Reckoning reckoning(String key) {
-    return new Reckoning(
+  Calculation calculation(String key) {
+    return new Calculation(
         key,
         "Striped area",
         100 * share,
         "% of the picture",
-        Reckoning.FOUND_BY + "following light and dark along all rows and columns",
+        Calculation.FOUND_BY + "following light and dark along all rows and columns",
         List.of(
             given("frame", frame + 1, ""),
             given("pairs of stripes", pairs, ""),

@@ -3,7 +3,7 @@ package org.myrialith.gadget.edit;
 import java.util.Arrays;
 import java.util.Optional;
 import org.myrialith.circuit.CircuitPins;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.finding.Change;
 import org.myrialith.frames.Frame;
@@ -96,13 +96,15 @@ public record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
   @Override
   public Gadget put(Change.PutInCircuit change) {
     return gadget.with(
-        gadget.circuits().withAtEnd(Run.of(change.fixture()), change.circuit(), gadget.layout()));
+        gadget
+            .circuits()
+            .withAtEnd(FixtureRun.of(change.fixture()), change.circuit(), gadget.layout()));
   }
 
   @Override
   public Gadget drive(Change.DriveByItsOwn change) {
     return CircuitKinds.start(change.start())
-        .filter(start -> gadget.fixture(Run.of(change.fixture()).fixture()).isPresent())
+        .filter(start -> gadget.fixture(FixtureRun.of(change.fixture()).fixture()).isPresent())
         .map(start -> gadget.with(start, change.fixture()))
         .orElse(gadget);
   }

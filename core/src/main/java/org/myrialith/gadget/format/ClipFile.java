@@ -13,7 +13,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.Picture;
 import org.myrialith.frames.Programme;
-import org.myrialith.frames.file.Shots;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.schema.Description;
 import org.myrialith.schema.Reading;
@@ -118,7 +118,7 @@ public record ClipFile(Clip clip, Optional<Recipe> recipe, Optional<Caption> cap
   }
 
   /** Returns its frames as pictures. */
-  public Shots shots() {
+  public FrameGrid shots() {
     return sink -> {
       for (Frame frame : clip.frames()) {
         if (!sink.take(raster(frame.picture()), frame.holdMillis())) {

@@ -1,8 +1,8 @@
 package org.myrialith.gadget.format;
 
 import org.myrialith.frames.file.CellTable;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.frames.file.SeriesFile;
-import org.myrialith.frames.file.Shots;
 
 /** Files that clips are made of, told apart by what is in them, never by their names. */
 public final class ClipSource {
@@ -20,13 +20,13 @@ public final class ClipSource {
    * @param cut how a still is cut into frames
    * @throws org.myrialith.finding.InputException if it is a clip with errors
    */
-  public static Shots of(byte[] file, Shots.Cut cut) {
+  public static FrameGrid of(byte[] file, FrameGrid.Cut cut) {
     if (ClipFile.is(file)) {
       return ClipFile.read(file).shots();
     }
     if (CellTable.is(file)) {
       return CellTable.of(file);
     }
-    return SeriesFile.is(file) ? SeriesFile.of(file) : Shots.ofImage(file, cut);
+    return SeriesFile.is(file) ? SeriesFile.of(file) : FrameGrid.ofImage(file, cut);
   }
 }

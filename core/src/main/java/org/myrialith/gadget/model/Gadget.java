@@ -17,7 +17,7 @@ import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitPins;
 import org.myrialith.circuit.CircuitStart;
 import org.myrialith.circuit.Circuits;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
@@ -299,7 +299,7 @@ public record Gadget(
             ? circuits
             : circuits
                 .fitting(grown.emitterOf(fixture).kind())
-                .map(c -> circuits.withAtEnd(Run.all(fixture.id()), c.id(), grown))
+                .map(c -> circuits.withAtEnd(FixtureRun.all(fixture.id()), c.id(), grown))
                 .orElse(circuits);
     UnaryOperator<Clip> fit = c -> c.fixture().equals(fixture.id()) ? fitted(c, fixture) : c;
     List<Clip> fitted = programme.clips().stream().map(fit).toList();
@@ -351,7 +351,7 @@ public record Gadget(
   /** Returns the gadget with a circuit to begin with, and a fixture, or a run, moved to it. */
   public Gadget with(CircuitStart start, String fixture) {
     String id = freeId("c");
-    Circuits left = circuits.without(Run.of(fixture), layout);
+    Circuits left = circuits.without(FixtureRun.of(fixture), layout);
     Circuit fresh = start.beside(left, brief.controller(), id, layout, List.of(fixture));
     return with(left.with(fresh)).withPins(id);
   }
@@ -361,7 +361,7 @@ public record Gadget(
    * Circuits that drove nothing else go.
    */
   public Gadget drivenBy(CircuitStart start, List<String> fixtures, String why) {
-    Circuits left = circuits.clearedOf(fixtures.stream().map(Run::of).toList(), layout);
+    Circuits left = circuits.clearedOf(fixtures.stream().map(FixtureRun::of).toList(), layout);
     Gadget cleared = with(left);
     String id = cleared.freeId("c");
     Circuit fresh = start.beside(left, brief.controller(), id, layout, fixtures);

@@ -6,9 +6,9 @@ import java.util.function.BiFunction;
 import org.myrialith.cue.Scene;
 import org.myrialith.effects.Progress;
 import org.myrialith.effects.Recipe;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.frames.Programme;
 import org.myrialith.layout.Fixture;
 import org.myrialith.text.Caption;
@@ -110,7 +110,7 @@ public record MissingClips(Gadget gadget) {
 
   private List<Frame> frames(Caption caption) {
     Fixture on = gadget.fixture(caption.fixture()).orElseThrow();
-    return Baking.frames(
+    return FrameSource.frames(
         CaptionPlan.of(caption, gadget.programme().fonts(), on.seenColumns(), on.seenRows()));
   }
 }

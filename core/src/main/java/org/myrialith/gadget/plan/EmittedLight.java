@@ -3,8 +3,8 @@ package org.myrialith.gadget.plan;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Stretch;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.layout.Fixture;
@@ -31,7 +31,7 @@ final class EmittedLight {
     }
     for (int c = 0; c < levels.size(); c++) {
       CircuitPlan driver = plan.wiring().plans().get(c);
-      for (Stretch stretch : driver.stretches()) {
+      for (ChannelRange stretch : driver.stretches()) {
         int at = 3 * firsts.get(stretch.fixture().id());
         light(rgb, at, levels.get(c), driver.fullLevel(), stretch);
       }
@@ -39,7 +39,7 @@ final class EmittedLight {
     return rgb;
   }
 
-  private static void light(byte[] rgb, int first, Levels levels, int full, Stretch stretch) {
+  private static void light(byte[] rgb, int first, Levels levels, int full, ChannelRange stretch) {
     int channels = stretch.channelsPerUnit();
     for (int emitter = 0; emitter < stretch.fixture().count(); emitter++) {
       int unit = stretch.unit(emitter);

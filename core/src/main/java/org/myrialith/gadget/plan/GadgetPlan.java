@@ -20,15 +20,15 @@ import org.myrialith.circuit.choice.CircuitsStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
-import org.myrialith.cue.plan.Crossings;
 import org.myrialith.cue.plan.CuePlan;
 import org.myrialith.cue.plan.CuesStep;
-import org.myrialith.cue.plan.HandTrial;
+import org.myrialith.cue.plan.InputTrial;
+import org.myrialith.cue.plan.SceneOverlap;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.Ticks;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
@@ -41,11 +41,11 @@ import org.myrialith.firmware.player.FirmwareWork;
 import org.myrialith.flicker.ScanStep;
 import org.myrialith.frames.ChipCurrents;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Sent;
 import org.myrialith.frames.Show;
+import org.myrialith.frames.TransmittedFrames;
 import org.myrialith.frames.flash.FlashCheck;
 import org.myrialith.frames.flash.FramesStep;
-import org.myrialith.frames.flash.SeenFrom;
+import org.myrialith.frames.flash.ViewingDistance;
 import org.myrialith.gadget.edit.AppliedChange;
 import org.myrialith.gadget.format.GadgetJson;
 import org.myrialith.gadget.model.Gadget;
@@ -77,7 +77,7 @@ public final class GadgetPlan {
   private final Lazy<List<Wiring.Spot>> spots;
   private final Lazy<List<ClipLevels>> levels;
   private final Lazy<Show> show;
-  private final Lazy<Sent> sent;
+  private final Lazy<TransmittedFrames> sent;
   private final Lazy<PowerPlan> power;
   private final Lazy<Optional<CuePlan>> cues;
   private final Lazy<Optional<FirmwarePlan>> firmware;
@@ -96,7 +96,8 @@ public final class GadgetPlan {
     this.levels = new Lazy<>(() -> laid().all());
     this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
     this.power = new Lazy<>(this::workPower);
-    this.sent = new Lazy<>(() -> new Sent(wiring(), show(), levels(), power().limiter()));
+    this.sent =
+        new Lazy<>(() -> new TransmittedFrames(wiring(), show(), levels(), power().limiter()));
     this.cues = new Lazy<>(this::workCues);
     this.firmware = new Lazy<>(this::workFirmware);
     this.frames = new Lazy<>(this::workFrames);
@@ -136,8 +137,8 @@ public final class GadgetPlan {
     return all;
   }
 
-  private LaidClips laid() {
-    return new LaidClips(gadget, layout(), wiring());
+  private WiredClips laid() {
+    return new WiredClips(gadget, layout(), wiring());
   }
 
   private PowerPlan workPower() {
@@ -181,17 +182,17 @@ public final class GadgetPlan {
   private CuesStep workCuesStep() {
     List<CuesStep.Draw> draws =
         cues()
-            .map(plan -> new SceneDraws(gadget, plan.table(), wiring().plans()).all())
+            .map(plan -> new SceneCurrents(gadget, plan.table(), wiring().plans()).all())
             .orElse(List.of());
-    Crossings crossings =
+    SceneOverlap crossings =
         cues()
-            .map(plan -> Crossings.of(plan.table(), power().darkAmps(), power().mostAmps()))
-            .orElse(Crossings.NONE);
+            .map(plan -> SceneOverlap.of(plan.table(), power().darkAmps(), power().mostAmps()))
+            .orElse(SceneOverlap.NONE);
     return new CuesStep(
         cues(),
         draws,
         crossings,
-        cueTable().map(t -> HandTrial.of(t, cues().orElseThrow(), power().darkAmps())),
+        cueTable().map(t -> InputTrial.of(t, cues().orElseThrow(), power().darkAmps())),
         gadget.brief().feeds().map(supply -> supply.amps()));
   }
 
@@ -279,7 +280,7 @@ public final class GadgetPlan {
 
   private FramesStep workFrames() {
     List<ClipLevels> lit = Stream.concat(levels().stream(), laid().resting().stream()).toList();
-    SeenFrom from = seenFrom().reaching(FlashCheck.brightest(lit));
+    ViewingDistance from = seenFrom().reaching(FlashCheck.brightest(lit));
     Map<String, FlashCheck> flashes = FramesStep.check(sent(), laid().resting(), from);
     return new FramesStep(
         gadget.layout(),
@@ -293,8 +294,8 @@ public final class GadgetPlan {
         laid().edited(levels()));
   }
 
-  private SeenFrom seenFrom() {
-    return SeenFrom.of(gadget.layout().site().viewingMm(), layout().box(), 1);
+  private ViewingDistance seenFrom() {
+    return ViewingDistance.of(gadget.layout().site().viewingMm(), layout().box(), 1);
   }
 
   /** Fixtures that show values in the scene on the easel. */
@@ -372,7 +373,7 @@ public final class GadgetPlan {
   }
 
   /** Returns what goes down the wires. */
-  public Sent sent() {
+  public TransmittedFrames sent() {
     return sent.get();
   }
 
@@ -414,8 +415,8 @@ public final class GadgetPlan {
   }
 
   /** Returns the numbers of a step. */
-  public List<Reckoning> reckonings(Step step) {
-    return step(step).reckonings();
+  public List<Calculation> calculations(Step step) {
+    return step(step).calculations();
   }
 
   /** Returns the one figure of a step that its band shows. */

@@ -1,14 +1,14 @@
 package org.myrialith.layout.judge;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -40,7 +40,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
     for (Fixture fixture : plan.fixtures()) {
       findings.addAll(fixture.shape().findings(fixture));
     }
-    findings.addAll(new Viewing(plan, layout.site()).findings());
+    findings.addAll(new Legibility(plan, layout.site()).findings());
     return List.copyOf(findings);
   }
 
@@ -92,7 +92,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
                 Quantity.text(first.apartMm(), "mm")))
         .advising("Move them apart, or choose a class with a smaller package.")
         .restingOn(
-            new Reckoning(
+            new Calculation(
                 key + "-needed",
                 "Room that their packages need",
                 first.neededMm(),

@@ -4,9 +4,9 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -62,7 +62,7 @@ public record LayoutStep(Layout layout, LayoutPlan plan, List<List<Emitter>> lin
   }
 
   @Override
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     return plan.emitters().isEmpty() ? List.of() : new LayoutNumbers(layout, plan, leads()).all();
   }
 }

@@ -10,7 +10,7 @@ import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 
 /**
  * How long cells last through days of a gadget.
@@ -42,7 +42,7 @@ public record BatteryLife(TreePlan plan) {
     return supply().kind().cell();
   }
 
-  private Day day() {
+  private DailyUse day() {
     return plan.settings().day();
   }
 

@@ -1,7 +1,7 @@
 package org.myrialith.power.supply;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,10 +12,10 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Lightness;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -26,7 +26,7 @@ import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.BrightnessTrial;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PowerPlan;
 
 /** What is judged of cells: what they give at once, and how long they last. */
@@ -40,7 +40,7 @@ record CellFindings(TreePlan plan) {
   List<Finding> all() {
     List<Finding> all = new ArrayList<>();
     bank().ifPresent(all::add);
-    new ControllerDraw(plan).judged().ifPresent(all::add);
+    new ControllerCurrent(plan).judged().ifPresent(all::add);
     all.add(pulse());
     charging().ifPresent(all::add);
     all.add(life());
@@ -181,7 +181,7 @@ record CellFindings(TreePlan plan) {
     return Arrays.stream(ClockRate.values())
         .filter(rate -> rate != ClockRate.USUAL)
         .filter(rate -> sent(plan.brief().at(rate).controller().clockHz()))
-        .map(rate -> plan.clocked(rate, ControllerDraw.of(plan.brief().at(rate))))
+        .map(rate -> plan.clocked(rate, ControllerCurrent.of(plan.brief().at(rate))))
         .filter(there -> !there.quicker(plan))
         .filter(CellFindings::carries)
         .map(
@@ -206,20 +206,20 @@ record CellFindings(TreePlan plan) {
 
   private Finding life() {
     BatteryLife life = new BatteryLife(plan);
-    Day day = plan.settings().day();
+    DailyUse day = plan.settings().day();
     double hours = life.showHours();
     double amps = amps(plan.mean());
     Verdict verdict =
         life.usable() <= 0
             ? Verdict.BREAKS
             : day.wantedHours() > 0 && hours < day.wantedHours() ? Verdict.BREAKS : Verdict.HOLDS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "cell-life",
             "Hours of the show",
             hours,
             "h",
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "stepping the cells from full to their end: each day takes hours × current ÷ what the cells hold at that current, and what they lose by themselves; currents follow the voltage",
             List.of(
                 given("usable share of the capacity", life.usable() * 100, "%"),
@@ -299,12 +299,12 @@ record CellFindings(TreePlan plan) {
                     + half.map(p -> phrase(" They are at half after %s.", lasts(p.hours())))
                         .orElse(""))
             .restingOn(
-                new Reckoning(
+                new Calculation(
                     "cell-fades",
                     "Light at the end",
                     100 * last.light(),
                     "%",
-                    Reckoning.FOUND_BY
+                    Calculation.FOUND_BY
                         + "weighing circuits by their current: (supply at the end − forward voltage − switch drop) ÷ the same at the planned supply",
                     List.of(
                         given("full cells under load", points.get(0).volts(), "V"),

@@ -13,7 +13,7 @@ import org.myrialith.circuit.Wiring;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
 import org.myrialith.frames.ClipLevels;
-import org.myrialith.frames.Sent;
+import org.myrialith.frames.TransmittedFrames;
 import org.myrialith.parts.SupplyTree;
 import org.myrialith.power.PowerPlan;
 import org.myrialith.voltagedrop.RailPlan;
@@ -24,7 +24,8 @@ import org.myrialith.voltagedrop.RailPlan;
  *
  * @param tree what stands before the chains; empty as long as no supply is named
  */
-public record ChainVolts(Brief brief, PowerPlan power, Sent sent, Optional<TreePlan> tree) {
+public record ChainVolts(
+    Brief brief, PowerPlan power, TransmittedFrames sent, Optional<TreePlan> tree) {
   /**
    * Pixels times moments that are looked at; of more moments, those in which a chain draws most.
    */
@@ -180,7 +181,7 @@ public record ChainVolts(Brief brief, PowerPlan power, Sent sent, Optional<TreeP
    * Returns what is drawn for a part of a frame at the most beyond the moment that draws most on
    * its mean (A): by a row in its turn, by cold filaments.
    */
-  public static double surgeAmps(PowerPlan power, Sent sent) {
+  public static double surgeAmps(PowerPlan power, TransmittedFrames sent) {
     double most = 0;
     boolean any = sent.wiring().plans().stream().anyMatch(CircuitPlan::surges);
     for (int moment = 0; any && moment < sent.show().moments().size(); moment++) {

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.myrialith.colour.LevelTable;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.StepPlan;
 import org.myrialith.finding.Verdict;
@@ -71,11 +71,11 @@ public record PowerStep(
   }
 
   @Override
-  public List<Reckoning> reckonings() {
+  public List<Calculation> calculations() {
     return Stream.concat(
-            plan.reckonings().stream(),
+            plan.calculations().stream(),
             Stream.concat(ofTree().stream(), rails.stream().flatMap(r -> ofRail(r).stream()))
-                .flatMap(f -> f.reckonings().stream()))
+                .flatMap(f -> f.calculations().stream()))
         .toList();
   }
 }

@@ -1,13 +1,13 @@
 package org.myrialith.power.supply;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
 import java.util.Optional;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
 import org.myrialith.parts.Connector;
@@ -55,8 +55,8 @@ record SourceFindings(TreeFindings of) {
     double fuse = Fuse.carrying(amps);
     boolean fused = Fuse.guards(fuse, carries);
     Verdict verdict = amps > carries ? Verdict.BREAKS : fused ? Verdict.HOLDS : Verdict.TIGHT;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "supply-cable",
             "Through the cable of the supply",
             amps,
@@ -100,8 +100,8 @@ record SourceFindings(TreeFindings of) {
     if (volts >= least || nominal < least || volts <= 0) {
       return Optional.empty(); // the class at these volts, and what carries nothing, are told
     }
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             "controller-volts",
             "Supply of the controller in the moment that draws most",
             volts,
@@ -178,13 +178,13 @@ record SourceFindings(TreeFindings of) {
         node.amps() <= plan80 + 1e-12
             ? Verdict.HOLDS
             : node.amps() <= supply.amps() ? Verdict.TIGHT : Verdict.BREAKS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             of.key("source-amps", name),
             phrase("Drawn from %s", supply.name()),
             node.amps(),
             "A",
-            Reckoning.FOUND_BY
+            Calculation.FOUND_BY
                 + "solving the supply tree: the currents of all loads behind it; converters pass on power, output power ÷ efficiency ÷ their input voltage",
             List.of(
                 given("rating", supply.amps(), "A"),

@@ -1,16 +1,16 @@
 package org.myrialith.power.supply;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -119,8 +119,8 @@ record TreeFindings(TreePlan plan) {
                     : "Use one that steps down.");
   }
 
-  private Reckoning through(Converter converter, TreeState.Node node) {
-    return new Reckoning(
+  private Calculation through(Converter converter, TreeState.Node node) {
+    return new Calculation(
         key("converter-amps", converter.name()),
         phrase("Taken by %s", converter.name()),
         node.inAmps(),
@@ -149,8 +149,8 @@ record TreeFindings(TreePlan plan) {
         celsius > MOST_CELSIUS
             ? Verdict.BREAKS
             : celsius > HOT_CELSIUS ? Verdict.TIGHT : Verdict.HOLDS;
-    Reckoning working =
-        new Reckoning(
+    Calculation working =
+        new Calculation(
             key("converter-heat", converter.name()),
             phrase("Inside %s", converter.name()),
             celsius,

@@ -30,7 +30,7 @@ public record TreePlan(
     PowerPlan power,
     PowerSettings settings,
     Supply supply,
-    OwnRails rails,
+    SeparateRails rails,
     double surgeAmps) {
   /** What is drawn and what sags are brought together so often at most, and so close. */
   private static final int ROUNDS = 12;
@@ -40,7 +40,7 @@ public record TreePlan(
   /** Returns the plan of a gadget whose supply is named. */
   public static Optional<TreePlan> of(
       Brief brief, Wiring wiring, PowerPlan power, PowerSettings settings, double surgeAmps) {
-    OwnRails rails = OwnRails.of(power, brief.volts());
+    SeparateRails rails = SeparateRails.of(power, brief.volts());
     return brief
         .supply()
         .map(s -> new TreePlan(brief, wiring, power, settings, s, rails, surgeAmps));

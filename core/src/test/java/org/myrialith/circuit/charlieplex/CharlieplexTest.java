@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitPins;
 import org.myrialith.circuit.Circuits;
-import org.myrialith.circuit.electrical.ByTurns;
+import org.myrialith.circuit.electrical.MultiplexedLoad;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.circuit.output.Filling;
@@ -138,7 +138,7 @@ class CharlieplexTest {
     StringBuilder net =
         new StringBuilder(
             "lights between pins\n.options temp=26.85 gmin=1e-12 reltol=1e-4 abstol=1e-13 vntol=1e-6 itl1=1000\n");
-    double r = ((ByTurns) plan.switching().loads().get(0).path()).resistor().ohms();
+    double r = ((MultiplexedLoad) plan.switching().loads().get(0).path()).resistor().ohms();
     net.append("v1 top 0 5\n");
     net.append("rh top p").append(anode).append(" 40\nrl p").append(cathode).append(" 0 35\n");
     for (int pin = 0; pin < pins; pin++) {
@@ -150,7 +150,7 @@ class CharlieplexTest {
       int k = outputs.get(channel) % (pins - 1);
       k += k < a ? 0 : 1;
       OutputLoad load = plan.switching().loads().get(plan.map().channels().get(channel).load());
-      double ohms = atLights ? ((ByTurns) load.path()).resistor().ohms() : 0.1;
+      double ohms = atLights ? ((MultiplexedLoad) load.path()).resistor().ohms() : 0.1;
       double shift = Math.max(0, load.die().forwardVolts() - 2.5);
       double saturation =
           load.die().ratedMilliamps()
@@ -200,14 +200,14 @@ class CharlieplexTest {
       double amps = amps(net, lit);
       OutputLoad load = plan.switching().loads().get(plan.map().channels().get(lit).load());
       // forward volts are taken as constant elsewhere
-      assertThat(((ByTurns) load.path()).amps(1)).isCloseTo(amps, within(0.06 * amps));
+      assertThat(((MultiplexedLoad) load.path()).amps(1)).isCloseTo(amps, within(0.06 * amps));
       List<Double> others = new ArrayList<>();
       for (int channel = 0; channel < 12; channel++) {
         others.add(channel == lit ? 0 : amps(net, channel) / amps);
       }
       worst = Math.max(worst, others.stream().mapToDouble(d -> d).max().orElseThrow());
     }
-    double planned = new StrayLight(plan).worst();
+    double planned = new Ghosting(plan).worst();
     assertThat(Math.log10(planned)).isCloseTo(Math.log10(worst), within(0.05));
     assertThat(finding(plan, "stray-c1").verdict()).isEqualTo(verdict);
   }
@@ -217,7 +217,7 @@ class CharlieplexTest {
   void whatOnePinFeedsIsShared() throws IOException {
     Charlieplex circuit = on(4).of(Charlieplex.Together.ANODE, Charlieplex.ResistorsAt.PINS);
     ScannedPlan plan = plan(circuit, row("f1", 12, "single-red"));
-    ByTurns path = (ByTurns) plan.switching().loads().get(0).path();
+    MultiplexedLoad path = (MultiplexedLoad) plan.switching().loads().get(0).path();
     double r = path.resistor().ohms();
     String net =
         String.format(

@@ -11,7 +11,7 @@ import org.myrialith.circuit.CircuitPins;
 import org.myrialith.circuit.CircuitStart;
 import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pixel.ClockedPixels;
 import org.myrialith.circuit.pixel.ColourOrder;
@@ -72,7 +72,7 @@ class CircuitStartTest {
     Gadget switched =
         GadgetPlan.of(lamp).mended("unchained-f1", "drive-by-switched-registers").orElseThrow();
     ShiftRegisters registers = (ShiftRegisters) switched.circuits().of(ring("lamp")).orElseThrow();
-    assertThat(registers.hookup().through()).isEqualTo(Through.MOSFET_LOGIC);
+    assertThat(registers.hookup().through()).isEqualTo(SwitchType.MOSFET_LOGIC);
   }
 
   @Test

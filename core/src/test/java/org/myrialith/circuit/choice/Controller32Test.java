@@ -17,7 +17,7 @@ import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.chip.register.RegisterPlan;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pin.PinPlan;
 import org.myrialith.circuit.pixel.OneWirePixels;
@@ -82,13 +82,13 @@ class Controller32Test {
   void pinsFeedFromTheirOwnLevel() {
     DirectPins pins =
         DirectPins.usual("c1", List.of("f1"))
-            .with(Hookup.of(4, Side.TO_GROUND))
+            .with(OutputWiring.of(4, Side.TO_GROUND))
             .onPins(List.of("P2", "P3", "P4", "P5", "P6", "P7", "P8", "P9"));
     PinPlan plan = pins.plan(bar("single-red"), brief(Controller.ARM32_TWO_CORES, 5));
     assertThat(plan.switching().loads().get(0).path().volts()).isEqualTo(3.3);
     // LEDs that hang on 5 V would lift the pins over what they stand
     PinPlan sinking =
-        pins.with(Hookup.of(4, Side.TO_SUPPLY))
+        pins.with(OutputWiring.of(4, Side.TO_SUPPLY))
             .onPins(pins.pins())
             .plan(bar("single-red"), brief(Controller.ARM32_TWO_CORES, 5));
     assertThat(verdict(sinking, "rail-volts-c1")).isEqualTo(Verdict.BREAKS);

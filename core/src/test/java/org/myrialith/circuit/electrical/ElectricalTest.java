@@ -19,12 +19,12 @@ import org.myrialith.circuit.chip.expander.ExpanderPlan;
 import org.myrialith.circuit.chip.expander.Expanders;
 import org.myrialith.circuit.chip.register.RegisterPlan;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedLayouts;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pin.PinPlan;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Bar;
 import org.myrialith.layout.Fixture;
@@ -108,7 +108,7 @@ class ElectricalTest {
     RegisterPlan plan =
         ShiftRegisters.usual("c1", List.of("f1")).plan(bar(190, "single-red"), brief(5));
     assertThat(plan.map().chips()).isEqualTo(24);
-    double told = reckoning(plan.reckonings(), "clock-rise-c1").value();
+    double told = calculation(plan.calculations(), "clock-rise-c1").value();
     double rise =
         CircuitSimulator.figure(
             folder,
@@ -206,18 +206,19 @@ class ElectricalTest {
     RegisterPlan plan =
         ShiftRegisters.usual("c1", List.of("f1"))
             .of(RegisterClass.SINK)
-            .with(Hookup.of(20, Side.TO_SUPPLY))
+            .with(OutputWiring.of(20, Side.TO_SUPPLY))
             .plan(bar(16, "single-red"), brief(5));
-    ConstantCurrent path = (ConstantCurrent) plan.switching().loads().get(0).path();
+    ConstantCurrentSink path = (ConstantCurrentSink) plan.switching().loads().get(0).path();
     assertThat(path.settingOhms()).isCloseTo(1000, within(1e-6));
     assertThat(path.amps()).isCloseTo(0.01875, within(1e-9));
     // 5 V less 1.8 V at the lower end, 18.75 mA, sixteen outputs: 0.96 W
-    assertThat(reckoningOf(plan.findings(), "chip-heat-c1").value()).isCloseTo(0.96, within(1e-6));
+    assertThat(calculationOf(plan.findings(), "chip-heat-c1").value())
+        .isCloseTo(0.96, within(1e-6));
     assertThat(verdict(plan.findings(), "chip-heat-c1")).isEqualTo(Verdict.HOLDS);
     RegisterPlan hot =
         ShiftRegisters.usual("c1", List.of("f1"))
             .of(RegisterClass.SINK)
-            .with(Hookup.of(20, Side.TO_SUPPLY))
+            .with(OutputWiring.of(20, Side.TO_SUPPLY))
             .plan(bar(16, "single-red"), brief(5.5));
     assertThat(verdict(hot.findings(), "chip-heat-c1")).isEqualTo(Verdict.BREAKS);
   }
@@ -235,12 +236,12 @@ class ElectricalTest {
   @Test
   void aGateWantsItsVolts() {
     DirectPins pins = DirectPins.usual("c1", List.of("f1")).onPins(List.of("B0", "B1"));
-    for (Through through : List.of(Through.MOSFET_LOGIC, Through.MOSFET_TEN)) {
+    for (SwitchType through : List.of(SwitchType.MOSFET_LOGIC, SwitchType.MOSFET_TEN)) {
       PinPlan plan =
-          pins.with(Hookup.of(300, Side.TO_SUPPLY).through(through, 12))
+          pins.with(OutputWiring.of(300, Side.TO_SUPPLY).through(through, 12))
               .plan(bar(2, "high-power"), brief(5));
       assertThat(verdict(plan.findings(), "gate-c1"))
-          .isEqualTo(through == Through.MOSFET_LOGIC ? Verdict.HOLDS : Verdict.BREAKS);
+          .isEqualTo(through == SwitchType.MOSFET_LOGIC ? Verdict.HOLDS : Verdict.BREAKS);
       // what hangs on the rail of its own is no load of the supply
       assertThat(plan.mostLitAmps(1)).isZero();
       assertThat(plan.railAmps()).isBetween(0.5, 0.6);
@@ -253,11 +254,11 @@ class ElectricalTest {
     DirectPins pins =
         DirectPins.usual("c1", List.of("f1"))
             .onPins(List.of("B0", "B1", "B2"))
-            .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.BIPOLAR, 6.3));
+            .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.BIPOLAR, 6.3));
     PinPlan plan = pins.plan(bar(3, "lamp"), brief(5));
     // 6.3 V less 0.3 V in the transistor: the rated 6 V and 150 mA
     assertThat(plan.switching().loads().get(0).amps()).isCloseTo(0.15, within(1e-9));
-    assertThat(reckoningOf(plan.findings(), "base-current-c1").value())
+    assertThat(calculationOf(plan.findings(), "base-current-c1").value())
         .isCloseTo(0.01, within(1e-9));
     assertThat(verdict(plan.findings(), "base-c1")).isEqualTo(Verdict.HOLDS);
     // 1.5 A against 600 mA
@@ -265,7 +266,7 @@ class ElectricalTest {
     // three bases of 10 mA are drawn from the supply
     assertThat(plan.mostLitAmps(1)).isCloseTo(0.03, within(1e-9));
     PinPlan high =
-        pins.with(Hookup.of(100, Side.TO_SUPPLY).through(Through.BIPOLAR, 9))
+        pins.with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.BIPOLAR, 9))
             .plan(bar(3, "lamp"), brief(5));
     assertThat(verdict(high.findings(), "forward-volts-c1")).isEqualTo(Verdict.BREAKS);
   }
@@ -277,7 +278,7 @@ class ElectricalTest {
     assertThat(verdict(line.plan(bar(8, "single-red"), brief(5)).findings(), "chip-current-c1"))
         .isEqualTo(Verdict.HOLDS);
     RegisterPlan much =
-        line.with(Hookup.of(12, Side.TO_SUPPLY)).plan(bar(8, "single-red"), brief(5));
+        line.with(OutputWiring.of(12, Side.TO_SUPPLY)).plan(bar(8, "single-red"), brief(5));
     assertThat(verdict(much.findings(), "chip-current-c1")).isEqualTo(Verdict.BREAKS);
     assertThat(verdict(much.findings(), "output-current-c1")).isEqualTo(Verdict.HOLDS);
   }
@@ -289,7 +290,7 @@ class ElectricalTest {
     DisplayPlan red = drivers.plan(bar(8, "single-red"), brief(5));
     assertThat(red.settingOhms(2.0)).isCloseTo(30_000, within(1e-6));
     DisplayPlan little =
-        drivers.with(Hookup.of(10, Side.TO_SUPPLY)).plan(bar(8, "single-red"), brief(5));
+        drivers.with(OutputWiring.of(10, Side.TO_SUPPLY)).plan(bar(8, "single-red"), brief(5));
     assertThat(little.settingOhms(3.5)).isCloseTo(56_000, within(1e-6));
     // step 7 of 15: fifteen thirty-seconds of the eighth that a digit has
     assertThat(red.mostLitAmps(1)).isCloseTo(8 * 0.02 * 15 / 32 / 8, within(1e-9));
@@ -299,18 +300,19 @@ class ElectricalTest {
     return findings.stream().filter(f -> f.key().equals(key)).findFirst().orElseThrow().verdict();
   }
 
-  private static Reckoning reckoningOf(List<Finding> findings, String key) {
-    return reckoning(findings.stream().flatMap(f -> f.reckonings().stream()).toList(), key);
+  private static Calculation calculationOf(List<Finding> findings, String key) {
+    return calculation(findings.stream().flatMap(f -> f.calculations().stream()).toList(), key);
   }
 
-  private static Reckoning reckoning(List<Reckoning> all, String key) {
+  private static Calculation calculation(List<Calculation> all, String key) {
     return all.stream().filter(n -> n.key().equals(key)).findFirst().orElseThrow();
   }
 
   /** Six of 20 mA on one port: 120 mA, and 100 is the most of a group; on two ports they hold. */
   @Test
   void aGroupOfPortsHasALimitOfItsOwn() {
-    DirectPins pins = DirectPins.usual("c1", List.of("f1")).with(Hookup.of(20, Side.TO_SUPPLY));
+    DirectPins pins =
+        DirectPins.usual("c1", List.of("f1")).with(OutputWiring.of(20, Side.TO_SUPPLY));
     DirectPins one = pins.onPins(List.of("C0", "C1", "C2", "C3", "C4", "C5"));
     assertThat(one.plan(bar(6, "single-red"), brief(5)).findings())
         .filteredOn(f -> f.key().equals("port-group-c1"))

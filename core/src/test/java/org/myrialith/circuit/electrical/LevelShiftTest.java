@@ -12,11 +12,11 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
-import org.myrialith.build.BillOfParts;
+import org.myrialith.build.PartsList;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
@@ -65,7 +65,9 @@ class LevelShiftTest {
   private static Gadget registers(int leds, LevelShift shift) {
     Fixture bar = Fixture.of("f1", "Bar", new Bar(leds, 10, 0));
     ShiftRegisters plain =
-        ShiftRegisters.usual("c1", List.of("f1")).onPins(PINS).with(Hookup.of(4, Side.TO_SUPPLY));
+        ShiftRegisters.usual("c1", List.of("f1"))
+            .onPins(PINS)
+            .with(OutputWiring.of(4, Side.TO_SUPPLY));
     return gadget(
         5,
         bar.with(bar.mount().withEmitter("single-red")),
@@ -87,7 +89,7 @@ class LevelShiftTest {
   }
 
   private static int parts(Gadget gadget) {
-    return BillOfParts.of(GadgetPlan.of(gadget).wiring().plans().get(0)).counts().values().stream()
+    return PartsList.of(GadgetPlan.of(gadget).wiring().plans().get(0)).counts().values().stream()
         .mapToInt(Integer::intValue)
         .sum();
   }
@@ -143,7 +145,7 @@ class LevelShiftTest {
             """
                 .formatted(50 + 10 * (leds / 8)),
             "rise");
-    assertThat(told.reckonings().get(0).value()).isCloseTo(rise, within(0.02 * rise));
+    assertThat(told.calculations().get(0).value()).isCloseTo(rise, within(0.02 * rise));
     assertThat(told.verdict() == Verdict.HOLDS).isEqualTo(rise <= 500e-9);
     assertThat(rise <= 500e-9).isEqualTo(expected.equals("HOLDS"));
   }

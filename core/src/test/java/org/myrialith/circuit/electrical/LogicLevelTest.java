@@ -21,10 +21,10 @@ import org.myrialith.circuit.chip.register.RegisterPlan;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.matrix.ScannedRegisters;
 import org.myrialith.circuit.multiplex.RowSwitch;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pixel.OneWirePixels;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -57,7 +57,7 @@ class LogicLevelTest {
     return ShiftRegisters.usual("c1", List.of("f1"))
         .of(sort)
         .onPins(pins)
-        .with(Hookup.of(mA, Side.TO_SUPPLY));
+        .with(OutputWiring.of(mA, Side.TO_SUPPLY));
   }
 
   private static Finding finding(Gadget gadget, String key) {
@@ -155,7 +155,7 @@ class LogicLevelTest {
         Expanders.usual("c1", List.of("f1"))
             .of(ExpanderClass.REGISTER_A)
             .onPins(List.of("P2", "P3"))
-            .with(Hookup.of(3, Side.TO_GROUND));
+            .with(OutputWiring.of(3, Side.TO_GROUND));
     Gadget board = gadget(Controller.ARM32_SMALL, 5, bar(8), chips);
     ExpanderPlan plan = (ExpanderPlan) GadgetPlan.of(board).wiring().plans().get(0);
     assertThat(plan.switching().loads().get(0).path().volts()).isEqualTo(3.3);
@@ -169,7 +169,7 @@ class LogicLevelTest {
   @Test
   void bufferAndWireAreToldInFigures() {
     ShiftRegisters chain =
-        ShiftRegisters.usual("c1", List.of("f1")).with(Hookup.of(4, Side.TO_SUPPLY));
+        ShiftRegisters.usual("c1", List.of("f1")).with(OutputWiring.of(4, Side.TO_SUPPLY));
     Gadget board = gadget(Controller.AVR8_32K, 5, bar(8 * 200), chain);
 
     Finding edge = finding(board, "clock-edge-c1");
@@ -202,7 +202,7 @@ class LogicLevelTest {
             .with(clip(8, 1, most, 2));
     Finding chip = finding(board, "chip-current-c1");
     assertThat(chip.verdict()).isEqualTo(expected);
-    Reckoning shown = chip.reckonings().get(1);
+    Calculation shown = chip.calculations().get(1);
     RegisterPlan plan = (RegisterPlan) GadgetPlan.of(board).wiring().plans().get(0);
     double each = plan.switching().loads().get(0).amps();
     assertThat(each).isBetween(0.0115, 0.0125);
@@ -220,6 +220,6 @@ class LogicLevelTest {
             digits.with(digits.mount().withEmitter("single-red")),
             registers(RegisterClass.HC, List.of("B3", "B5", "B2"), 8));
     Finding shared = finding(board, "shared-resistor-c1");
-    assertThat(shared.reckonings().get(0).value()).isBetween(0.0009, 0.0013);
+    assertThat(shared.calculations().get(0).value()).isBetween(0.0009, 0.0013);
   }
 }

@@ -17,14 +17,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitPins;
 import org.myrialith.circuit.Circuits;
-import org.myrialith.circuit.electrical.ByTurns;
+import org.myrialith.circuit.electrical.MultiplexedLoad;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.matrix.ScannedRegisters;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.layout.Corner;
 import org.myrialith.layout.Fixture;
@@ -249,8 +249,8 @@ class ScanTimingTest {
   @ParameterizedTest
   @ValueSource(ints = {1, 3, 8})
   void theCurrentInATurn(int together) throws IOException {
-    ScannedPlan plan = plan(eightByEight().with(Hookup.of(8, Side.TO_SUPPLY)));
-    ByTurns path = (ByTurns) plan.switching().loads().get(0).path();
+    ScannedPlan plan = plan(eightByEight().with(OutputWiring.of(8, Side.TO_SUPPLY)));
+    MultiplexedLoad path = (MultiplexedLoad) plan.switching().loads().get(0).path();
     double amps = simulated(together, path.resistor().ohms());
     assertThat(path.amps(together)).isCloseTo(amps, within(0.005 * amps));
     if (together == 8) {
@@ -264,7 +264,7 @@ class ScanTimingTest {
   private static ScannedPins found(Layout layout, Controller controller) {
     return (ScannedPins)
         CircuitPins.enough(
-            ScannedPins.usual("c1", List.of("f1")).with(Hookup.of(8, Side.TO_GROUND)),
+            ScannedPins.usual("c1", List.of("f1")).with(OutputWiring.of(8, Side.TO_GROUND)),
             new Circuits(List.of()),
             layout,
             brief(controller));
@@ -300,7 +300,7 @@ class ScanTimingTest {
           (ScannedCircuit)
               CircuitPins.enough(
                   ScannedPins.usual("c1", List.of("f1"))
-                      .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+                      .with(OutputWiring.of(8, Side.TO_SUPPLY).filled(filling)),
                   new Circuits(List.of()),
                   layout,
                   brief(Controller.AVR8_256K));
@@ -308,7 +308,7 @@ class ScanTimingTest {
           (ScannedCircuit)
               CircuitPins.enough(
                   ScannedRegisters.usual("c1", List.of("f1"))
-                      .with(Hookup.of(8, Side.TO_SUPPLY).filled(filling)),
+                      .with(OutputWiring.of(8, Side.TO_SUPPLY).filled(filling)),
                   new Circuits(List.of()),
                   layout,
                   brief(Controller.AVR8_256K));
@@ -329,7 +329,7 @@ class ScanTimingTest {
   void brightnessIsToldAsLightness() {
     ScannedPlan plan = plan(eightByEight());
     Finding bright = finding(plan, "scan-brightness-c1");
-    Reckoning duty = bright.reckonings().get(0);
+    Calculation duty = bright.calculations().get(0);
     // an eighth of the time, less the dark between slots: L* of 0.12 is 41.2
     assertThat(duty.value()).isBetween(11.5, 12.5);
     assertThat(bright.says()).containsPattern("lightness of 4[01]\\.\\d");
@@ -370,7 +370,7 @@ class ScanTimingTest {
   private static ScannedPlan chain(RegisterClass sort, double milliamps) {
     return ScannedRegisters.usual("c1", List.of("f1"))
         .of(sort, 8, 8, RowSwitch.MOSFET)
-        .with(Hookup.of(milliamps, Side.TO_SUPPLY))
+        .with(OutputWiring.of(milliamps, Side.TO_SUPPLY))
         .plan(panel(8, 8), brief(Controller.AVR8_32K));
   }
 
@@ -388,7 +388,7 @@ class ScanTimingTest {
   @Test
   void theHeatOfSinksByTurns() {
     ScannedPlan plan = chain(RegisterClass.SINK, 20);
-    double watts = finding(plan, "chip-heat-c1").reckonings().get(0).value();
+    double watts = finding(plan, "chip-heat-c1").calculations().get(0).value();
     assertThat(watts).isBetween(0.8 * 0.48, 1.1 * 0.48);
     assertThat(plan.resistorCount()).isZero();
   }

@@ -96,7 +96,7 @@ class OneWirePlanTest {
 
   @Test
   void dataReachesSevenTenthsOfTheSupply() {
-    assertThat(line(10, 300).reckonings())
+    assertThat(line(10, 300).calculations())
         .filteredOn(r -> r.key().equals("data-high"))
         .singleElement()
         .satisfies(r -> assertThat(r.value()).isCloseTo(3.5, within(1e-9)));
@@ -169,7 +169,9 @@ class OneWirePlanTest {
   @Test
   void pixelsWithWhiteHaveFourBytesAndOlderOnesTakeTwiceAsLong() {
     OneWirePixels line =
-        OneWirePixels.usual("c1", List.of("f1")).inOrder(ColourOrder.GRBW).withWhite(WhiteUse.DARK);
+        OneWirePixels.usual("c1", List.of("f1"))
+            .inOrder(ColourOrder.GRBW)
+            .withWhite(WhiteExtraction.DARK);
     OneWirePlan plan = line.plan(layout(strip("f1", 30)), BRIEF);
     assertThat(plan.dataSeconds()).isCloseTo(1.2e-3, within(1e-12));
     assertThat(plan.bufferBytes()).isEqualTo(120);
@@ -222,11 +224,11 @@ class OneWirePlanTest {
         .satisfies(
             f -> {
               assertThat(f.verdict()).isEqualTo(Verdict.OPEN);
-              assertThat(f.reckonings().get(0).value()).isCloseTo(3.66, within(1e-9));
+              assertThat(f.calculations().get(0).value()).isCloseTo(3.66, within(1e-9));
               assertThat(f.says()).contains("43.9");
             });
     // the chips make 5 V for themselves: 3.5 V are high, whatever the rail
-    assertThat(plan.reckonings())
+    assertThat(plan.calculations())
         .filteredOn(n -> n.key().equals("data-high"))
         .singleElement()
         .satisfies(n -> assertThat(n.value()).isCloseTo(3.5, within(1e-9)));

@@ -230,7 +230,7 @@ class CueMessagesTest {
     Finding worn = wear(counts, falls);
     assertThat(worn.verdict()).isEqualTo(Verdict.TIGHT);
     double days = 128 * 100_000.0 * 3.1 / 86_400;
-    assertThat(worn.reckonings().get(0).value()).isCloseTo(days, withinPercentage(5));
+    assertThat(worn.calculations().get(0).value()).isCloseTo(days, withinPercentage(5));
     assertThat(wear().verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(wear().says()).contains(Quantity.number(12_800_000) + " changes");
   }

@@ -134,10 +134,10 @@ class CueJudgementTest {
         .contains(Quantity.text(4.32, "s") + " a day")
         .contains("by " + Quantity.text(7.2, "min"))
         .contains("summer time");
-    assertThat(new Drift(Timekeeping.CHIP).finding().says())
+    assertThat(new ClockDrift(Timekeeping.CHIP).finding().says())
         .contains(Quantity.text(1.728, "s"))
         .doesNotContain("begins anew");
-    Finding tiny = new Drift(Controller.AVR8_8K.timekeeping()).finding();
+    Finding tiny = new ClockDrift(Controller.AVR8_8K.timekeeping()).finding();
     assertThat(tiny.verdict()).isEqualTo(Verdict.TIGHT);
     assertThat(tiny.says()).contains(Quantity.text(2.4, "h"));
     assertThat(findings(List.of(), List.of(scene("s1", 90, "f1")), FIRST))

@@ -22,7 +22,7 @@ class TablesTest {
     return text.getBytes(StandardCharsets.UTF_8);
   }
 
-  private static List<String> seen(Shots shots) throws ImageRefused {
+  private static List<String> seen(FrameGrid shots) throws ImageRefused {
     List<String> seen = new ArrayList<>();
     shots.read(
         (raster, hold) -> {

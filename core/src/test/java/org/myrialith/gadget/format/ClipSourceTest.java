@@ -26,7 +26,7 @@ import org.myrialith.frames.Picture;
 import org.myrialith.frames.file.ClipFiles;
 import org.myrialith.frames.file.ClipImport;
 import org.myrialith.frames.file.Fit;
-import org.myrialith.frames.file.Shots;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.tool.OutsideTool;
 
@@ -46,7 +46,7 @@ class ClipSourceTest {
   }
 
   private static List<Frame> read(byte[] file, int columns, int rows) throws ImageRefused {
-    return ClipImport.read(ClipSource.of(file, Shots.Cut.NONE), Fit.NEAREST, columns, rows)
+    return ClipImport.read(ClipSource.of(file, FrameGrid.Cut.NONE), Fit.NEAREST, columns, rows)
         .frames();
   }
 
@@ -61,7 +61,7 @@ class ClipSourceTest {
     assertThat(read(files.apng(), 7, 5)).isEqualTo(clip.frames());
     assertThat(read(files.csv().getBytes(StandardCharsets.UTF_8), 7, 5)).isEqualTo(clip.frames());
     assertThat(read(ZipWriter.zip(files.series()), 7, 5)).isEqualTo(clip.frames());
-    Shots sheet = ClipSource.of(files.sheet(), new Shots.Cut(1, 11, 250));
+    FrameGrid sheet = ClipSource.of(files.sheet(), new FrameGrid.Cut(1, 11, 250));
     List<Frame> cut = ClipImport.read(sheet, Fit.NEAREST, 7, 5).frames();
     assertThat(pictures(cut)).isEqualTo(pictures(clip.frames()));
     assertThat(cut).allMatch(frame -> frame.holdMillis() == 250);
@@ -180,7 +180,8 @@ class ClipSourceTest {
         "1 to 60");
     byte[] whole = new ClipFiles(clip(4, 4, 3), 1).apng();
     refused(Arrays.copyOf(whole, whole.length - 30), "damaged");
-    Shots uneven = ClipSource.of(new ClipFiles(clip(4, 4, 3), 1).sheet(), new Shots.Cut(3, 1, 9));
+    FrameGrid uneven =
+        ClipSource.of(new ClipFiles(clip(4, 4, 3), 1).sheet(), new FrameGrid.Cut(3, 1, 9));
     assertThatThrownBy(() -> ClipImport.read(uneven, Fit.BOX, 4, 4))
         .hasMessageContaining("divided by 3");
   }

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.Circuits;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.charlieplex.Charlieplex;
 import org.myrialith.circuit.chip.display.DisplayClass;
 import org.myrialith.circuit.chip.display.DisplayDrivers;
@@ -15,7 +15,7 @@ import org.myrialith.circuit.chip.expander.Expanders;
 import org.myrialith.circuit.chip.register.ShiftRegisters;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.matrix.ScannedRegisters;
 import org.myrialith.circuit.multiplex.RowOrder;
@@ -23,7 +23,7 @@ import org.myrialith.circuit.multiplex.RowSwitch;
 import org.myrialith.circuit.multiplex.Scan;
 import org.myrialith.circuit.multiplex.ScanMethod;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pin.PinDimming;
@@ -32,7 +32,7 @@ import org.myrialith.circuit.pixel.ClockedClass;
 import org.myrialith.circuit.pixel.ClockedPixels;
 import org.myrialith.circuit.pixel.ColourOrder;
 import org.myrialith.circuit.pixel.OneWirePixels;
-import org.myrialith.circuit.pixel.WhiteUse;
+import org.myrialith.circuit.pixel.WhiteExtraction;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.colour.Transfer;
 import org.myrialith.effects.Blend;
@@ -70,7 +70,7 @@ import org.myrialith.parts.RegisterClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.schema.Kind;
@@ -194,7 +194,7 @@ public final class GadgetSamples {
         pick(random, ColourOrder.values()),
         50 + random.nextInt(1950),
         pick(random, BitRate.values()),
-        pick(random, WhiteUse.values()),
+        pick(random, WhiteExtraction.values()),
         random.nextBoolean() ? 0 : 12,
         chained,
         pixel,
@@ -264,7 +264,7 @@ public final class GadgetSamples {
     }
     return plain
         .with(
-            new Day(
+            new DailyUse(
                 random.nextInt(12),
                 random.nextInt(12),
                 random.nextDouble(),
@@ -285,17 +285,17 @@ public final class GadgetSamples {
   }
 
   private static Gadget switched(Random random, Gadget gadget) {
-    Hookup hookup =
-        new Hookup(
+    OutputWiring hookup =
+        new OutputWiring(
             0.1 + random.nextDouble() * 100,
             Side.TO_SUPPLY,
             pick(random, PreferredValues.values()),
             random.nextDouble(),
             pick(random, Filling.values()),
-            pick(random, Through.values()),
+            pick(random, SwitchType.values()),
             random.nextInt(3) * 6,
-            List.of(new Hookup.Moved("f1", random.nextInt(9), random.nextInt(99))),
-            List.of(new Hookup.NamedField("f1", random.nextInt(9), "field")));
+            List.of(new OutputWiring.Moved("f1", random.nextInt(9), random.nextInt(99))),
+            List.of(new OutputWiring.NamedField("f1", random.nextInt(9), "field")));
     Circuits circuits = gadget.circuits();
     for (SwitchedCircuit circuit :
         List.of(
@@ -392,7 +392,8 @@ public final class GadgetSamples {
     return gadget.with(
         first.isEmpty()
             ? circuits
-            : circuits.withAtEnd(Run.of(first.get(first.size() - 1)), "c2", gadget.layout()));
+            : circuits.withAtEnd(
+                FixtureRun.of(first.get(first.size() - 1)), "c2", gadget.layout()));
   }
 
   private static Group group(Random random, List<Fixture> fixtures) {

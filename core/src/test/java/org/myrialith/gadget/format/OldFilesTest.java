@@ -73,7 +73,7 @@ class OldFilesTest {
       GadgetPlan plan = GadgetPlan.of(read);
       for (Step step : Step.values()) {
         assertThat(plan.step(step).headline()).as(file.getKey()).isNotEmpty();
-        plan.step(step).reckonings();
+        plan.step(step).calculations();
         plan.findings(step);
       }
       boolean shows = plan.wiring().emitters() > 0 && !read.clips().isEmpty();

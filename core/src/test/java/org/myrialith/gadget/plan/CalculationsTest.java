@@ -11,8 +11,8 @@ import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.format.GadgetSamples;
 import org.myrialith.gadget.model.Gadget;
@@ -84,17 +84,17 @@ class CalculationsTest {
     return all.stream();
   }
 
-  private static Stream<Reckoning> numbers(Gadget gadget) {
+  private static Stream<Calculation> numbers(Gadget gadget) {
     GadgetPlan plan = GadgetPlan.of(gadget);
     return Stream.of(Step.values())
         .flatMap(
             step ->
                 Stream.concat(
-                    plan.step(step).reckonings().stream(),
-                    plan.findings(step).stream().map(Finding::reckonings).flatMap(List::stream)));
+                    plan.step(step).calculations().stream(),
+                    plan.findings(step).stream().map(Finding::calculations).flatMap(List::stream)));
   }
 
-  private static String plain(Reckoning number) {
+  private static String plain(Calculation number) {
     return number
         .key()
         .replaceAll("-(?=[a-z]*[0-9]).*|-[0-9].*", "")
@@ -102,7 +102,7 @@ class CalculationsTest {
   }
 
   /** Returns what is wrong with a number, nothing where it follows. */
-  private static String wrong(Reckoning number) {
+  private static String wrong(Calculation number) {
     double shown = number.value() * PocketCalculator.si(number.unit());
     double follows;
     try {

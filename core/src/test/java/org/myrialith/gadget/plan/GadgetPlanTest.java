@@ -18,11 +18,11 @@ import org.myrialith.circuit.Wiring;
 import org.myrialith.circuit.pixel.ClockedClass;
 import org.myrialith.circuit.pixel.ClockedPixels;
 import org.myrialith.circuit.pixel.OneWirePixels;
-import org.myrialith.circuit.pixel.WhiteUse;
+import org.myrialith.circuit.pixel.WhiteExtraction;
 import org.myrialith.colour.Levels;
 import org.myrialith.demo.DemoGadgets;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -50,7 +50,7 @@ class GadgetPlanTest {
     GadgetPlan plan = GadgetPlan.of(gadget);
     for (Step step : Step.values()) {
       assertThat(plan.headline(step)).isNotBlank();
-      for (Reckoning number : plan.reckonings(step)) {
+      for (Calculation number : plan.calculations(step)) {
         assertThat(number.value()).as(number.name()).isFinite();
         assertThat(number.formula()).isNotBlank();
       }
@@ -166,7 +166,7 @@ class GadgetPlanTest {
   private static boolean takesOver(Circuit circuit) {
     return circuit instanceof OneWirePixels line
         && line.colourOrder().name().contains("W")
-        && line.white() == WhiteUse.TAKES_OVER;
+        && line.white() == WhiteExtraction.TAKES_OVER;
   }
 
   private static int factor(GadgetPlan plan, int moment) {

@@ -23,7 +23,7 @@ class LocaleTest {
     plan.findings().forEach(f -> all.add(f.toString()));
     for (var step : org.myrialith.finding.Step.values()) {
       all.add(plan.headline(step));
-      plan.reckonings(step).forEach(r -> all.add(r.toString()));
+      plan.calculations(step).forEach(r -> all.add(r.toString()));
     }
     plan.firmwareFiles()
         .forEach((name, file) -> all.add(name + new String(file, StandardCharsets.UTF_8)));

@@ -8,7 +8,7 @@ import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
-import org.myrialith.frames.Baking;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.supply.BatteryLife;
@@ -44,7 +44,7 @@ class MadeDemosTest {
     Gadget sign = DemoGadgets.gullSign();
     Caption caption = sign.programme().captionOn("f1").orElseThrow();
     CaptionPlan text = CaptionPlan.of(caption, sign.programme().fonts(), 32, 8);
-    assertThat(sign.clipOn("f1").orElseThrow().frames()).isEqualTo(Baking.frames(text));
+    assertThat(sign.clipOn("f1").orElseThrow().frames()).isEqualTo(FrameSource.frames(text));
     assertThat(text.missing()).isEmpty();
     GadgetPlan plan = GadgetPlan.of(sign);
     assertThat(plan.power().judge(plan.power().peakAmps())).isEqualTo(Verdict.HOLDS);

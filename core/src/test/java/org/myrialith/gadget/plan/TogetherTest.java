@@ -26,7 +26,7 @@ class TogetherTest {
     GadgetPlan plan = GadgetPlan.of(lantern);
     int moment = 9;
     Show.Moment seen = plan.show().moments().get(moment);
-    Together together = Together.of(plan, moment, Together.ALL);
+    StackedView together = StackedView.of(plan, moment, StackedView.ALL);
     assertThat(together.spots()).hasSize(168);
     Gadget painted = together.painted(List.of(0, 127, 128, 167, 167), 0x123456);
     for (int c = 0; c < plan.levels().size(); c++) {
@@ -52,7 +52,7 @@ class TogetherTest {
       }
     }
     // what is seen of it is what was painted
-    byte[] rgb = Together.of(GadgetPlan.of(painted), moment, Together.ALL).rgb();
+    byte[] rgb = StackedView.of(GadgetPlan.of(painted), moment, StackedView.ALL).rgb();
     assertThat(rgb[3 * 128] << 16 | rgb[3 * 128 + 1] << 8 | rgb[3 * 128 + 2]).isEqualTo(0x123456);
   }
 
@@ -61,8 +61,8 @@ class TogetherTest {
     Gadget lantern =
         DemoGadgets.tideLantern()
             .with(new Group("g1", "Ends", List.of(new Group.Member("f2", 38, 39))));
-    Together ends = Together.of(GadgetPlan.of(lantern), 0, "g1");
-    assertThat(ends.spots()).extracting(Together.Spot::fixture).containsExactly("f2", "f2");
+    StackedView ends = StackedView.of(GadgetPlan.of(lantern), 0, "g1");
+    assertThat(ends.spots()).extracting(StackedView.Spot::fixture).containsExactly("f2", "f2");
     Gadget painted = ends.painted(ends.all(), 0xff0000);
     assertThat(painted.clipOn("f1")).isEqualTo(lantern.clipOn("f1"));
     Picture strip = painted.clipOn("f2").orElseThrow().frames().get(0).picture();
@@ -74,7 +74,7 @@ class TogetherTest {
   @Test
   void aDarkGadgetGetsItsFirstFrames() {
     Gadget bare = DemoGadgets.tideLantern().with(org.myrialith.frames.Programme.EMPTY);
-    Together together = Together.of(GadgetPlan.of(bare), 0, Together.ALL);
+    StackedView together = StackedView.of(GadgetPlan.of(bare), 0, StackedView.ALL);
     assertThat(together.rgb()).containsOnly(0);
     Gadget painted = together.painted(List.of(130), 0x00ff00);
     assertThat(painted.clipOn("f1")).isEmpty();
@@ -84,10 +84,12 @@ class TogetherTest {
   @Test
   void whatIsNotThereIsNamed() {
     GadgetPlan plan = GadgetPlan.of(DemoGadgets.tideLantern());
-    assertThatThrownBy(() -> Together.of(plan, -1, Together.ALL)).hasMessageContaining("moment");
-    assertThatThrownBy(() -> Together.of(plan, 9999, Together.ALL)).hasMessageContaining("moment");
-    assertThatThrownBy(() -> Together.of(plan, 0, "g7")).hasMessageContaining("g7");
-    Together together = Together.of(plan, 0, Together.ALL);
+    assertThatThrownBy(() -> StackedView.of(plan, -1, StackedView.ALL))
+        .hasMessageContaining("moment");
+    assertThatThrownBy(() -> StackedView.of(plan, 9999, StackedView.ALL))
+        .hasMessageContaining("moment");
+    assertThatThrownBy(() -> StackedView.of(plan, 0, "g7")).hasMessageContaining("g7");
+    StackedView together = StackedView.of(plan, 0, StackedView.ALL);
     assertThatThrownBy(() -> together.painted(List.of(168), 0)).hasMessageContaining("0 to 167");
   }
 }

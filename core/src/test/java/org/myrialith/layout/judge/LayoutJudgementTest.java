@@ -215,11 +215,11 @@ public class LayoutJudgementTest {
   @ParameterizedTest
   @CsvSource({"10, 34.38", "2.5, 8.59", "33.3, 114.48"})
   void pixelsMergeFromOneArcMinute(double pitch, double metres) {
-    assertThat(Viewing.mergesFromMm(pitch) / 1000).isCloseTo(metres, within(0.01));
+    assertThat(Legibility.mergesFromMm(pitch) / 1000).isCloseTo(metres, within(0.01));
     Finding reads = finding(judge(plan(grid(8, 8, pitch)), Site.USUAL, 1), "reads");
     assertThat(reads.verdict()).isEqualTo(Verdict.HOLDS);
-    assertThat(reads.reckonings().get(0).value()).isCloseTo(pitch, within(1e-9));
-    assertThat(reads.reckonings().get(1).value()).isCloseTo(metres, within(0.01));
+    assertThat(reads.calculations().get(0).value()).isCloseTo(pitch, within(1e-9));
+    assertThat(reads.calculations().get(1).value()).isCloseTo(metres, within(0.01));
   }
 
   @Test
@@ -238,7 +238,7 @@ public class LayoutJudgementTest {
     LayoutPlan plan = plan(ShapeKinds.ALL.kind("segments").orElseThrow().usual());
     Finding finding = finding(judge(plan, Site.USUAL.viewedFrom(distance), 1), "character-height");
     assertThat(finding.verdict()).isEqualTo(verdict);
-    double minutes = finding.reckonings().get(0).value();
+    double minutes = finding.calculations().get(0).value();
     assertThat(minutes).isCloseTo(Math.toDegrees(Math.atan(56 / distance)) * 60, within(1e-6));
   }
 

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.matrix.ScannedPins;
 import org.myrialith.circuit.multiplex.Scan;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.finding.Finding;
@@ -59,7 +59,7 @@ class CoinCellTest {
                 ScannedPins.usual("c1", List.of("f1"))
                     .on(List.of("D5", "D6", "D7"), List.of("B0", "B1", "B2", "B3"))
                     .scanned(Scan.of(100, 4, 4))
-                    .with(Hookup.of(3, Side.TO_SUPPLY))),
+                    .with(OutputWiring.of(3, Side.TO_SUPPLY))),
             ColourSettings.USUAL,
             new PowerSettings(0, PlanningBasis.THESE_FRAMES, milliamps),
             List.of(new Clip("k1", "Lit", "f1", List.of(new Frame(Picture.of(4, 3, rgb), 500)))));
@@ -125,7 +125,7 @@ class CoinCellTest {
     Gadget one = badge(ClockRate.MHZ_1, 0.7, 1);
     // the resistor that the plan asks for, and pins of 35 and 40 ohm
     double ohms =
-        GadgetPlan.of(full).reckonings(Step.CIRCUITS).stream()
+        GadgetPlan.of(full).calculations(Step.CIRCUITS).stream()
             .filter(r -> r.key().equals("resistor-c1"))
             .findFirst()
             .orElseThrow()

@@ -30,7 +30,7 @@ import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.CircuitSimulator;
@@ -298,7 +298,7 @@ class SupplyTreeTest {
   /** Hour after hour through days, until the share is used up. */
   @Test
   void daysAreThoseOfGoingThroughThem() {
-    Day day = new Day(3, 2, 0.5, 0).sleeping();
+    DailyUse day = new DailyUse(3, 2, 0.5, 0).sleeping();
     Converter boost = new Converter("five", ConverterSort.BOOST, "supply", 5, 2, 86, 0, 0, 25);
     Gadget gadget =
         gadget(
@@ -385,7 +385,7 @@ class SupplyTreeTest {
             20,
             new Supply("3 AA", 4.5, 0.8, SupplyKind.ALKALINE_AA, 0),
             switched,
-            PLAIN.with(new Day(1, 0, 0.01, 0).sleeping()));
+            PLAIN.with(new DailyUse(1, 0, 0.01, 0).sleeping()));
     TreePlan plan = GadgetPlan.of(gadget).tree().orElseThrow();
     assertThat(plan.asleep().node("supply").amps()).isCloseTo(0.00001, within(1e-9));
     Gadget plain = gadget.with(gadget.brief().with(SupplyTree.NONE));

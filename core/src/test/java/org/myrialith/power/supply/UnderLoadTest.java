@@ -32,7 +32,7 @@ import org.myrialith.parts.PixelClass;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.tool.Gadgets;
@@ -138,7 +138,7 @@ class UnderLoadTest {
             0,
             Connector.BARREL,
             List.of(),
-            Day.ALWAYS);
+            DailyUse.ALWAYS);
     Gadget gadget = gadget(new Supply("A", 5, 10), plug, line(), 60, white(60));
     RailPlan rail = GadgetPlan.of(gadget).rails().get(0);
     assertThat(rail.shown().orElseThrow().startVolts()).isCloseTo(5 - 0.216, within(1e-6));
@@ -181,7 +181,7 @@ class UnderLoadTest {
     Gadget gadget = gadget(new Supply("A", 12, 10), FRAMES, line(), 20, white(20));
     Finding heat = finding(gadget.with(gadget.brief().with(tree)), "converter-heat-reg");
     assertThat(heat.verdict()).isEqualTo(Verdict.BREAKS);
-    assertThat(heat.reckonings().get(0).value()).isCloseTo(25 + 60 * 7 * 1.2, within(1e-6));
+    assertThat(heat.calculations().get(0).value()).isCloseTo(25 + 60 * 7 * 1.2, within(1e-6));
   }
 
   /** 3 A from 230 mAh is 13 C; 1.5 C is a strain, 0.5 C none. */
@@ -281,7 +281,7 @@ class UnderLoadTest {
     Gadget gadget =
         gadget(
             new Supply("Cell", 3.7, 3, SupplyKind.LITHIUM, milliampHours),
-            FRAMES.with(new Day(24, 0, 0.1, wanted)),
+            FRAMES.with(new DailyUse(24, 0, 0.1, wanted)),
             line(),
             20,
             white(20));

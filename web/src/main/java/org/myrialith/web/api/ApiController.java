@@ -17,7 +17,7 @@ import org.myrialith.finding.InputException;
 import org.myrialith.formats.ImageBounds;
 import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.file.Fit;
-import org.myrialith.frames.file.Shots;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.gadget.format.GadgetJson;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.model.MissingClips;
@@ -223,7 +223,7 @@ class ApiController {
             id,
             base,
             "Brought in an image",
-            g -> images.take(g, fixture, file, Shots.Cut.NONE, how, append)));
+            g -> images.take(g, fixture, file, FrameGrid.Cut.NONE, how, append)));
   }
 
   @Operation(summary = "Returns the firmware as a ZIP; 404 when there is nothing to play")

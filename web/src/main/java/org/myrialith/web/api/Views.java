@@ -6,11 +6,10 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
-import org.myrialith.firmware.pack.Packing;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.web.store.Project;
 
@@ -41,7 +40,7 @@ final class Views {
               .map(
                   f ->
                       f.packings().entrySet().stream()
-                          .map(e -> new PackingView(e.getKey(), e.getValue()))
+                          .map(e -> new PackingView(e.getKey().name(), e.getValue()))
                           .toList())
               .orElse(List.of()));
     }
@@ -68,14 +67,14 @@ final class Views {
       String verdict,
       String headline,
       List<FindingView> findings,
-      List<Reckoning> reckonings) {
+      List<CalculationView> reckonings) {
     static StepView of(GadgetPlan plan, Step step) {
       return new StepView(
           step.title(),
           plan.verdict(step).word(),
           plan.headline(step),
           plan.findings(step).stream().map(FindingView::of).toList(),
-          plan.reckonings(step));
+          plan.calculations(step).stream().map(CalculationView::of).toList());
     }
   }
 
@@ -85,7 +84,7 @@ final class Views {
       String verdict,
       String says,
       String advice,
-      List<Reckoning> reckonings,
+      List<CalculationView> reckonings,
       List<RemedyView> remedies) {
     static FindingView of(Finding finding) {
       return new FindingView(
@@ -93,12 +92,43 @@ final class Views {
           finding.verdict().word(),
           finding.says(),
           finding.advice(),
-          finding.reckonings(),
+          finding.calculations().stream().map(CalculationView::of).toList(),
           finding.remedies().stream()
               .map(r -> new RemedyView(r.key(), r.label(), r.change()))
               .toList());
     }
   }
+
+  /** One number with its working; names stay those of the first version. */
+  record CalculationView(
+      String key,
+      String name,
+      double value,
+      String unit,
+      String formula,
+      List<GivenView> given,
+      SourceView source,
+      String about) {
+    static CalculationView of(Calculation calculation) {
+      return new CalculationView(
+          calculation.key(),
+          calculation.name(),
+          calculation.value(),
+          calculation.unit(),
+          calculation.formula(),
+          calculation.given().stream()
+              .map(g -> new GivenView(g.name(), g.value(), g.unit()))
+              .toList(),
+          new SourceView(calculation.source().kind().name(), calculation.source().text()),
+          calculation.about());
+    }
+  }
+
+  /** One value put into a calculation. */
+  record GivenView(String name, double value, String unit) {}
+
+  /** What a number rests on. */
+  record SourceView(String kind, String text) {}
 
   /** A change that would mend a finding, by its key. */
   record RemedyView(String key, String label, Change change) {}
@@ -110,5 +140,5 @@ final class Views {
       long startMillis, int holdMillis, double askedAmps, double sentAmps, String levels) {}
 
   /** Flash that the frames take in one packing. */
-  record PackingView(Packing packing, int bytes) {}
+  record PackingView(String packing, int bytes) {}
 }

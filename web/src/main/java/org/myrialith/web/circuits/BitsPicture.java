@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.Stretch;
-import org.myrialith.circuit.output.BitMap;
+import org.myrialith.circuit.ChannelRange;
+import org.myrialith.circuit.output.OutputMap;
 import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.layout.Emitter;
@@ -86,7 +86,7 @@ public record BitsPicture(
    * @param output that is looked at, -1 for none
    */
   static BitsPicture of(SwitchedPlan plan, LayoutPlan layout, int output) {
-    BitMap map = plan.map();
+    OutputMap map = plan.map();
     int[] byOutput = map.byOutput();
     List<Chip> chips = new ArrayList<>();
     int groups = byOutput.length / plan.groupWidth();
@@ -118,7 +118,7 @@ public record BitsPicture(
   }
 
   private static Chip chip(SwitchedPlan plan, int[] byOutput, int group) {
-    BitMap map = plan.map();
+    OutputMap map = plan.map();
     int first = group * plan.groupWidth();
     int[] own = Arrays.copyOfRange(byOutput, first, first + plan.groupWidth());
     List<SwitchedChannel> lit =
@@ -164,7 +164,7 @@ public record BitsPicture(
 
   private static List<Dot> dots(SwitchedPlan plan, LayoutPlan layout) {
     List<Dot> dots = new ArrayList<>();
-    for (Stretch stretch : plan.stretches()) {
+    for (ChannelRange stretch : plan.stretches()) {
       for (Emitter emitter : layout.emittersOf(stretch.fixture())) {
         int unit = stretch.unit(emitter.index());
         if (unit >= 0) {
@@ -179,7 +179,7 @@ public record BitsPicture(
   }
 
   private static Picked picked(SwitchedPlan plan, int[] byOutput, int output) {
-    BitMap map = plan.map();
+    OutputMap map = plan.map();
     int channel = byOutput[output];
     String where =
         phrase(
@@ -198,7 +198,7 @@ public record BitsPicture(
         own.field());
   }
 
-  private static String says(BitMap map, int channel) {
+  private static String says(OutputMap map, int channel) {
     int place = map.place(channel);
     return switch (map.sending()) {
       case BITS ->

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Section;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.choice.CircuitKinds;
-import org.myrialith.circuit.electrical.Through;
+import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.layout.LayoutPlan;
@@ -105,7 +105,7 @@ public record CircuitView(
   /** Returns whether it switches what gets hot or blinds. */
   public boolean strong() {
     return plan instanceof SwitchedPlan switched
-        && (switched.hookup().through() != Through.NONE || switched.hookup().ownRail());
+        && (switched.hookup().through() != SwitchType.NONE || switched.hookup().ownRail());
   }
 
   /** Returns how many channels stand on another output than they would by themselves. */
@@ -129,14 +129,14 @@ public record CircuitView(
 
   private static List<Link> links(CircuitPlan plan) {
     double all = Math.max(1, plan.channels());
-    List<Stretch> stretches = plan.stretches();
+    List<ChannelRange> stretches = plan.stretches();
     return IntStream.range(0, stretches.size())
         .mapToObj(s -> link(plan, plan.circuit().fixtures().get(s), stretches.get(s), all))
         .toList();
   }
 
-  private static Link link(CircuitPlan plan, String member, Stretch stretch, double all) {
-    Section section = stretch.section();
+  private static Link link(CircuitPlan plan, String member, ChannelRange stretch, double all) {
+    FixtureRange section = stretch.section();
     return new Link(
         member,
         section.name(),
@@ -149,7 +149,7 @@ public record CircuitView(
         stretch.channels() / all);
   }
 
-  private static String range(CircuitPlan plan, Stretch stretch) {
+  private static String range(CircuitPlan plan, ChannelRange stretch) {
     boolean pixels = !(plan instanceof SwitchedPlan);
     int first = pixels ? stretch.firstUnit() : stretch.firstChannel();
     int count = pixels ? stretch.units() : stretch.channels();

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.model.Gadget;
@@ -67,7 +67,8 @@ class CircuitsController {
         base,
         "Chose " + start.title() + (why.isBlank() ? "" : ": " + why),
         g -> {
-          ids.forEach(f -> g.fixture(Run.of(f).fixture()).orElseThrow(NotThereException::new));
+          ids.forEach(
+              f -> g.fixture(FixtureRun.of(f).fixture()).orElseThrow(NotThereException::new));
           return g.drivenBy(start, ids, why);
         },
         "circuits/of?fixture=" + ProjectPages.inQuery(ids.get(0)),
@@ -82,7 +83,9 @@ class CircuitsController {
         gadget
             .circuits()
             .having(fixture)
-            .or(() -> gadget.fixture(Run.of(fixture).fixture()).flatMap(gadget.circuits()::of))
+            .or(
+                () ->
+                    gadget.fixture(FixtureRun.of(fixture).fixture()).flatMap(gadget.circuits()::of))
             .map(Circuit::id)
             .orElse("");
     return ProjectPages.redirect("/gadgets/" + id + "/" + CircuitsPage.there(circuit));

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
-import org.myrialith.build.WayColumn;
+import org.myrialith.build.DriveMethodColumn;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.circuit.output.OutputMoves;
 import org.myrialith.circuit.output.SwitchedCircuit;
@@ -91,7 +91,7 @@ class CircuitsPage {
             ? loose(gadget).stream().filter(l -> !l.pixel()).limit(1).map(Loose::member).toList()
             : asked;
     if (!fixtures.isEmpty()) {
-      page.addObject("ways", WaysView.of(gadget, fixtures, WayColumn.of(sort), typed));
+      page.addObject("ways", WaysView.of(gadget, fixtures, DriveMethodColumn.of(sort), typed));
     }
     return page;
   }
@@ -99,7 +99,7 @@ class CircuitsPage {
   /** Whether a text names a fixture, or a run of one, of the gadget. */
   private static boolean isThere(Gadget gadget, String member) {
     try {
-      return gadget.fixture(Run.of(member).fixture()).isPresent();
+      return gadget.fixture(FixtureRun.of(member).fixture()).isPresent();
     } catch (InputException e) {
       return false;
     }
@@ -117,7 +117,7 @@ class CircuitsPage {
     List<Loose> all = new ArrayList<>();
     for (Fixture fixture : gadget.fixtures()) {
       EmitterKind kind = gadget.layout().emitterOf(fixture).kind();
-      for (Run run : gadget.circuits().loose(fixture)) {
+      for (FixtureRun run : gadget.circuits().loose(fixture)) {
         all.add(new Loose(run.text(), run.in(gadget.layout()).name(), kind.pixel(), kind));
       }
     }

@@ -3,7 +3,7 @@ package org.myrialith.web.circuits;
 import java.util.List;
 import java.util.UUID;
 import org.myrialith.circuit.Circuit;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
@@ -61,8 +61,8 @@ class MembersController {
           if (!CircuitsPage.circuit(g, circuit).fixtures().contains(member)) {
             throw new NotThereException();
           }
-          Fixture fixture = g.fixture(Run.of(member).fixture()).orElseThrow();
-          Run run = Run.between(fixture, index("from", from), index("to", to));
+          Fixture fixture = g.fixture(FixtureRun.of(member).fixture()).orElseThrow();
+          FixtureRun run = FixtureRun.between(fixture, index("from", from), index("to", to));
           return g.with(g.circuits().withRun(circuit, member, run, g.layout()));
         },
         CircuitsPage.there(circuit),
@@ -76,7 +76,8 @@ class MembersController {
 
   /** Moves one place, takes out, or puts at the end of a circuit. */
   private static Gadget moved(Gadget gadget, String id, String circuit, String to) {
-    Fixture fixture = gadget.fixture(Run.of(id).fixture()).orElseThrow(NotThereException::new);
+    Fixture fixture =
+        gadget.fixture(FixtureRun.of(id).fixture()).orElseThrow(NotThereException::new);
     return switch (to) {
       case "earlier", "later" -> {
         Circuit in = gadget.circuits().having(id).orElseThrow(NotThereException::new);
@@ -92,8 +93,8 @@ class MembersController {
                     .orElseThrow(NotThereException::new)
                     .id()
                 : CircuitsPage.circuit(gadget, circuit).id();
-        yield gadget.circuits().loose(fixture).contains(Run.of(id))
-            ? gadget.with(gadget.circuits().withAtEnd(Run.of(id), on, gadget.layout()))
+        yield gadget.circuits().loose(fixture).contains(FixtureRun.of(id))
+            ? gadget.with(gadget.circuits().withAtEnd(FixtureRun.of(id), on, gadget.layout()))
             : gadget;
       }
       default -> throw new InputException("to", to, "earlier, later, off or on");

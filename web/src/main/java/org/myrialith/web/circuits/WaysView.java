@@ -6,10 +6,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.myrialith.build.Way;
-import org.myrialith.build.WayColumn;
-import org.myrialith.build.WayTable;
-import org.myrialith.circuit.Run;
+import org.myrialith.build.DriveMethod;
+import org.myrialith.build.DriveMethodColumn;
+import org.myrialith.build.DriveMethodTable;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.finding.Quantity;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.parts.PriceList;
@@ -47,27 +47,30 @@ public record WaysView(
   record Row(
       String key, String title, String whyNot, boolean buildable, List<String> cells, String why) {}
 
-  static WaysView of(Gadget gadget, List<String> ids, Optional<WayColumn> sort, FormValues typed) {
-    WayTable table = WayTable.of(gadget.layout(), gadget.circuits(), gadget.brief(), ids);
-    List<Way> ways = sort.map(table::by).orElse(byWorking(table.ways()));
+  static WaysView of(
+      Gadget gadget, List<String> ids, Optional<DriveMethodColumn> sort, FormValues typed) {
+    DriveMethodTable table =
+        DriveMethodTable.of(gadget.layout(), gadget.circuits(), gadget.brief(), ids);
+    List<DriveMethod> ways = sort.map(table::by).orElse(byWorking(table.ways()));
     PriceList list = gadget.circuits().prices();
     PartForm<PriceList> form = new PartForm<>(PriceList.DESCRIPTION, list);
     FormValues prices = typed != null ? typed : form.shown();
     return new WaysView(
         String.join(",", ids),
-        String.join(", ", ids.stream().map(id -> Run.of(id).in(gadget.layout()).name()).toList()),
+        String.join(
+            ", ", ids.stream().map(id -> FixtureRun.of(id).in(gadget.layout()).name()).toList()),
         columns(sort).stream()
             .map(c -> new Head(c.key(), c.title(), sort.isPresent() && sort.get() == c))
             .toList(),
         ways.stream().map(way -> row(way, table, list.currency(), sort)).toList(),
-        sort.map(WayColumn::key).orElse(""),
+        sort.map(DriveMethodColumn::key).orElse(""),
         prices,
         form.slots(prices));
   }
 
   /** The one that is sorted by comes first, in sight. */
-  private static List<WayColumn> columns(Optional<WayColumn> sort) {
-    List<WayColumn> all = new ArrayList<>(Arrays.asList(WayColumn.values()));
+  private static List<DriveMethodColumn> columns(Optional<DriveMethodColumn> sort) {
+    List<DriveMethodColumn> all = new ArrayList<>(Arrays.asList(DriveMethodColumn.values()));
     sort.ifPresent(
         column -> {
           all.remove(column);
@@ -76,17 +79,18 @@ public record WaysView(
     return all;
   }
 
-  private static List<Way> byWorking(List<Way> ways) {
+  private static List<DriveMethod> byWorking(List<DriveMethod> ways) {
     return ways.stream()
         .sorted(
-            Comparator.comparing((Way way) -> !way.whyNot().isEmpty())
+            Comparator.comparing((DriveMethod way) -> !way.whyNot().isEmpty())
                 .thenComparing(way -> !way.fits()))
         .toList();
   }
 
-  private static Row row(Way way, WayTable table, String currency, Optional<WayColumn> sort) {
+  private static Row row(
+      DriveMethod way, DriveMethodTable table, String currency, Optional<DriveMethodColumn> sort) {
     List<String> cells = new ArrayList<>();
-    for (WayColumn column : columns(sort)) {
+    for (DriveMethodColumn column : columns(sort)) {
       cells.add(way.fits() ? text(column, way, currency) : "");
     }
     return new Row(
@@ -98,13 +102,14 @@ public record WaysView(
         sort.map(c -> reason(c, way, table, currency)).orElse(""));
   }
 
-  private static String reason(WayColumn column, Way way, WayTable table, String currency) {
+  private static String reason(
+      DriveMethodColumn column, DriveMethod way, DriveMethodTable table, String currency) {
     boolean first = table.by(column).get(0).key().equals(way.key());
     String figure = column.title() + ": " + text(column, way, currency);
     return first ? "best of all by " + figure : figure;
   }
 
-  private static String text(WayColumn column, Way way, String currency) {
+  private static String text(DriveMethodColumn column, DriveMethod way, String currency) {
     double figure = column.figure(way);
     if (Double.isNaN(figure)) {
       return "open";

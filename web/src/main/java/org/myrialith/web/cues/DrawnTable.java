@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.cue.plan.Crossings;
 import org.myrialith.cue.plan.CuesStep;
-import org.myrialith.cue.plan.HandTrial;
+import org.myrialith.cue.plan.InputTrial;
+import org.myrialith.cue.plan.SceneOverlap;
 import org.myrialith.finding.Quantity;
 
 /**
@@ -63,13 +63,13 @@ record DrawnTable(List<String> names, List<Row> rows, int left, String tried) {
             : step.crossings().pairs().stream()
                 .filter(pair -> pair.of(one, other))
                 .findFirst()
-                .map(Crossings.Pair::amps)
+                .map(SceneOverlap.Pair::amps)
                 .orElseThrow();
     boolean over = step.givesAmps().filter(gives -> amps > gives).isPresent();
     return new Cell(Quantity.text(amps, "A"), over, alone);
   }
 
-  private static Optional<String> tried(HandTrial trial) {
+  private static Optional<String> tried(InputTrial trial) {
     return trial
         .most()
         .map(

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.cue.table.CueTable;
+import org.myrialith.cue.table.InputState;
 import org.myrialith.cue.table.Row;
-import org.myrialith.cue.table.Sense;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.plan.GadgetPlan;
@@ -111,7 +111,7 @@ class TryController {
     return hands;
   }
 
-  private static int most(Sense.Sort sort) {
+  private static int most(InputState.Sort sort) {
     return switch (sort) {
       case ON_OFF -> 1;
       case ROTARY -> 3;
@@ -174,7 +174,7 @@ class TryController {
       engine = new CueEngine(table);
       readings = new int[table.senses().size()];
       for (int s = 0; s < readings.length; s++) {
-        readings[s] = table.senses().get(s).sort() == Sense.Sort.ANALOGUE ? 255 : 0;
+        readings[s] = table.senses().get(s).sort() == InputState.Sort.ANALOGUE ? 255 : 0;
       }
     }
 
@@ -192,7 +192,7 @@ class TryController {
         anew = true;
         return true;
       }
-      if (table.senses().get(hand[1]).sort() == Sense.Sort.SERIAL) {
+      if (table.senses().get(hand[1]).sort() == InputState.Sort.SERIAL) {
         engine.receive(String.valueOf((char) hand[2]));
       } else {
         readings[hand[1]] = hand[2];

@@ -298,7 +298,7 @@ class FramesController {
     boolean moved = onward.getView() instanceof RedirectView;
     boolean saved = moved && !((RedirectView) onward.getView()).getUrl().contains("/late/");
     if (easel != null && saved) {
-      // the easel only wants what a stroke changes: strata, reckonings and its own band
+      // the easel only wants what a stroke changes: strata, calculations and its own band
       ModelAndView pieces = page(id, fixture, frame);
       pieces.setViewName("frames/painted");
       return pieces;

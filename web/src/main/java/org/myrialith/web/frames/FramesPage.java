@@ -14,8 +14,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
@@ -295,7 +295,7 @@ public record FramesPage(
   }
 
   /** Returns the working of the current while the frame on the easel shows. */
-  Optional<Reckoning> current(GadgetPlan plan) {
+  Optional<Calculation> current(GadgetPlan plan) {
     int at = clip == null ? -1 : position(plan, clip);
     return at < 0 ? Optional.empty() : plan.power().currentOfFrame(at, frame);
   }

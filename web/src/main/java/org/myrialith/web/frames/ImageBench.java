@@ -11,7 +11,7 @@ import org.myrialith.frames.Clip;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.file.ClipImport;
 import org.myrialith.frames.file.Fit;
-import org.myrialith.frames.file.Shots;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.gadget.format.ClipFile;
 import org.myrialith.gadget.format.ClipSource;
 import org.myrialith.gadget.model.Gadget;
@@ -31,7 +31,7 @@ public class ImageBench {
    *
    * @throws InputException if it can't be taken
    */
-  public ClipImport read(byte[] file, Shots.Cut cut, Fit fit, int columns, int rows) {
+  public ClipImport read(byte[] file, FrameGrid.Cut cut, Fit fit, int columns, int rows) {
     return inTurn(() -> ClipImport.read(ClipSource.of(file, cut), fit, columns, rows));
   }
 
@@ -42,7 +42,7 @@ public class ImageBench {
    * @throws InputException if the image can't be taken or there is no such fixture
    */
   public Gadget take(
-      Gadget gadget, String fixture, byte[] file, Shots.Cut cut, Fit fit, boolean append) {
+      Gadget gadget, String fixture, byte[] file, FrameGrid.Cut cut, Fit fit, boolean append) {
     Fixture on =
         gadget
             .fixture(fixture)

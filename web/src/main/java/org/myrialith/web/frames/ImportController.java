@@ -14,7 +14,7 @@ import org.myrialith.formats.ZipWriter;
 import org.myrialith.frames.Frame;
 import org.myrialith.frames.file.ClipImport;
 import org.myrialith.frames.file.Fit;
-import org.myrialith.frames.file.Shots;
+import org.myrialith.frames.file.FrameGrid;
 import org.myrialith.gadget.format.ClipSource;
 import org.myrialith.layout.Fixture;
 import org.myrialith.schema.TypedNumber;
@@ -63,7 +63,7 @@ class ImportController {
     byte[] bytes = file.size() == 1 ? file.get(0).getBytes() : archive(file);
     try {
       // refused files are not kept
-      images.inTurn(() -> ClipSource.of(bytes, Shots.Cut.NONE).read((raster, delay) -> false));
+      images.inTurn(() -> ClipSource.of(bytes, FrameGrid.Cut.NONE).read((raster, delay) -> false));
     } catch (InputException e) {
       ModelAndView page = frames.page(id, fixture, 0);
       page.addObject("refused", e.errors());
@@ -88,10 +88,10 @@ class ImportController {
     return ZipWriter.zip(all);
   }
 
-  private static Shots.Cut cut(String across, String down, String hold) {
-    return new Shots.Cut(
-        (int) TypedNumber.require("across", across, Shots.Cut.SIDE),
-        (int) TypedNumber.require("down", down, Shots.Cut.SIDE),
+  private static FrameGrid.Cut cut(String across, String down, String hold) {
+    return new FrameGrid.Cut(
+        (int) TypedNumber.require("across", across, FrameGrid.Cut.SIDE),
+        (int) TypedNumber.require("down", down, FrameGrid.Cut.SIDE),
         (int) TypedNumber.require("holdMillis", hold, Frame.HOLD));
   }
 
@@ -109,7 +109,7 @@ class ImportController {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
     List<InputError> refused = new ArrayList<>();
-    Shots.Cut cut = Shots.Cut.NONE;
+    FrameGrid.Cut cut = FrameGrid.Cut.NONE;
     ClipImport result;
     try {
       cut = cut(across, down, holdMillis);
@@ -117,7 +117,7 @@ class ImportController {
     } catch (InputException e) {
       // a sheet that can't be cut so is shown whole
       refused.addAll(e.errors());
-      cut = Shots.Cut.NONE;
+      cut = FrameGrid.Cut.NONE;
       result = images.read(file.bytes(), cut, how, on.seenColumns(), on.seenRows());
     }
     ModelAndView page = pages.page(opened, Step.FRAMES);
@@ -141,7 +141,7 @@ class ImportController {
     return page;
   }
 
-  private List<Pair> pairs(byte[] file, Shots.Cut cut, ClipImport result) {
+  private List<Pair> pairs(byte[] file, FrameGrid.Cut cut, ClipImport result) {
     List<String> before = new ArrayList<>();
     images.inTurn(
         () ->
@@ -174,7 +174,7 @@ class ImportController {
       @RequestParam(defaultValue = "replace") String where) {
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
     Fit how = ImageBench.fit(fit);
-    Shots.Cut cut = cut(across, down, holdMillis);
+    FrameGrid.Cut cut = cut(across, down, holdMillis);
     String then = "frames?fixture=" + fixture;
     if (!uploads.take(upload)) {
       return ProjectPages.redirect("/gadgets/" + id + "/" + then);

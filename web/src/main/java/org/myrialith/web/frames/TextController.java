@@ -10,8 +10,8 @@ import java.util.Set;
 import java.util.UUID;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
-import org.myrialith.frames.Baking;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
 import org.myrialith.text.Caption;
@@ -139,7 +139,7 @@ class TextController {
         gadget ->
             gadget.with(
                 fixture,
-                Baking.frames(plan(gadget, caption(gadget, fixture))),
+                FrameSource.frames(plan(gadget, caption(gadget, fixture))),
                 where.equals("append")),
         FramesController.there(fixture, 0),
         errors -> page(id, fixture, null));
@@ -198,7 +198,7 @@ class TextController {
   }
 
   private static DraftLook look(Gadget gadget, CaptionPlan plan) {
-    List<Frame> all = Baking.frames(plan);
+    List<Frame> all = FrameSource.frames(plan);
     int each = DraftLook.each(gadget, all.size());
     List<Frame> seen = new ArrayList<>();
     for (int frame = 0; frame < all.size(); frame += each) {

@@ -14,7 +14,7 @@ import org.myrialith.frames.Show;
 import org.myrialith.frames.edit.Stroke;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
-import org.myrialith.gadget.plan.Together;
+import org.myrialith.gadget.plan.StackedView;
 import org.myrialith.layout.Fixture;
 import org.myrialith.schema.TypedNumber;
 import org.myrialith.web.pages.ProjectPages;
@@ -64,13 +64,13 @@ class TogetherController {
   ModelAndView show(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "1") String moment,
-      @RequestParam(defaultValue = Together.ALL) String over) {
+      @RequestParam(defaultValue = StackedView.ALL) String over) {
     GadgetPlan plan = pages.open(id).plan();
     try {
       return page(id, number(plan, moment), over);
     } catch (InputException e) {
       // a moment or a group that is gone
-      ModelAndView page = page(id, 1, Together.ALL);
+      ModelAndView page = page(id, 1, StackedView.ALL);
       page.addObject("refused", e.errors());
       return page;
     }
@@ -83,7 +83,7 @@ class TogetherController {
   private ModelAndView page(UUID id, int moment, String over) {
     var opened = pages.open(id);
     GadgetPlan plan = opened.plan();
-    Together together = Together.of(plan, moment - 1, over);
+    StackedView together = StackedView.of(plan, moment - 1, over);
     ModelAndView page = pages.page(opened, Step.FRAMES);
     page.setViewName("frames/together");
     page.addObject("tabs", plan.gadget().fixtures().stream().map(TogetherController::tab).toList());
@@ -102,7 +102,7 @@ class TogetherController {
             Base64.getEncoder().encodeToString(together.rgb()),
             spots(together),
             PlacesText.inSpace(
-                together.spots().stream().map(Together.Spot::pose).toList(), place -> place)));
+                together.spots().stream().map(StackedView.Spot::pose).toList(), place -> place)));
     return page;
   }
 
@@ -112,7 +112,7 @@ class TogetherController {
 
   private static Map<String, String> overs(Gadget gadget) {
     Map<String, String> all = new LinkedHashMap<>();
-    all.put(Together.ALL, "the whole gadget");
+    all.put(StackedView.ALL, "the whole gadget");
     gadget.layout().groups().forEach(group -> all.put(group.id(), group.name()));
     return all;
   }
@@ -128,8 +128,8 @@ class TogetherController {
         + Quantity.text(one.holdMillis() / 1000.0, "s");
   }
 
-  private static String spots(Together together) {
-    List<Together.Spot> spots = together.spots();
+  private static String spots(StackedView together) {
+    List<StackedView.Spot> spots = together.spots();
     return PlacesText.flat(
         spots.size(), place -> place, i -> spots.get(i).xMm(), i -> spots.get(i).yMm());
   }
@@ -147,7 +147,7 @@ class TogetherController {
         base,
         "Painted moment " + moment,
         gadget -> {
-          Together together = Together.of(GadgetPlan.of(gadget), moment - 1, over);
+          StackedView together = StackedView.of(GadgetPlan.of(gadget), moment - 1, over);
           return whole
               ? together.painted(together.all(), Brush.colour(act.colour()))
               : together.painted(act.onPlaces(places(act.points())));

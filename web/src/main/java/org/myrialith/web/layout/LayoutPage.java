@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.myrialith.circuit.CircuitPlan;
-import org.myrialith.circuit.Section;
+import org.myrialith.circuit.FixtureRange;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.model.Gadget;
@@ -151,7 +151,7 @@ class LayoutPage {
       int place = 1;
       int first = 0;
       for (int s = 0; s < circuit.sections().size(); s++) {
-        Section section = circuit.sections().get(s);
+        FixtureRange section = circuit.sections().get(s);
         String name = several ? circuit.circuit().name() + ": " + section.name() : section.name();
         turns.add(
             new Turn(

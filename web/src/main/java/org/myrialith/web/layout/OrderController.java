@@ -3,7 +3,7 @@ package org.myrialith.web.layout;
 import java.util.Map;
 import java.util.UUID;
 import org.myrialith.circuit.Circuit;
-import org.myrialith.circuit.Run;
+import org.myrialith.circuit.FixtureRun;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
@@ -51,7 +51,7 @@ class OrderController {
     Circuit line = gadget.circuits().having(member).orElseThrow(NotThereException::new);
     return switch (by) {
       case "reverse" -> {
-        Fixture fixture = gadget.fixture(Run.of(member).fixture()).orElseThrow();
+        Fixture fixture = gadget.fixture(FixtureRun.of(member).fixture()).orElseThrow();
         yield gadget.with(fixture.with(fixture.mount().backwards()));
       }
       case "earlier" -> gadget.with(line.moved(member, -1));

@@ -31,7 +31,7 @@ public class ProjectPages {
     return projects.open(id);
   }
 
-  /** Returns a page of a project with strata and reckonings; the controller adds its bench. */
+  /** Returns a page of a project with strata and calculations; the controller adds its bench. */
   public ModelAndView page(Projects.Opened opened, Step step) {
     ModelAndView page = new ModelAndView(Sheet.path(step) + "/page");
     page.addObject("sheet", Sheet.of(opened, step));

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.plan.GadgetPlan;
@@ -32,7 +32,7 @@ public record Sheet(
     String redoes,
     List<Band> bands,
     List<Finding> findings,
-    List<Reckoning> reckonings) {
+    List<Calculation> calculations) {
   private static final int MOST_IN_SIGHT = 12;
 
   static Sheet of(Projects.Opened opened, Step step) {
@@ -56,13 +56,13 @@ public record Sheet(
         opened.redoes().orElse(""),
         bands,
         plan.findings(step),
-        plan.reckonings(step));
+        plan.calculations(step));
   }
 
   /** Returns the sheet with a number before the others. */
-  public Sheet leading(Reckoning number) {
-    List<Reckoning> numbers = new ArrayList<>(List.of(number));
-    numbers.addAll(reckonings);
+  public Sheet leading(Calculation number) {
+    List<Calculation> numbers = new ArrayList<>(List.of(number));
+    numbers.addAll(calculations);
     return new Sheet(
         id, base, revision, title, step, verdict, undoes, redoes, bands, findings, numbers);
   }
@@ -72,13 +72,13 @@ public record Sheet(
    *
    * @param about its name; empty for the whole
    */
-  public record About(String about, List<Reckoning> numbers) {}
+  public record About(String about, List<Calculation> numbers) {}
 
   /** Returns the numbers by what they are about, those of the whole first. */
   public List<About> numbers() {
-    Map<String, List<Reckoning>> by = new LinkedHashMap<>();
+    Map<String, List<Calculation>> by = new LinkedHashMap<>();
     by.put("", new ArrayList<>());
-    reckonings.forEach(n -> by.computeIfAbsent(n.about(), a -> new ArrayList<>()).add(n));
+    calculations.forEach(n -> by.computeIfAbsent(n.about(), a -> new ArrayList<>()).add(n));
     return by.entrySet().stream().map(e -> new About(e.getKey(), e.getValue())).toList();
   }
 
@@ -98,7 +98,7 @@ public record Sheet(
 
   /** Returns whether there are so many numbers that those about single things stand folded. */
   public boolean folded() {
-    return reckonings.size() > MOST_IN_SIGHT;
+    return calculations.size() > MOST_IN_SIGHT;
   }
 
   /** Returns the last part of the address of a layer's page. */

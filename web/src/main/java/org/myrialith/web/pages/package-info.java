@@ -1,5 +1,5 @@
 /**
- * What all project pages share: the strata, the reckonings, forms that keep what was typed, and the
- * way of an edit.
+ * What all project pages share: the strata, the calculations, forms that keep what was typed, and
+ * the way of an edit.
  */
 package org.myrialith.web.pages;

@@ -18,7 +18,7 @@ import org.myrialith.parts.Conductor;
 import org.myrialith.parts.Connector;
 import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.SupplyTree;
-import org.myrialith.power.Day;
+import org.myrialith.power.DailyUse;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
 import org.myrialith.power.supply.BatteryLife;
@@ -122,7 +122,7 @@ class PowerController {
         part.slots(form).stream()
             .filter(s -> !List.of("lights", "controller").contains(s.name()))
             .toList());
-    PartForm<Day> day = new PartForm<>(Day.DESCRIPTION, plan.gadget().power().day());
+    PartForm<DailyUse> day = new PartForm<>(DailyUse.DESCRIPTION, plan.gadget().power().day());
     page.addObject(
         "sleepSlots",
         day.slots(day.shown()).stream().filter(s -> s.name().equals("ownSleep")).toList());
@@ -150,7 +150,9 @@ class PowerController {
         id,
         base,
         "Changed a day of the gadget",
-        g -> g.with(g.power().with(new PartForm<>(Day.DESCRIPTION, g.power().day()).read(form))),
+        g ->
+            g.with(
+                g.power().with(new PartForm<>(DailyUse.DESCRIPTION, g.power().day()).read(form))),
         "power",
         form,
         typed -> page(id, typed));

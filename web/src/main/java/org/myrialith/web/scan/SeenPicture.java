@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.myrialith.circuit.Stretch;
+import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.multiplex.ScanTiming;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
@@ -125,7 +125,7 @@ public record SeenPicture(
     }
 
     private String fill(int channel) {
-      for (Stretch stretch : plan.stretches()) {
+      for (ChannelRange stretch : plan.stretches()) {
         int within = channel - stretch.firstChannel();
         if (within >= 0 && within < stretch.channels()) {
           return hex(stretch.shows().get(within % stretch.channelsPerUnit()).tint());

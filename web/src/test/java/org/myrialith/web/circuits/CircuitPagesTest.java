@@ -12,7 +12,7 @@ import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.pixel.ClockedPixels;
 import org.myrialith.circuit.pixel.ColourOrder;
 import org.myrialith.circuit.pixel.OneWirePixels;
-import org.myrialith.circuit.pixel.WhiteUse;
+import org.myrialith.circuit.pixel.WhiteExtraction;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.tool.Gadgets;
@@ -86,7 +86,7 @@ class CircuitPagesTest {
       screen.field("Order of colours").selectOption("WRGB");
       screen.onRevision(4);
       OneWirePixels line = (OneWirePixels) application.stored(id).circuits().circuits().get(1);
-      assertThat(line.white()).isEqualTo(WhiteUse.DARK);
+      assertThat(line.white()).isEqualTo(WhiteExtraction.DARK);
       assertThat(line.colourOrder()).isEqualTo(ColourOrder.WRGB);
       screen.field("Order of colours").selectOption("GRB");
       screen.onRevision(5);
@@ -120,7 +120,7 @@ class CircuitPagesTest {
     try (Screen screen = open(id, "firmware")) {
       screen.page().getByText("Use the 8-bit controller, 16 MHz, 512 bytes RAM").click();
       screen.onRevision(2);
-      assertThat(screen.page().locator("#reckonings")).not().containsText("smallest class");
+      assertThat(screen.page().locator("#calculations")).not().containsText("smallest class");
     }
     Gadget stored = application.stored(id);
     assertThat(stored.circuits().circuits().stream().flatMap(c -> c.pins().stream()))

@@ -9,7 +9,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.demo.DemoGadgets;
 import org.myrialith.gadget.model.Gadget;
@@ -29,7 +29,7 @@ class OutputsPageTest {
     return Screen.open(application.address() + "/gadgets/" + id + "/" + step);
   }
 
-  private static List<Hookup.Moved> moved(Gadget gadget) {
+  private static List<OutputWiring.Moved> moved(Gadget gadget) {
     return ((SwitchedCircuit) gadget.circuits().circuits().get(0)).hookup().moved();
   }
 
@@ -76,7 +76,8 @@ class OutputsPageTest {
       assertThat(page.locator("section.chip")).hasCount(13);
       assertThat(out(page, 26)).containsText("free");
       assertThat(page.locator(".bits-picked b")).hasText("Board: waiting 1 c");
-      assertThat(moved(application.stored(id))).containsExactly(new Hookup.Moved("f1", 26, 97));
+      assertThat(moved(application.stored(id)))
+          .containsExactly(new OutputWiring.Moved("f1", 26, 97));
       screen.button("Put the moved channel back").click();
       screen.onRevision(3);
       assertThat(page.locator("section.chip")).hasCount(12);
@@ -99,7 +100,8 @@ class OutputsPageTest {
       page.mouse().up();
       screen.onRevision(2);
       assertThat(moved(application.stored(id)))
-          .containsExactlyInAnyOrder(new Hookup.Moved("f1", 0, 10), new Hookup.Moved("f1", 10, 0));
+          .containsExactlyInAnyOrder(
+              new OutputWiring.Moved("f1", 0, 10), new OutputWiring.Moved("f1", 10, 0));
       assertThat(out(page, 0)).hasAttribute("title", "chip 1, output 0: Board: boat 2 c");
     }
   }

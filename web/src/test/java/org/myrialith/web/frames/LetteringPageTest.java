@@ -10,7 +10,7 @@ import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.demo.DemoGadgets;
-import org.myrialith.frames.Baking;
+import org.myrialith.frames.FrameSource;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.text.Caption;
 import org.myrialith.text.CaptionPlan;
@@ -73,7 +73,7 @@ class LetteringPageTest {
       Gadget made = application.stored(id);
       Caption caption = made.programme().captionOn("f1").orElseThrow();
       CaptionPlan plan = CaptionPlan.of(caption, made.programme().fonts(), 16, 8);
-      assertThat(made.clipOn("f1").orElseThrow().frames()).isEqualTo(Baking.frames(plan));
+      assertThat(made.clipOn("f1").orElseThrow().frames()).isEqualTo(FrameSource.frames(plan));
       assertThat(page.locator(".core li")).hasCount(1);
     }
   }

@@ -32,12 +32,12 @@ class EmitterPagesTest {
     String id = application.bring(gadget);
     try (Screen screen = Screen.open(address(id, ""))) {
       Page page = screen.page();
-      assertThat(page.locator("#reckonings")).not().containsText("overlap");
+      assertThat(page.locator("#calculations")).not().containsText("overlap");
       page.getByText("Data of these emitters").click();
       screen.field("Package width").fill("8");
       screen.field("Package height").fill("7");
       screen.button("Save for this gadget").click();
-      assertThat(page.locator("#reckonings")).containsText("4 pairs of emitters overlap");
+      assertThat(page.locator("#calculations")).containsText("4 pairs of emitters overlap");
       assertThat(application.stored(id).layout().emitters()).hasSize(1);
       screen.holdAccessible();
       screen.field("Viewing angle").fill("0");
@@ -77,7 +77,7 @@ class EmitterPagesTest {
       assertThat(stored.layout().emitters()).hasSize(1);
       assertThat(stored.layout().emitters().get(0).kind()).isEqualTo(EmitterKind.SINGLE);
       assertThat(stored.layout().emitters().get(0).dies().get(0).forwardVolts()).isEqualTo(1.9);
-      assertThat(page.locator("#reckonings")).containsText("5\u00a0channels");
+      assertThat(page.locator("#calculations")).containsText("5\u00a0channels");
       // forgotten for others, it stays where it is used
       page.getByText("Data of these emitters").click();
       screen.button("No longer keep it for other gadgets").click();

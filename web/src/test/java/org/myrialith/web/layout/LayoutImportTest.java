@@ -119,7 +119,7 @@ class LayoutImportTest {
     try (Screen screen = open(id)) {
       bring(screen.page(), "map.csv", map);
       press(screen.page(), "Keep as 168 loose emitters");
-      assertThat(screen.page().locator("#reckonings")).containsText("claim one place");
+      assertThat(screen.page().locator("#calculations")).containsText("claim one place");
       assertThat(application.stored(id).fixtures()).hasSize(3);
     }
   }

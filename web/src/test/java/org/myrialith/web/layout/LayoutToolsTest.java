@@ -179,7 +179,7 @@ class LayoutToolsTest {
       page.getByLabel("Its width").fill("230");
       page.keyboard().press("Tab");
       screen.onRevision(3);
-      assertThat(page.locator("#reckonings")).containsText("lie outside the enclosure");
+      assertThat(page.locator("#calculations")).containsText("lie outside the enclosure");
       page.getByLabel("Its height").fill("-4");
       page.keyboard().press("Tab");
       assertThat(page.locator("#notice")).containsText("1 to 20");
@@ -190,7 +190,7 @@ class LayoutToolsTest {
       page.getByLabel("Diffuser in front, 0 none").fill("12");
       page.keyboard().press("Tab");
       screen.onRevision(5);
-      assertThat(page.locator("#reckonings")).containsText("the light spots melt");
+      assertThat(page.locator("#calculations")).containsText("the light spots melt");
       assertThat(page.locator(".diffused img")).isVisible();
       Object width =
           page.locator(".diffused img").evaluate("e => e.decode().then(() => e.naturalWidth)");

@@ -144,7 +144,7 @@ class PowerPageTest {
               .filter(f -> f.key().equals("cell-life"))
               .findFirst()
               .orElseThrow()
-              .reckonings()
+              .calculations()
               .get(0)
               .value();
       assertThat(hours).isPositive();

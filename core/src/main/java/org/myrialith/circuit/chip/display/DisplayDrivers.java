@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.electrical.TwoWireBus;
-import org.myrialith.circuit.output.BitMap;
 import org.myrialith.circuit.output.Filling;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.circuit.output.Switching;
 import org.myrialith.finding.Bounds;
@@ -51,7 +51,7 @@ public record DisplayDrivers(
     double pullUpOhms,
     double wireMm,
     BusSpeed busSpeed,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
   /** Allowed step of brightness. */
@@ -85,8 +85,8 @@ public record DisplayDrivers(
           Field.measure("pullUpOhms", "Pull-ups", TwoWireBus.PULL_UP).or(2200.0),
           Field.measure("wireMm", "Wire of the bus", TwoWireBus.WIRE).or(200.0),
           BusSpeed.field(),
-          Part.of("hookup", Hookup.DESCRIPTION),
-          Members.field());
+          Part.of("hookup", OutputWiring.DESCRIPTION),
+          MemberList.field());
 
   /** Three wires. */
   public static final CircuitStart THREE_WIRE =
@@ -120,7 +120,7 @@ public record DisplayDrivers(
     TwoWireBus.WIRE.require("wireMm", wireMm);
     Objects.requireNonNull(busSpeed, "busSpeed");
     Objects.requireNonNull(hookup, "hookup");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   /** Returns a circuit as a maker would start with. */
@@ -137,12 +137,12 @@ public record DisplayDrivers(
         2200,
         200,
         BusSpeed.USUAL,
-        Hookup.of(20, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
+        OutputWiring.of(20, Side.TO_SUPPLY).filled(Filling.FIELD_A_BYTE),
         fixtures);
   }
 
   private DisplayDrivers as(
-      String called, DisplayClass made, int step, Hookup hung, List<String> ids) {
+      String called, DisplayClass made, int step, OutputWiring hung, List<String> ids) {
     return new DisplayDrivers(
         id,
         called,
@@ -198,7 +198,7 @@ public record DisplayDrivers(
   }
 
   @Override
-  public DisplayDrivers with(Hookup other) {
+  public DisplayDrivers with(OutputWiring other) {
     return as(name, sort, brightness, other, fixtures);
   }
 
@@ -259,8 +259,8 @@ public record DisplayDrivers(
     Switching switching =
         Switching.scanned(
             members(layout), layout, hookup, DisplayPlan.stage(sort), brief.volts(), duty);
-    BitMap map =
-        BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
+    OutputMap map =
+        OutputMap.of(switching.channels(), hookup, sort.width(), false, 1)
             .withSegmentsFromTop(sort.chained());
     return new DisplayPlan(this, brief, switching, map);
   }

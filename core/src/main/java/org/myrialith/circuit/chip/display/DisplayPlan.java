@@ -1,22 +1,22 @@
 package org.myrialith.circuit.chip.display;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.myrialith.brief.Brief;
+import org.myrialith.circuit.electrical.DriverChipLoad;
 import org.myrialith.circuit.electrical.LogicLevel;
-import org.myrialith.circuit.electrical.ScannedCurrent;
 import org.myrialith.circuit.electrical.TwoWireBus;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.output.Switching;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -25,7 +25,7 @@ import org.myrialith.parts.PartSort;
 import org.myrialith.parts.TwoWireSpeed;
 
 /** What display-driver chips take of time, memory and current. */
-public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switching, BitMap map)
+public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switching, OutputMap map)
     implements SwitchedPlan {
   /** Segments of a digit by the letters of data sheets, the point last. */
   private static final String LETTERS = "abcdefgp";
@@ -60,7 +60,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
-  public Hookup hookup() {
+  public OutputWiring hookup() {
     return circuit.hookup();
   }
 
@@ -134,10 +134,10 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
-  public Reckoning dataTime() {
+  public Calculation dataTime() {
     if (circuit.sort() == DisplayClass.I2C) {
       TwoWireSpeed fast = circuit.speed();
-      return new Reckoning(
+      return new Calculation(
           key("data-time"),
           "Data of one frame",
           dataSeconds(),
@@ -157,7 +157,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
           Source.standard("UM10204, clocked by the exported player"));
     }
     return circuit.sort().chained()
-        ? new Reckoning(
+        ? new Calculation(
             key("data-time"),
             "Data of one frame",
             dataSeconds(),
@@ -169,7 +169,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
                 given("time of 16 bits", CHIP_CYCLES * brief.controller().cycleSeconds(), "s"),
                 given("load", TURN_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player"))
-        : new Reckoning(
+        : new Calculation(
             key("data-time"),
             "Data of one frame",
             dataSeconds(),
@@ -215,18 +215,18 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   private double forwardVolts() {
     return switching().loads().stream()
-        .mapToDouble(load -> ((ScannedCurrent) load.path()).forwardVolts())
+        .mapToDouble(load -> ((DriverChipLoad) load.path()).forwardVolts())
         .min()
         .orElse(2);
   }
 
-  private Reckoning setting() {
-    return new Reckoning(
+  private Calculation setting() {
+    return new Calculation(
         key("setting-resistor"),
         "Setting resistor of a chip",
         settingOhms(forwardVolts()),
         "ohm",
-        Reckoning.FOUND_BY
+        Calculation.FOUND_BY
             + "reading between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V, then taking the next value of the series",
         List.of(
             given("peak current", circuit.hookup().milliamps(), "mA"),
@@ -249,8 +249,8 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   }
 
   @Override
-  public List<Reckoning> ownNumbers() {
-    List<Reckoning> own = new ArrayList<>(List.of(level().high(), level().margin()));
+  public List<Calculation> ownNumbers() {
+    List<Calculation> own = new ArrayList<>(List.of(level().high(), level().margin()));
     switch (circuit.sort()) {
       case THREE_WIRE -> own.add(setting());
       case I2C -> own.add(bus().pullUps());

@@ -1,7 +1,7 @@
 package org.myrialith.circuit.chip.expander;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.List;
 import java.util.Map;
@@ -9,13 +9,13 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.electrical.LogicLevel;
 import org.myrialith.circuit.electrical.TwoWireBus;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.output.Switching;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -24,7 +24,7 @@ import org.myrialith.parts.PartSort;
 import org.myrialith.parts.TwoWireSpeed;
 
 /** What port expanders take of time, memory, current and the bus. */
-public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, BitMap map)
+public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, OutputMap map)
     implements SwitchedPlan {
   /** Cycles of looking up the level of an output that is told when to go off. */
   static final double LOOK_UP_CYCLES = 17.5;
@@ -40,7 +40,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   @Override
-  public Hookup hookup() {
+  public OutputWiring hookup() {
     return circuit.hookup();
   }
 
@@ -76,8 +76,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   @Override
-  public Reckoning dataTime() {
-    return new Reckoning(
+  public Calculation dataTime() {
+    return new Calculation(
         key("data-time"),
         "Data of one frame",
         dataSeconds(),
@@ -138,7 +138,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   }
 
   @Override
-  public List<Reckoning> ownNumbers() {
+  public List<Calculation> ownNumbers() {
     return List.of(bus().pullUps(), level().high(), level().margin());
   }
 
@@ -179,8 +179,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return refreshHz() / ((1 << FADE_BITS) - 1);
   }
 
-  private Reckoning dimming() {
-    return new Reckoning(
+  private Calculation dimming() {
+    return new Calculation(
         key("bus-dimming"),
         phrase("Refresh of %d-bit dimming over the bus", FADE_BITS),
         dimmedHertz(),

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.electrical.TwoWireBus;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.circuit.output.Switching;
@@ -47,7 +47,7 @@ public record Expanders(
     double pullUpOhms,
     double wireMm,
     BusSpeed busSpeed,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures)
     implements SwitchedCircuit {
   /** How it stands in the format. */
@@ -71,8 +71,8 @@ public record Expanders(
           Field.measure("pullUpOhms", "Pull-ups", TwoWireBus.PULL_UP).or(2200.0),
           Field.measure("wireMm", "Wire of the bus", TwoWireBus.WIRE).or(200.0),
           BusSpeed.field(),
-          Part.of("hookup", Hookup.DESCRIPTION),
-          Members.field());
+          Part.of("hookup", OutputWiring.DESCRIPTION),
+          MemberList.field());
 
   /** On or off. */
   public static final CircuitStart PLAIN =
@@ -100,7 +100,7 @@ public record Expanders(
     Objects.requireNonNull(busSpeed, "busSpeed");
     Objects.requireNonNull(hookup, "hookup");
     hookup.requireSide(sort.stage());
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   /** Returns a circuit as a maker would start with. */
@@ -115,7 +115,7 @@ public record Expanders(
         2200,
         200,
         BusSpeed.USUAL,
-        Hookup.USUAL,
+        OutputWiring.USUAL,
         fixtures);
   }
 
@@ -124,7 +124,7 @@ public record Expanders(
       ExpanderClass made,
       int address,
       BusSpeed speed,
-      Hookup hung,
+      OutputWiring hung,
       List<String> ids) {
     return new Expanders(
         id, called, dataPin, clockPin, made, address, pullUpOhms, wireMm, speed, hung, ids);
@@ -152,7 +152,7 @@ public record Expanders(
   }
 
   @Override
-  public Expanders with(Hookup other) {
+  public Expanders with(OutputWiring other) {
     return as(name, sort, firstAddress, busSpeed, other, fixtures);
   }
 
@@ -205,8 +205,8 @@ public record Expanders(
   @Override
   public ExpanderPlan plan(Layout layout, Brief brief) {
     Switching switching = Switching.of(members(layout), layout, hookup, sort.stage(), volts(brief));
-    BitMap map =
-        BitMap.of(switching.channels(), hookup, sort.width(), false, 1)
+    OutputMap map =
+        OutputMap.of(switching.channels(), hookup, sort.width(), false, 1)
             .withDepth(sort.depth(), Sending.COUNTS);
     return new ExpanderPlan(this, brief, switching, map);
   }

@@ -1,7 +1,7 @@
 package org.myrialith.circuit.chip.register;
 
+import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
-import static org.myrialith.finding.Reckoning.given;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,14 +12,14 @@ import java.util.stream.Collectors;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.LogicLevel;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.circuit.output.Switching;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -31,7 +31,7 @@ import org.myrialith.parts.PartSort;
 import org.myrialith.parts.RegisterClass;
 
 /** What a chain of shift registers takes of time, memory, current and edges. */
-public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switching, BitMap map)
+public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switching, OutputMap map)
     implements SwitchedPlan {
   /** Cycles of a byte, as the exported player sends it: 8 clocks of 13 cycles and the way on. */
   public static final int BYTE_CYCLES = 113;
@@ -62,7 +62,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   private static final double RISE_FACTOR = Math.log(9);
 
   @Override
-  public Hookup hookup() {
+  public OutputWiring hookup() {
     return circuit.hookup();
   }
 
@@ -117,9 +117,9 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
-  public Reckoning dataTime() {
+  public Calculation dataTime() {
     if (brief.controller().portable()) {
-      return new Reckoning(
+      return new Calculation(
           key("data-time"),
           "Data of one frame",
           dataSeconds(),
@@ -132,7 +132,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
           Source.partClass("from memory: boards differ"));
     }
     return dims()
-        ? new Reckoning(
+        ? new Calculation(
             key("data-time"),
             "Data of one frame",
             dataSeconds(),
@@ -144,7 +144,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                 given("time of a bit", GREY_BIT_CYCLES * brief.controller().cycleSeconds(), "s"),
                 given("level look-up", GREY_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player, 14 cycles a bit"))
-        : new Reckoning(
+        : new Calculation(
             key("data-time"),
             "Data of one frame",
             dataSeconds(),
@@ -161,8 +161,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     return clock.hertz() / (1 << map.depth()) * clock.parts();
   }
 
-  private Reckoning grey() {
-    return new Reckoning(
+  private Calculation grey() {
+    return new Calculation(
         key("grey-refresh"),
         "Turns of the grey scale",
         greyHertz(),
@@ -175,13 +175,13 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
         Source.partClass("data of the class"));
   }
 
-  private Reckoning together() {
-    return new Reckoning(
+  private Calculation together() {
+    return new Calculation(
         key("grey-peak"),
         "At the start of each turn",
         railAmps(),
         "A",
-        Reckoning.FOUND_BY + "adding the currents of all outputs",
+        Calculation.FOUND_BY + "adding the currents of all outputs",
         List.of(given("outputs", map.channels().size(), "")),
         Source.ARITHMETIC);
   }
@@ -190,8 +190,8 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     return rise(map.chips(), circuit.wireMm());
   }
 
-  private Reckoning rise() {
-    return new Reckoning(
+  private Calculation rise() {
+    return new Calculation(
         key("clock-rise"),
         "Rise of the clock at the chips",
         riseSeconds(),
@@ -207,7 +207,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   }
 
   @Override
-  public List<Reckoning> ownNumbers() {
+  public List<Calculation> ownNumbers() {
     return dims()
         ? List.of(rise(), level().high(), level().margin(), grey(), together())
         : List.of(rise(), level().high(), level().margin());
@@ -233,7 +233,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   /** Latches hold chance until the first frame: what is strong acts on it. */
   private Optional<Finding> powerOn() {
     boolean strong =
-        hookup().through() != Through.NONE
+        hookup().through() != SwitchType.NONE
             || switching.loads().stream()
                 .anyMatch(
                     load ->

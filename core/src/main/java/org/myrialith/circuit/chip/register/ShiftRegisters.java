@@ -8,12 +8,12 @@ import java.util.Objects;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitStart;
-import org.myrialith.circuit.Members;
+import org.myrialith.circuit.MemberList;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.electrical.Through;
-import org.myrialith.circuit.output.BitMap;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.electrical.SwitchType;
+import org.myrialith.circuit.output.OutputMap;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.output.Sending;
 import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.circuit.output.Switching;
@@ -58,7 +58,7 @@ public record ShiftRegisters(
     RegisterClass sort,
     double settingVolts,
     double wireMm,
-    Hookup hookup,
+    OutputWiring hookup,
     List<String> fixtures,
     LevelShift shift,
     boolean heldDark)
@@ -93,7 +93,7 @@ public record ShiftRegisters(
           Field.measure("wireMm", "Wire of the clock", WIRE)
               .or(200.0)
               .explained("from the controller to the last chip"),
-          Part.of("hookup", Hookup.DESCRIPTION),
+          Part.of("hookup", OutputWiring.DESCRIPTION),
           LevelShift.field(),
           Field.flag(
                   "heldDark",
@@ -102,7 +102,7 @@ public record ShiftRegisters(
                   "dark until the first frame")
               .or(false)
               .explained("output enable on the blank pin, with a pull-up"),
-          Members.field());
+          MemberList.field());
 
   /** Plain registers. */
   public static final CircuitStart PLAIN =
@@ -116,7 +116,7 @@ public record ShiftRegisters(
           id ->
               usual(id, List.of())
                   .of(RegisterClass.SINK)
-                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .with(OutputWiring.of(10, Side.TO_SUPPLY))
                   .called("Sinks"));
 
   /** Sinks with a grey scale. */
@@ -127,7 +127,7 @@ public record ShiftRegisters(
           id ->
               usual(id, List.of())
                   .of(RegisterClass.GREY_12)
-                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .with(OutputWiring.of(10, Side.TO_SUPPLY))
                   .called("Grey sinks"));
 
   /** Sinks with a grey scale and an oscillator of their own. */
@@ -138,7 +138,7 @@ public record ShiftRegisters(
           id ->
               usual(id, List.of())
                   .of(RegisterClass.GREY_24)
-                  .with(Hookup.of(10, Side.TO_SUPPLY))
+                  .with(OutputWiring.of(10, Side.TO_SUPPLY))
                   .called("Grey sinks"));
 
   /** Through MOSFETs. */
@@ -148,7 +148,7 @@ public record ShiftRegisters(
           "transistors on shift registers",
           id ->
               usual(id, List.of())
-                  .with(Hookup.of(100, Side.TO_SUPPLY).through(Through.MOSFET_LOGIC, 0))
+                  .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 0))
                   .heldBy("D4")
                   .called("Switches"));
 
@@ -168,13 +168,13 @@ public record ShiftRegisters(
     SETTING.require("settingVolts", settingVolts);
     WIRE.require("wireMm", wireMm);
     Objects.requireNonNull(hookup, "hookup");
-    if (sort.stage().keeps() && hookup.through() != Through.NONE) {
+    if (sort.stage().keeps() && hookup.through() != SwitchType.NONE) {
       throw new InputException(
           "through", hookup.through().title(), "straight: these outputs keep the current");
     }
     hookup.requireSide(sort.stage());
     Objects.requireNonNull(shift, "shift");
-    fixtures = Members.once(fixtures);
+    fixtures = MemberList.once(fixtures);
   }
 
   private static List<String> pins(
@@ -208,13 +208,14 @@ public record ShiftRegisters(
         RegisterClass.HC,
         0,
         200,
-        Hookup.USUAL,
+        OutputWiring.USUAL,
         fixtures,
         LevelShift.NONE,
         false);
   }
 
-  private ShiftRegisters as(String called, RegisterClass made, Hookup hung, List<String> ids) {
+  private ShiftRegisters as(
+      String called, RegisterClass made, OutputWiring hung, List<String> ids) {
     return new ShiftRegisters(
         id,
         called,
@@ -233,7 +234,7 @@ public record ShiftRegisters(
   }
 
   @Override
-  public ShiftRegisters with(Hookup other) {
+  public ShiftRegisters with(OutputWiring other) {
     return as(name, sort, other, fixtures);
   }
 
@@ -352,8 +353,8 @@ public record ShiftRegisters(
   @Override
   public RegisterPlan plan(Layout layout, Brief brief) {
     Switching switching = Switching.of(members(layout), layout, hookup, stage(), brief.volts());
-    BitMap map =
-        BitMap.of(switching.channels(), hookup, sort.width(), true, 1)
+    OutputMap map =
+        OutputMap.of(switching.channels(), hookup, sort.width(), true, 1)
             .withDepth(sort.depth(), Sending.WORDS);
     return new RegisterPlan(
         this, brief, sort.depth() > 1 ? switching.inOneGroup() : switching, map);

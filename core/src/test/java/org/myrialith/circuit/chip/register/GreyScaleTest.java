@@ -12,16 +12,16 @@ import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.chip.expander.ExpanderClass;
 import org.myrialith.circuit.chip.expander.ExpanderPlan;
 import org.myrialith.circuit.chip.expander.Expanders;
-import org.myrialith.circuit.electrical.ConstantCurrent;
+import org.myrialith.circuit.electrical.ConstantCurrentSink;
 import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.electrical.Side;
-import org.myrialith.circuit.output.Hookup;
+import org.myrialith.circuit.output.OutputWiring;
 import org.myrialith.circuit.pin.DirectPins;
 import org.myrialith.circuit.pin.PinDimming;
+import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputException;
-import org.myrialith.finding.Reckoning;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.model.Gadget;
@@ -52,13 +52,13 @@ class GreyScaleTest {
     return ShiftRegisters.usual("c1", List.of("f1"))
         .of(sort)
         .onPins(List.of("C0", "C1", "C2", "D3", "D4"))
-        .with(Hookup.of(10, Side.TO_SUPPLY));
+        .with(OutputWiring.of(10, Side.TO_SUPPLY));
   }
 
   private static double number(CircuitPlan plan, String key) {
-    return plan.reckonings().stream()
+    return plan.calculations().stream()
         .filter(n -> n.key().equals(key))
-        .mapToDouble(Reckoning::value)
+        .mapToDouble(Calculation::value)
         .findFirst()
         .orElseThrow();
   }
@@ -173,7 +173,7 @@ class GreyScaleTest {
                 .get(0),
             2,
             false,
-            new ConstantCurrent(5, 2, 0.2, 0.01, PreferredValues.E24, 18.75));
+            new ConstantCurrentSink(5, 2, 0.2, 0.01, PreferredValues.E24, 18.75));
     assertThat(two.shared()).isTrue();
     assertThat(two.amps()).isEqualTo(two.path().amps());
   }
@@ -184,7 +184,7 @@ class GreyScaleTest {
     Expanders chips =
         Expanders.usual("c1", List.of("f1"))
             .of(ExpanderClass.PWM_16)
-            .with(Hookup.of(8, Side.TO_SUPPLY));
+            .with(OutputWiring.of(8, Side.TO_SUPPLY));
     ExpanderPlan plan = chips.plan(grid(4, 3), brief(Controller.AVR8_32K));
     assertThat(plan.map().chips()).isEqualTo(3);
     assertThat(plan.map().bytes()).isEqualTo(3 * 64);

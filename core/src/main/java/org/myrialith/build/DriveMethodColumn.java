@@ -1,0 +1,67 @@
+package org.myrialith.build;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+
+/** What ways are compared by. */
+public enum DriveMethodColumn {
+  PINS("pins", "pins", DriveMethod.Numbers::pins, true),
+  CHIPS("chips", "chips", DriveMethod.Numbers::chips, true),
+  SPARE("spare", "outputs left", DriveMethod.Numbers::spare, true),
+  RESISTORS("resistors", "resistors", DriveMethod.Numbers::resistors, true),
+  SWITCHES("switches", "switches", DriveMethod.Numbers::switches, true),
+  WIRES("wires", "wires", DriveMethod.Numbers::wires, true),
+  ADDRESSES("addresses", "addresses", DriveMethod.Numbers::addresses, true),
+  BITS("bits", "bits a frame", DriveMethod.Numbers::bits, true),
+  REFRESH("refresh", "highest refresh", DriveMethod.Numbers::refreshHz, false),
+  DEPTH("depth", "depth in bits", DriveMethod.Numbers::depth, false),
+  SHARE("share", "time at 50 a second", DriveMethod.Numbers::share, true),
+  RAM("ram", "RAM", DriveMethod.Numbers::ramBytes, true),
+  FLASH("flash", "flash", DriveMethod.Numbers::flashBytes, true),
+  JOINTS("joints", "joints by hand", DriveMethod.Numbers::joints, true),
+  COST("cost", "cost of parts", DriveMethod.Numbers::cost, true),
+  BRIGHTNESS("brightness", "bright against static", DriveMethod.Numbers::brightness, false);
+
+  private final String key;
+  private final String title;
+  private final ToDoubleFunction<DriveMethod.Numbers> figure;
+  private final boolean fewIsGood;
+
+  DriveMethodColumn(
+      String key, String title, ToDoubleFunction<DriveMethod.Numbers> figure, boolean fewIsGood) {
+    this.key = key;
+    this.title = title;
+    this.figure = figure;
+    this.fewIsGood = fewIsGood;
+  }
+
+  /** Returns the column of that key. */
+  public static Optional<DriveMethodColumn> of(String key) {
+    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
+  }
+
+  /** Returns the name used in requests. */
+  public String key() {
+    return key;
+  }
+
+  /** Returns what it tells, for people. */
+  public String title() {
+    return title;
+  }
+
+  /** Returns the figure of a way. */
+  public double figure(DriveMethod way) {
+    return figure.applyAsDouble(way.numbers());
+  }
+
+  /** Returns the order that has the best first, ways that can't work last. */
+  public Comparator<DriveMethod> best() {
+    Comparator<DriveMethod> byFigure = Comparator.comparingDouble(this::figure);
+    return Comparator.comparing((DriveMethod way) -> !way.whyNot().isEmpty())
+        .thenComparing(way -> !way.fits())
+        .thenComparing(fewIsGood ? byFigure : byFigure.reversed());
+  }
+}
