@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -23,6 +26,12 @@ public record Arrows(int colour, int background, int degrees, int everyPercent, 
           Field.count("degrees", "Towards", Wave.DEGREES),
           Field.count("everyPercent", "One every", SOME),
           Effect.times("Pass"));
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(393, 196, Cost.of(270, 2250), Cost.of(270, 3600))
+          .with(Part.DIRECTIONS)
+          .reading(Variable.X, Variable.Y, Variable.WIDTH, Variable.HEIGHT)
+          .sharing();
 
   public Arrows {
     Wave.DEGREES.require("degrees", degrees);
@@ -51,5 +60,10 @@ public record Arrows(int colour, int background, int degrees, int everyPercent, 
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, Wave.cosine(degrees), Wave.sine(degrees), every(), times};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

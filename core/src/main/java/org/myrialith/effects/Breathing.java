@@ -1,5 +1,7 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -20,6 +22,11 @@ public record Breathing(int colour, int lowPercent, int times) implements OneTon
           Field.count("lowPercent", "Never below", PERCENT),
           Effect.times("Breaths"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(83, 18, Cost.of(600, 170), Cost.of(1200, 170))
+          .with(Part.SHARES, Part.WAVES, Part.TABLED)
+          .sharing();
+
   public Breathing {
     PERCENT.require("lowPercent", lowPercent);
     TIMES.require("times", times);
@@ -35,5 +42,10 @@ public record Breathing(int colour, int lowPercent, int times) implements OneTon
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, Effect.share(lowPercent), times};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
@@ -28,6 +31,20 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
           Field.count("sizePercent", "As large as", SOME),
           Effect.times("Rise"),
           Effect.seed());
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(
+              67, 0, new Cost(330, 1965, 706, 0, 214, 640), new Cost(300, 5900, 760, 0, 870, 1500))
+          .with(
+              Part.CHANCES,
+              Part.PICKS,
+              Part.WAVES,
+              Part.TABLED,
+              Part.SINES,
+              Part.FALLING,
+              Part.NEARNESS)
+          .reading(Variable.X, Variable.Y, Variable.WIDTH, Variable.HEIGHT)
+          .sharing();
 
   public Bubbles {
     AMOUNT.require("amount", amount);
@@ -82,5 +99,10 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, amount, reach(), times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

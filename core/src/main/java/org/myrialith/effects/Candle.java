@@ -1,5 +1,7 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -21,6 +23,11 @@ public record Candle(int colour, int depth, int times, int seed) implements OneT
           Effect.times("Flickers"),
           Effect.seed());
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(260, 201, Cost.of(3760, 170), Cost.of(8950, 170))
+          .with(Part.SHARES, Part.CHANCES, Part.COURSES, Part.TABLED)
+          .sharing();
+
   public Candle {
     PERCENT.require("depth", depth);
     TIMES.require("times", times);
@@ -39,5 +46,10 @@ public record Candle(int colour, int depth, int times, int seed) implements OneT
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, Effect.share(depth), times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

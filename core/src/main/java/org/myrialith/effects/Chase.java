@@ -1,5 +1,7 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
@@ -28,6 +30,11 @@ public record Chase(int colour, int background, int every, int length, int times
           Field.count("length", "With its tail", EVERY),
           Effect.times("Steps on"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(479, 168, Cost.of(1030, 1750), Cost.of(1200, 2270))
+          .reading(Variable.INDEX)
+          .sharing();
+
   public Chase {
     EVERY.require("every", every);
     EVERY.require("length", length);
@@ -48,5 +55,10 @@ public record Chase(int colour, int background, int every, int length, int times
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, every, length, times};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

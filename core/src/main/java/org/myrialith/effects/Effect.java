@@ -44,6 +44,33 @@ public sealed interface Effect
    */
   int[] numbers(Places all);
 
+  /** Returns what its C takes of a controller that computes it. */
+  Footprint footprint();
+
+  /**
+   * Returns the cycles of a frame beyond those of its beginning and its pixels.
+   *
+   * @param pixels of the part of the fixture that is computed
+   */
+  default double moreCycles(Footprint.Cost cost, Places all, int turn, int pixels) {
+    return 0;
+  }
+
+  /** Returns whether all places have one colour at a time. */
+  default boolean flat() {
+    return false;
+  }
+
+  /** Returns the things that move. */
+  default int movers() {
+    return 0;
+  }
+
+  /** Returns whether it runs in the order of the data. */
+  default boolean byData() {
+    return false;
+  }
+
   /** The colours of a frame (0xRRGGBB). */
   interface Frame {
     /** Returns that of a place. */

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -27,6 +30,11 @@ public record Ember(int cool, int hot, int heightPercent, int times, int seed) i
           Effect.times("Rises"),
           Effect.seed());
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(297, 251, Cost.of(70, 4130), Cost.of(70, 9050))
+          .with(Part.CHANCES, Part.COURSES, Part.TABLED)
+          .reading(Variable.X, Variable.Y, Variable.HEIGHT);
+
   public Ember {
     SOME.require("heightPercent", heightPercent);
     TIMES.require("times", times);
@@ -50,5 +58,10 @@ public record Ember(int cool, int hot, int heightPercent, int times, int seed) i
   @Override
   public int[] numbers(Places all) {
     return new int[] {cool, hot, reach(all), times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,6 +1,9 @@
 package org.myrialith.effects;
 
 import java.util.Objects;
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -27,6 +30,12 @@ public record Fill(int colour, int background, Direction way, boolean back, int 
           Field.flag("back", "Empties", "the same way", "back").or(true),
           Effect.times("Times"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(220, 65, Cost.of(350, 575), Cost.of(760, 570))
+          .with(Part.WAYS)
+          .reading(Variable.X, Variable.Y, Variable.Z, Variable.INDEX)
+          .sharing();
+
   public Fill {
     Objects.requireNonNull(way, "way");
     TIMES.require("times", times);
@@ -48,5 +57,15 @@ public record Fill(int colour, int background, Direction way, boolean back, int 
     return new int[] {
       colour, background, way.ordinal(), way.length(all), back ? 1 : 0, times, all.count()
     };
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
+  }
+
+  @Override
+  public boolean byData() {
+    return way == Direction.DATA;
   }
 }

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -28,6 +31,24 @@ public record Fireflies(
           Field.count("sizePercent", "Shines as far as", SOME),
           Effect.times("Glows"),
           Effect.seed());
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(
+              531,
+              227,
+              new Cost(330, 6640, 815, 22.5, 268, 640),
+              new Cost(330, 15500, 1050, 22, 900, 1080))
+          .with(
+              Part.CHANCES,
+              Part.PICKS,
+              Part.COURSES,
+              Part.WAVES,
+              Part.TABLED,
+              Part.SHARES,
+              Part.NEARNESS)
+          .reading(
+              Variable.X, Variable.Y, Variable.Z, Variable.WIDTH, Variable.HEIGHT, Variable.DEPTH)
+          .sharing();
 
   public Fireflies {
     Bubbles.AMOUNT.require("amount", amount);
@@ -105,5 +126,10 @@ public record Fireflies(
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, amount, reach(), times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -30,6 +32,9 @@ public record Heartbeat(int colour, int lowPercent, int times) implements OneTon
           Field.count("lowPercent", "Never below", PERCENT),
           Effect.times("Heartbeats"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(248, 115, Cost.of(1930, 170), Cost.of(2950, 170)).with(Part.SHARES).sharing();
+
   public Heartbeat {
     PERCENT.require("lowPercent", lowPercent);
     TIMES.require("times", times);
@@ -46,5 +51,10 @@ public record Heartbeat(int colour, int lowPercent, int times) implements OneTon
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, Effect.share(lowPercent), times};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -46,6 +49,16 @@ public record Life(int colour, int background, int amount, int seed) implements 
           Field.count("amount", "Alive at first", PERCENT),
           Effect.seed());
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(
+              1010,
+              620,
+              new Cost(300, 665, 225, 0, 290, 375),
+              new Cost(300, 1850, 235, 0, 270, 355))
+          .with(Part.CHANCES, Part.PICKS)
+          .reading(Variable.CELL)
+          .sharing();
+
   public Life {
     PERCENT.require("amount", amount);
     SEED.require("seed", seed);
@@ -59,5 +72,16 @@ public record Life(int colour, int background, int amount, int seed) implements 
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, amount, seed, all.columns(), all.rows()};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
+  }
+
+  @Override
+  public double moreCycles(Cost cost, Places all, int turn, int pixels) {
+    int cells = all.columns() * all.rows();
+    return turn == 0 ? cells * cost.beginEach() : cells * cost.look() + all.rows() * cost.close();
   }
 }

@@ -1,5 +1,7 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
 import org.myrialith.schema.Kind;
 
 /**
@@ -21,6 +23,11 @@ public record Lightning(int colour, int background, int times, int seed) impleme
           Effect.colour("background", "Background", 0x000010),
           Effect.times("Strikes"),
           Effect.seed());
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(135, 29, new Cost(1130, 640, 170, 0, 0, 0), new Cost(2400, 1890, 170, 0, 0, 0))
+          .with(Part.SHARES, Part.CHANCES, Part.PICKS)
+          .sharing();
 
   public Lightning {
     TIMES.require("times", times);
@@ -44,5 +51,15 @@ public record Lightning(int colour, int background, int times, int seed) impleme
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
+  }
+
+  @Override
+  public double moreCycles(Cost cost, Places all, int turn, int pixels) {
+    return times * cost.beginEach();
   }
 }

@@ -23,4 +23,19 @@ public sealed interface Moving extends Effect permits Bubbles, Rain, Fireflies {
   default int at(Place place, Places all, int turn) {
     return frame(all, turn).at(place);
   }
+
+  @Override
+  default int movers() {
+    return amount();
+  }
+
+  @Override
+  default double moreCycles(Footprint.Cost cost, Places all, int turn, int pixels) {
+    Effort effort = effort(all, turn);
+    double most = (double) pixels * amount(); // of a run of a fixture, not of all
+    return amount() * cost.beginEach()
+        + most * cost.glance()
+        + Math.min(most, effort.looks()) * cost.look()
+        + Math.min(most, effort.close()) * cost.close();
+  }
 }

@@ -15,4 +15,9 @@ public sealed interface OneTone extends Effect permits Candle, Lightning, Breath
     int tone = tone(turn);
     return place -> tone;
   }
+
+  @Override
+  default boolean flat() {
+    return true;
+  }
 }

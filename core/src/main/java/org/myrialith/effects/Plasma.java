@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -21,6 +24,11 @@ public record Plasma(int waves, int lightPercent, int times) implements Effect {
           Field.count("lightPercent", "Light", SOME),
           Effect.times("Flows"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(105, 94, Cost.of(70, 1170), Cost.of(70, 2080))
+          .with(Part.WAVES, Part.TABLED, Part.SINES, Part.HUES)
+          .reading(Variable.X, Variable.Y, Variable.Z);
+
   public Plasma {
     TIMES.require("waves", waves);
     SOME.require("lightPercent", lightPercent);
@@ -39,5 +47,10 @@ public record Plasma(int waves, int lightPercent, int times) implements Effect {
   @Override
   public int[] numbers(Places all) {
     return new int[] {waves, Effect.share(lightPercent), times};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -27,6 +30,16 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
           Field.count("tailPercent", "Tail", SOME),
           Effect.times("Falls"),
           Effect.seed());
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(
+              293,
+              212,
+              new Cost(310, 1815, 566, 44.5, 0, 820),
+              new Cost(300, 5850, 605, 40, 0, 1110))
+          .with(Part.CHANCES, Part.PICKS, Part.FALLING)
+          .reading(Variable.X, Variable.Y, Variable.WIDTH, Variable.HEIGHT)
+          .sharing();
 
   public Rain {
     Bubbles.AMOUNT.require("amount", amount);
@@ -98,5 +111,10 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, amount, tail(all), times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

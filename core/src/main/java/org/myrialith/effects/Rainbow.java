@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -23,6 +26,11 @@ public record Rainbow(int waves, int degrees, int lightPercent, int times) imple
           Field.count("lightPercent", "Light", SOME),
           Effect.times("Pass"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(0, 18, Cost.of(70, 1680), Cost.of(70, 2510))
+          .with(Part.DIRECTIONS, Part.PHASES, Part.HUES)
+          .reading(Variable.X, Variable.Y);
+
   public Rainbow {
     TIMES.require("waves", waves);
     Wave.DEGREES.require("degrees", degrees);
@@ -41,5 +49,10 @@ public record Rainbow(int waves, int degrees, int lightPercent, int times) imple
     return new int[] {
       Wave.cosine(degrees), Wave.sine(degrees), waves, times, Effect.share(lightPercent)
     };
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

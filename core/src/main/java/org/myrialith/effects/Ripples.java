@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -28,6 +31,11 @@ public record Ripples(
           Field.count("zPercent", "from the back", PERCENT).or(50),
           Field.count("waves", "Rings", TIMES),
           Effect.times("Run out"));
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(407, 117, Cost.of(70, 1490), Cost.of(70, 2730))
+          .with(Part.WAVES, Part.TABLED)
+          .reading(Variable.X, Variable.Y, Variable.Z);
 
   public Ripples {
     PERCENT.require("xPercent", xPercent);
@@ -58,5 +66,10 @@ public record Ripples(
       waves,
       times
     };
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -23,6 +26,11 @@ public record Sparkle(int colour, int background, int amount, int times, int see
           Effect.times("Chances"),
           Effect.seed());
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(166, 2, Cost.of(70, 1810), Cost.of(70, 4400))
+          .with(Part.CHANCES, Part.PICKS)
+          .reading(Variable.INDEX);
+
   public Sparkle {
     PERCENT.require("amount", amount);
     TIMES.require("times", times);
@@ -40,5 +48,10 @@ public record Sparkle(int colour, int background, int amount, int times, int see
   @Override
   public int[] numbers(Places all) {
     return new int[] {colour, background, amount, times, seed};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -1,6 +1,9 @@
 package org.myrialith.effects;
 
 import java.util.Objects;
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
 
@@ -24,6 +27,12 @@ public record Sweep(int colour, int background, Direction way, int widthPercent,
           Field.of("way", "Goes", Direction.TYPE).or(Direction.RIGHT),
           Field.count("widthPercent", "As wide as", SOME),
           Effect.times("Times"));
+
+  private static final Footprint FOOTPRINT =
+      Footprint.of(294, 96, Cost.of(260, 1430), Cost.of(620, 1730))
+          .with(Part.WAYS)
+          .reading(Variable.X, Variable.Y, Variable.Z, Variable.INDEX)
+          .sharing();
 
   public Sweep {
     Objects.requireNonNull(way, "way");
@@ -52,5 +61,15 @@ public record Sweep(int colour, int background, Direction way, int widthPercent,
     return new int[] {
       colour, background, way.ordinal(), way.length(all), wide(all), times, all.count()
     };
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
+  }
+
+  @Override
+  public boolean byData() {
+    return way == Direction.DATA;
   }
 }

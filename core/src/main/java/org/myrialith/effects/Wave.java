@@ -1,5 +1,8 @@
 package org.myrialith.effects;
 
+import org.myrialith.effects.Footprint.Cost;
+import org.myrialith.effects.Footprint.Part;
+import org.myrialith.effects.Footprint.Variable;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Field;
 import org.myrialith.schema.Kind;
@@ -42,6 +45,11 @@ public record Wave(int colour, int background, int waves, int degrees, int times
           Field.count("degrees", "Towards", DEGREES),
           Effect.times("Pass"));
 
+  private static final Footprint FOOTPRINT =
+      Footprint.of(9, 30, Cost.of(70, 1375), Cost.of(70, 2200))
+          .with(Part.WAVES, Part.TABLED, Part.DIRECTIONS, Part.PHASES)
+          .reading(Variable.X, Variable.Y);
+
   public Wave {
     TIMES.require("waves", waves);
     DEGREES.require("degrees", degrees);
@@ -56,5 +64,10 @@ public record Wave(int colour, int background, int waves, int degrees, int times
   @Override
   public int[] numbers(Places all) {
     return new int[] {cosine(degrees), sine(degrees), waves, times, colour, background};
+  }
+
+  @Override
+  public Footprint footprint() {
+    return FOOTPRINT;
   }
 }

@@ -11,6 +11,7 @@ import org.myrialith.effects.Candle;
 import org.myrialith.effects.Chase;
 import org.myrialith.effects.Direction;
 import org.myrialith.effects.Effect;
+import org.myrialith.effects.EffectKinds;
 import org.myrialith.effects.Ember;
 import org.myrialith.effects.Fill;
 import org.myrialith.effects.Fireflies;
@@ -29,11 +30,15 @@ import org.myrialith.effects.Wave;
 import org.myrialith.frames.Clip;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.layout.Fixture;
+import org.myrialith.schema.Kind;
+import org.myrialith.schema.Reading;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Gadgets whose controllers work effects out, by chance or as they are asked for. */
 final class EffectGadgets {
   /** Effects that a controller can work out. */
-  static final int KINDS = 18;
+  static final int KINDS = EffectKinds.ALL.kinds().size();
 
   private final Random random;
 
@@ -126,7 +131,33 @@ final class EffectGadgets {
       case 14 -> new Bubbles(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
       case 15 -> new Rain(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
       case 16 -> new Life(colour(), colour(), one(0, 100), seed());
-      default -> new Fireflies(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
+      case 17 -> new Fireflies(colour(), colour(), one(1, 32), one(1, 100), times(), seed());
+      default -> declared(kind);
     };
+  }
+
+  /** An effect that is not known here, by chance within what its declaration allows. */
+  private Effect declared(int number) {
+    Kind<? extends Effect> kind = EffectKinds.ALL.kinds().get(number);
+    ObjectNode chosen = EffectKinds.ALL.write(kind.usual());
+    EffectKinds.ALL.schema().get("oneOf").forEach(one -> chance(one, kind.key(), chosen));
+    return EffectKinds.ALL.read(chosen, "", new Reading());
+  }
+
+  private void chance(JsonNode schema, String key, ObjectNode chosen) {
+    JsonNode properties = schema.get("properties");
+    if (!key.equals(properties.path("kind").path("const").asString(""))) {
+      return;
+    }
+    properties
+        .properties()
+        .forEach(
+            field -> {
+              if (field.getValue().path("type").asString("").equals("integer")) {
+                int least = field.getValue().get("minimum").intValue();
+                int most = field.getValue().get("maximum").intValue();
+                chosen.put(field.getKey(), one(least, most));
+              }
+            });
   }
 }

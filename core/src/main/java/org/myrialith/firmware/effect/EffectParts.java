@@ -6,10 +6,11 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.myrialith.effects.Blend;
+import org.myrialith.effects.Effect;
+import org.myrialith.effects.EffectKinds;
+import org.myrialith.effects.Fireflies;
+import org.myrialith.effects.Footprint;
 import org.myrialith.effects.Layer;
-import org.myrialith.effects.Life;
-import org.myrialith.effects.Moving;
-import org.myrialith.effects.OneTone;
 import org.myrialith.effects.Places;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.ClipLevels;
@@ -34,24 +35,26 @@ public record EffectParts(List<ClipLevels> programs) {
   }
 
   /** Returns the effects that there are, each once. */
-  Set<EffectCode> effects() {
-    Set<EffectCode> all = new TreeSet<>();
-    layers().forEach(layer -> all.add(EffectCode.of(layer.effect())));
+  List<Effect> effects() {
+    return EffectKinds.each(layers().map(Layer::effect));
+  }
+
+  private Stream<Footprint> footprints() {
+    return effects().stream().map(Effect::footprint);
+  }
+
+  Set<Footprint.Part> parts() {
+    Set<Footprint.Part> all = new TreeSet<>();
+    footprints().forEach(each -> all.addAll(each.parts()));
     return all;
   }
 
-  Set<EffectCode.Part> parts() {
-    Set<EffectCode.Part> all = new TreeSet<>();
-    effects().forEach(effect -> all.addAll(effect.parts()));
-    return all;
-  }
-
-  boolean has(EffectCode.Part part) {
+  boolean has(Footprint.Part part) {
     return parts().contains(part);
   }
 
-  boolean reads(EffectCode.Variable variable) {
-    return effects().stream().anyMatch(effect -> effect.reads().contains(variable));
+  boolean reads(Footprint.Variable variable) {
+    return footprints().anyMatch(each -> each.reads().contains(variable));
   }
 
   /** Returns whether any layer is more than laid over. */
@@ -61,7 +64,7 @@ public record EffectParts(List<ClipLevels> programs) {
 
   /** Returns whether all pixels of a program have one colour at a time. */
   static boolean flat(ClipLevels program) {
-    return layers(program).stream().allMatch(layer -> layer.effect() instanceof OneTone);
+    return layers(program).stream().allMatch(layer -> layer.effect().flat());
   }
 
   boolean flats() {
@@ -71,7 +74,7 @@ public record EffectParts(List<ClipLevels> programs) {
   /** Returns what the code asks for. */
   List<String> names() {
     List<String> all = new ArrayList<>();
-    effects().forEach(effect -> all.add(effect.name()));
+    effects().forEach(effect -> all.add(EffectKinds.symbol(EffectKinds.ALL.kindOf(effect))));
     parts().forEach(part -> all.add(part.name()));
     if (blends()) {
       all.add("BLENDS");
@@ -83,11 +86,7 @@ public record EffectParts(List<ClipLevels> programs) {
   int movers() {
     return programs.stream()
         .mapToInt(
-            program ->
-                layers(program).stream()
-                    .filter(layer -> layer.effect() instanceof Moving)
-                    .mapToInt(layer -> ((Moving) layer.effect()).amount())
-                    .sum())
+            program -> layers(program).stream().mapToInt(layer -> layer.effect().movers()).sum())
         .max()
         .orElse(0);
   }
@@ -98,7 +97,7 @@ public record EffectParts(List<ClipLevels> programs) {
         .flatMap(
             program ->
                 layers(program).stream()
-                    .filter(layer -> layer.effect() instanceof Life)
+                    .filter(layer -> layer.effect().grows())
                     .map(layer -> gridBytes(program.computed().orElseThrow().places())))
         .toList();
   }
@@ -123,7 +122,7 @@ public record EffectParts(List<ClipLevels> programs) {
 
   /** Returns the most layers of a program, where any has something in common for all pixels. */
   int shared() {
-    return effects().stream().anyMatch(EffectCode::shares)
+    return footprints().anyMatch(Footprint::shares)
         ? programs.stream().mapToInt(program -> layers(program).size()).max().orElse(0)
         : 0;
   }
@@ -154,7 +153,7 @@ public record EffectParts(List<ClipLevels> programs) {
     }
     boolean portable = target.portable();
     int bytes = target.effectBytes();
-    bytes += effects().stream().mapToInt(effect -> effect.bytes(portable)).sum();
+    bytes += footprints().mapToInt(each -> each.bytes(portable)).sum();
     bytes += parts().stream().mapToInt(part -> part.bytes(portable)).sum();
     bytes += flats() && !portable ? FLATS : 0;
     bytes += blends() ? (portable ? BLENDS_LARGE : BLENDS) : 0;
@@ -167,10 +166,10 @@ public record EffectParts(List<ClipLevels> programs) {
     if (programs.isEmpty()) {
       return 0;
     }
-    int read = (int) Stream.of(EffectCode.Variable.values()).filter(this::reads).count();
-    boolean flies = effects().contains(EffectCode.FIREFLIES);
+    int read = (int) Stream.of(Footprint.Variable.values()).filter(this::reads).count();
+    boolean flies = effects().stream().anyMatch(effect -> effect instanceof Fireflies);
     int moving = movers() == 0 ? 0 : 1 + movers() * (flies ? FIREFLY_BYTES : MOVER_BYTES);
-    boolean turns = effects().stream().anyMatch(effect -> effect != EffectCode.LIFE);
+    boolean turns = effects().stream().anyMatch(effect -> !effect.grows());
     // the program, its turn, its colour and whether it has but one
     return 1 + (turns ? 2 : 0) + (flats() ? 5 : 0) + 2 * read + 4 * shared() + moving + lifeBytes();
   }

@@ -16,8 +16,9 @@ import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.ChannelSource;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.effects.Blend;
+import org.myrialith.effects.EffectKinds;
+import org.myrialith.effects.Footprint;
 import org.myrialith.effects.Layer;
-import org.myrialith.effects.Life;
 import org.myrialith.effects.Place;
 import org.myrialith.effects.Recipe;
 import org.myrialith.effects.Waves;
@@ -148,11 +149,11 @@ public final class EffectTables {
       out.define("FLAT_IN_PART", FLAT_IN_PART + "u");
       out.bytes("program_flat", each(EffectTables::flat));
     }
-    out.number("IS_", EffectCode.values());
+    out.number("IS_", EffectKinds.ALL.kinds().stream().map(EffectKinds::symbol).toList());
     out.number("COMES_", Blend.values());
     out.number("ASKS_", ChannelSource.values());
     out.define("NO_PLACE", "0xffffffffu");
-    if (parts.has(EffectCode.Part.TABLED)) {
+    if (parts.has(Footprint.Part.TABLED)) {
       out.bytes("raised_cosine", IntStream.of(Waves.raised()).boxed());
     }
   }
@@ -172,7 +173,7 @@ public final class EffectTables {
         for (int number : layer.effect().numbers(computed(program).places())) {
           numbers.add(number);
         }
-        if (layer.effect() instanceof Life) { // and where its cells are kept
+        if (layer.effect().grows()) { // and where its cells are kept
           numbers.add(nextGrid);
           nextGrid += grids.next() + EffectParts.GENERATION_BYTES;
         }
@@ -184,7 +185,7 @@ public final class EffectTables {
     out.words("program_width", each(program -> computed(program).places().width()));
     out.words("program_height", each(program -> computed(program).places().height()));
     out.words("program_depth", each(program -> computed(program).places().depth()));
-    out.bytes("layer_kind", all.stream().map(layer -> EffectCode.of(layer.effect()).ordinal()));
+    out.bytes("layer_kind", all.stream().map(layer -> EffectKinds.number(layer.effect())));
     out.bytes("layer_blend", all.stream().map(layer -> layer.blend().ordinal()));
     out.bytes("layer_share", all.stream().map(Layer::share));
     out.words("layer_first_number", firstNumbers.stream());
@@ -257,11 +258,11 @@ public final class EffectTables {
             .anyMatch(
                 site ->
                     !site.indices.equals(IntStream.range(0, site.indices.size()).boxed().toList()));
-    if (apart && new EffectParts(programs).reads(EffectCode.Variable.INDEX)) {
+    if (apart && new EffectParts(programs).reads(Footprint.Variable.INDEX)) {
       out.define("INDEXED", 1);
       out.words("index_of_pixels", firsts.keySet().stream().flatMap(s -> s.indices.stream()));
     }
-    if (new EffectParts(programs).reads(EffectCode.Variable.CELL)) {
+    if (new EffectParts(programs).reads(Footprint.Variable.CELL)) {
       out.words("cell_of_pixels", firsts.keySet().stream().flatMap(s -> s.cells.stream()));
     }
   }

@@ -1,20 +1,13 @@
 package org.myrialith.firmware.effect;
 
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import org.myrialith.circuit.ChannelSource;
 import org.myrialith.effects.Blend;
-import org.myrialith.effects.Direction;
 import org.myrialith.effects.Effect;
-import org.myrialith.effects.Fill;
+import org.myrialith.effects.Footprint;
 import org.myrialith.effects.Layer;
-import org.myrialith.effects.Life;
-import org.myrialith.effects.Lightning;
-import org.myrialith.effects.Moving;
 import org.myrialith.effects.Places;
-import org.myrialith.effects.Sweep;
 import org.myrialith.firmware.target.FirmwareTarget;
 import org.myrialith.frames.ClipLevels;
 import org.myrialith.frames.Computed;
@@ -29,7 +22,6 @@ import org.myrialith.frames.Computed;
  * @param mix for each pixel of a layer that does not come through whole, {@code blend} of one that
  *     is not just laid over, {@code plain} of one that is, where the code tells them apart
  * @param data for each pixel of what runs in the order of the data
- * @param costs of each effect
  */
 public record EffectTime(
     double begin,
@@ -39,93 +31,11 @@ public record EffectTime(
     double mix,
     double blend,
     double plain,
-    double data,
-    Map<EffectCode, Cost> costs) {
-  /**
-   * What an effect takes.
-   *
-   * @param begin once a frame, {@code beginEach} for each thing that moves or strikes, or for each
-   *     cell that begins
-   * @param pixel for each pixel
-   * @param glance for each thing that moves, at each pixel
-   * @param look where it is worked out how far it is, {@code close} where it is near enough; of
-   *     cells for each of a generation, and for each row
-   */
-  record Cost(
-      double begin, double beginEach, double pixel, double glance, double look, double close) {
-    Cost(double begin, double pixel) {
-      this(begin, 0, pixel, 0, 0, 0);
-    }
-  }
-
+    double data) {
   private static final EffectTime MULTIPLYING =
-      new EffectTime(
-          640,
-          215,
-          61,
-          130,
-          201,
-          180,
-          124,
-          640,
-          costs(
-              new Cost(3760, 170),
-              new Cost(1130, 640, 170, 0, 0, 0),
-              new Cost(600, 170),
-              new Cost(1930, 170),
-              new Cost(70, 4130),
-              new Cost(70, 1810),
-              new Cost(1030, 1750),
-              new Cost(70, 1375),
-              new Cost(260, 1430),
-              new Cost(70, 1680),
-              new Cost(70, 1170),
-              new Cost(70, 1490),
-              new Cost(350, 575),
-              new Cost(270, 2250),
-              new Cost(330, 1965, 706, 0, 214, 640),
-              new Cost(310, 1815, 566, 44.5, 0, 820),
-              new Cost(330, 6640, 815, 22.5, 268, 640),
-              new Cost(300, 665, 225, 0, 290, 375)));
+      new EffectTime(640, 215, 61, 130, 201, 180, 124, 640);
 
-  private static final EffectTime SMALL =
-      new EffectTime(
-          640,
-          205,
-          51,
-          126,
-          600,
-          395,
-          130,
-          900,
-          costs(
-              new Cost(8950, 170),
-              new Cost(2400, 1890, 170, 0, 0, 0),
-              new Cost(1200, 170),
-              new Cost(2950, 170),
-              new Cost(70, 9050),
-              new Cost(70, 4400),
-              new Cost(1200, 2270),
-              new Cost(70, 2200),
-              new Cost(620, 1730),
-              new Cost(70, 2510),
-              new Cost(70, 2080),
-              new Cost(70, 2730),
-              new Cost(760, 570),
-              new Cost(270, 3600),
-              new Cost(300, 5900, 760, 0, 870, 1500),
-              new Cost(300, 5850, 605, 40, 0, 1110),
-              new Cost(330, 15500, 1050, 22, 900, 1080),
-              new Cost(300, 1850, 235, 0, 270, 355)));
-
-  /** By the order of the effects. */
-  private static Map<EffectCode, Cost> costs(Cost... all) {
-    Map<EffectCode, Cost> costs = new EnumMap<>(EffectCode.class);
-    for (EffectCode effect : EffectCode.values()) {
-      costs.put(effect, all[effect.ordinal()]);
-    }
-    return costs;
-  }
+  private static final EffectTime SMALL = new EffectTime(640, 205, 51, 126, 600, 395, 130, 900);
 
   /** Most cycles from one look at the timer to the next: the smallest wraps after four times. */
   private static final double UNSEEN = 60_000;
@@ -163,7 +73,8 @@ public record EffectTime(
   }
 
   private static double[] worked(FirmwareTarget target, ClipLevels program, boolean blends) {
-    EffectTime time = target.cycles().multiplies() ? MULTIPLYING : SMALL;
+    boolean multiplies = target.cycles().multiplies();
+    EffectTime time = multiplies ? MULTIPLYING : SMALL;
     Computed computed = program.computed().orElseThrow();
     double[] all = new double[computed.recipe().frames()];
     int pixels = program.cells().length;
@@ -177,44 +88,28 @@ public record EffectTime(
       int turn = computed.recipe().turn(frame);
       for (Layer layer : computed.recipe().layers()) {
         all[frame] +=
-            time.of(layer, computed.places(), turn, EffectParts.flat(program) ? 1 : pixels, blends);
+            time.of(
+                layer,
+                computed.places(),
+                turn,
+                EffectParts.flat(program) ? 1 : pixels,
+                blends,
+                multiplies);
       }
       all[frame] *= calls;
     }
     return all;
   }
 
-  private double of(Layer layer, Places places, int turn, int pixels, boolean blends) {
+  private double of(
+      Layer layer, Places places, int turn, int pixels, boolean blends, boolean multiplies) {
     Effect effect = layer.effect();
-    Cost cost = costs.get(EffectCode.of(effect));
+    Footprint.Cost cost = effect.footprint().cost(multiplies);
     double each =
-        cost.pixel
+        cost.pixel()
             + (layer.percent() < 100 ? mix : 0)
             + (layer.blend() != Blend.OVER ? blend : blends ? plain : 0)
-            + (byData(effect) ? data : 0);
-    double cycles = cost.begin + pixels * each;
-    if (effect instanceof Lightning lightning) {
-      return cycles + lightning.times() * cost.beginEach;
-    }
-    if (effect instanceof Life) {
-      int cells = places.columns() * places.rows();
-      return cycles
-          + (turn == 0 ? cells * cost.beginEach : cells * cost.look + places.rows() * cost.close);
-    }
-    if (effect instanceof Moving moving) {
-      Moving.Effort effort = moving.effort(places, turn);
-      double most = (double) pixels * moving.amount(); // of a run of a fixture, not of all
-      return cycles
-          + moving.amount() * cost.beginEach
-          + most * cost.glance
-          + Math.min(most, effort.looks()) * cost.look
-          + Math.min(most, effort.close()) * cost.close;
-    }
-    return cycles;
-  }
-
-  private static boolean byData(Effect effect) {
-    return effect instanceof Sweep sweep && sweep.way() == Direction.DATA
-        || effect instanceof Fill fill && fill.way() == Direction.DATA;
+            + (effect.byData() ? data : 0);
+    return cost.begin() + pixels * each + effect.moreCycles(cost, places, turn, pixels);
   }
 }

@@ -75,8 +75,13 @@ public final class TableFile {
 
   /** Numbers for the names of an enum, as the engine knows them. */
   public void number(String prefix, Enum<?>[] all) {
-    for (Enum<?> one : all) {
-      define(prefix + one.name(), one.ordinal() + "u");
+    number(prefix, Stream.of(all).map(Enum::name).toList());
+  }
+
+  /** Defines names by their places, from 0. */
+  public void number(String prefix, List<String> names) {
+    for (int n = 0; n < names.size(); n++) {
+      define(prefix + names.get(n), n + "u");
     }
     header.append('\n');
   }
