@@ -42,4 +42,9 @@ public record Becomes(String values) implements Trigger {
   public boolean lasts() {
     return true;
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return Firing.of(Firing.By.BECOMES, 0, 0);
+  }
 }

@@ -59,4 +59,10 @@ public record Crossing(String input, int number, boolean above, int percent, int
   public boolean lasts() {
     return true;
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return new Firing(
+        above ? Firing.By.ABOVE : Firing.By.BELOW, Firing.Listens.ANALOGUE, mark(), release());
+  }
 }

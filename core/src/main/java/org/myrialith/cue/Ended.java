@@ -22,4 +22,9 @@ public record Ended(String cue) implements Trigger {
   public String words() {
     return "end of " + cue;
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return Firing.of(Firing.By.ENDED, numbers.cue(cue), 0);
+  }
 }

@@ -30,4 +30,9 @@ public record Every(int least, int most) implements Trigger {
   public String words() {
     return least == most ? "every " + least + " ms" : "every " + least + " to " + most + " ms";
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return Firing.of(Firing.By.EVERY, least, most);
+  }
 }

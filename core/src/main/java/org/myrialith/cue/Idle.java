@@ -33,4 +33,9 @@ public record Idle(int seconds) implements Trigger {
   public boolean lasts() {
     return true;
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return Firing.of(Firing.By.IDLE, seconds * 1000, 0);
+  }
 }

@@ -11,4 +11,9 @@ public record PowerOn() implements Trigger {
   public String words() {
     return "power comes on";
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return Firing.of(Firing.By.POWER_ON, 0, 0);
+  }
 }

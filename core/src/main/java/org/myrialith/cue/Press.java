@@ -81,4 +81,9 @@ public record Press(String input, int number, How how) implements Trigger {
   public boolean lasts() {
     return how == How.DOWN;
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return new Firing(Firing.By.PRESS, Firing.Listens.ON_OFF, how.ordinal(), 0);
+  }
 }

@@ -41,4 +41,9 @@ public record Received(String input, String word) implements Trigger {
   public String words() {
     return input + " receives “" + word + "”";
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return new Firing(Firing.By.RECEIVED, Firing.Listens.SERIAL, numbers.message(word), 0);
+  }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.cue;
 
+import java.util.List;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Family;
 import org.myrialith.schema.Field;
@@ -23,6 +24,19 @@ public sealed interface Trigger
   /** Returns whether it lasts, so that something can be shown as long as it does. */
   default boolean lasts() {
     return false;
+  }
+
+  /** Returns what makes it fire. */
+  Firing firing(Firing.Numbers numbers);
+
+  /** Returns which of several that its input has, from 1. */
+  default int number() {
+    return 1;
+  }
+
+  /** Returns what has to become true, where it waits for that. */
+  default List<Condition> conditions() {
+    return List.of();
   }
 
   /** A field for the name of an input. */

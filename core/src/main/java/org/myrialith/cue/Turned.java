@@ -35,4 +35,9 @@ public record Turned(String input, int number, boolean right, int edges) impleme
   public String words() {
     return Trigger.named(input, number) + " goes " + (right ? "right" : "left");
   }
+
+  @Override
+  public Firing firing(Firing.Numbers numbers) {
+    return new Firing(Firing.By.TURNED, Firing.Listens.ROTARY, right ? 1 : 0, edges());
+  }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.myrialith.colour.Levels;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Readout;
 import org.myrialith.cue.Stay;
 import org.myrialith.cue.table.CueTable;
@@ -100,7 +101,7 @@ public final class CueEngine {
     left = new int[cues];
     fadeLeft = table.fadeMillis();
     for (int cue = 0; cue < cues; cue++) {
-      if (row(cue).kind() == Row.Kind.EVERY) {
+      if (row(cue).kind() == Firing.By.EVERY) {
         left[cue] = drawn(cue);
       }
     }
@@ -225,7 +226,7 @@ public final class CueEngine {
   }
 
   private boolean lasts(int cue) {
-    return row(cue).kind() == Row.Kind.PRESS ? senses.state[row(cue).sense()] == 1 : was[cue];
+    return row(cue).kind() == Firing.By.PRESS ? senses.state[row(cue).sense()] == 1 : was[cue];
   }
 
   private boolean fires(int cue) {
@@ -263,7 +264,7 @@ public final class CueEngine {
     }
     for (int cue = 0; cue < table.rows().size(); cue++) {
       Row row = row(cue);
-      if (row.kind() == Row.Kind.BECOMES && began(cue, numbers.holds(row.whens()))) {
+      if (row.kind() == Firing.By.BECOMES && began(cue, numbers.holds(row.whens()))) {
         due[cue] = true;
       }
     }

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import org.myrialith.cue.Clears;
 import org.myrialith.cue.Comparison;
 import org.myrialith.cue.CueSheet;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Stay;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.Row;
@@ -43,7 +44,7 @@ record CueReach(CueSheet sheet, CueTable table) {
   /** Why a cue can never fire; empty where it may. */
   private String never(Row row) {
     List<Term> terms = new ArrayList<>();
-    if (row.kind() == Row.Kind.BECOMES) {
+    if (row.kind() == Firing.By.BECOMES) {
       terms.addAll(table.terms(row.whens()));
     }
     terms.addAll(table.terms(row.onlys()));
@@ -55,7 +56,7 @@ record CueReach(CueSheet sheet, CueTable table) {
       }
     }
     boolean dead =
-        row.kind() == Row.Kind.ENDED && row.a() >= 0 && table.rows().get(row.a()).scene() < 0;
+        row.kind() == Firing.By.ENDED && row.a() >= 0 && table.rows().get(row.a()).scene() < 0;
     return dead ? "what it waits for shows nothing, and so never ends" : "";
   }
 

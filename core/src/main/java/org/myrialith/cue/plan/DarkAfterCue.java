@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.myrialith.cue.Clears;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Stay;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.Row;
@@ -54,7 +55,7 @@ record DarkAfterCue(CueTable table) {
   /** Whether something lit since power came on lies beneath and is ended by none of them. */
   private boolean leftOver(Row row, List<Row> ended) {
     return table.rows().stream()
-        .filter(one -> stays(one) && one.kind() == Row.Kind.POWER_ON && !clears(row, one))
+        .filter(one -> stays(one) && one.kind() == Firing.By.POWER_ON && !clears(row, one))
         .anyMatch(one -> ended.stream().noneMatch(other -> clears(other, one)));
   }
 
@@ -100,7 +101,7 @@ record DarkAfterCue(CueTable table) {
     boolean never =
         table.rows().stream()
             .filter(one -> one != row && lights(one))
-            .allMatch(one -> one.kind() == Row.Kind.POWER_ON);
+            .allMatch(one -> one.kind() == Firing.By.POWER_ON);
     String until = never ? "after power is switched off and on" : "when somebody works an input";
     return Finding.of(
             Step.CUES,

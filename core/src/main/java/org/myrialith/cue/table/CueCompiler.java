@@ -10,24 +10,17 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.myrialith.circuit.Wiring;
-import org.myrialith.cue.Becomes;
 import org.myrialith.cue.ClockValue;
 import org.myrialith.cue.Condition;
-import org.myrialith.cue.Crossing;
 import org.myrialith.cue.Cue;
 import org.myrialith.cue.CueSheet;
-import org.myrialith.cue.Ended;
-import org.myrialith.cue.Every;
-import org.myrialith.cue.Idle;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Operand;
-import org.myrialith.cue.PowerOn;
 import org.myrialith.cue.Press;
 import org.myrialith.cue.Readout;
-import org.myrialith.cue.Received;
 import org.myrialith.cue.Scene;
 import org.myrialith.cue.Setting;
 import org.myrialith.cue.Stay;
-import org.myrialith.cue.Turned;
 import org.myrialith.cue.Variable;
 import org.myrialith.frames.Clip;
 import org.myrialith.frames.ClipLevels;
@@ -154,7 +147,7 @@ public final class CueCompiler {
     sheet.cues().forEach(cue -> rows.add(row(cue, made)));
     tell();
     boolean chance =
-        rows.stream().anyMatch(row -> row.kind() == Row.Kind.EVERY && row.a() != row.b())
+        rows.stream().anyMatch(row -> row.kind() == Firing.By.EVERY && row.a() != row.b())
             || sheet.cues().stream()
                 .flatMap(cue -> cue.settings().stream())
                 .anyMatch(setting -> setting.how() == Setting.How.ANY);
@@ -249,9 +242,7 @@ public final class CueCompiler {
     Set<String> names = new LinkedHashSet<>();
     for (Cue cue : sheet.cues()) {
       List<Condition> conditions = new ArrayList<>(cue.conditions());
-      if (cue.when() instanceof Becomes becomes) {
-        conditions.addAll(becomes.conditions());
-      }
+      conditions.addAll(cue.when().conditions());
       conditions.forEach(c -> add(names, c.name(), c.operand()));
       cue.settings().forEach(s -> add(names, s.name(), s.operand()));
     }
@@ -306,47 +297,39 @@ public final class CueCompiler {
     }
     Row.Terms onlys = conditions(cue.id(), cue.conditions());
     Row.Terms thens = settings(cue);
-    Row.Terms none = new Row.Terms(0, 0);
-    Row plain = new Row(cue, Row.Kind.POWER_ON, -1, 0, 0, none, onlys, thens, scene);
-    return triggered(cue, plain);
+    return row(cue, cue.when().firing(numbers(cue)), onlys, thens, scene);
   }
 
-  private static Row of(Row row, Row.Kind kind, int sense, int a, int b) {
-    return new Row(
-        row.cue(), kind, sense, a, b, row.whens(), row.onlys(), row.thens(), row.scene());
-  }
-
-  private Row triggered(Cue cue, Row row) {
-    if (cue.when() instanceof PowerOn) {
-      return row;
-    } else if (cue.when() instanceof Press press) {
-      int sense = sense(cue, press.number(), InputState.Sort.ON_OFF);
-      return of(row, Row.Kind.PRESS, sense, press.how().ordinal(), 0);
-    } else if (cue.when() instanceof Turned turned) {
-      int sense = sense(cue, turned.number(), InputState.Sort.ROTARY);
-      return of(row, Row.Kind.TURNED, sense, turned.right() ? 1 : 0, turned.edges());
-    } else if (cue.when() instanceof Crossing crossing) {
-      int sense = sense(cue, crossing.number(), InputState.Sort.ANALOGUE);
-      Row.Kind kind = crossing.above() ? Row.Kind.ABOVE : Row.Kind.BELOW;
-      return of(row, kind, sense, crossing.mark(), crossing.release());
-    } else if (cue.when() instanceof Received received) {
-      int sense = sense(cue, 1, InputState.Sort.SERIAL);
-      return of(row, Row.Kind.RECEIVED, sense, message(received.word()), 0);
-    } else if (cue.when() instanceof Becomes becomes) {
-      Row.Terms whens = conditions(cue.id(), becomes.conditions());
-      return new Row(cue, Row.Kind.BECOMES, -1, 0, 0, whens, row.onlys(), row.thens(), row.scene());
-    } else if (cue.when() instanceof Ended ended) {
-      int other = sheet.cues().stream().map(Cue::id).toList().indexOf(ended.cue());
-      if (other < 0) {
-        problem(cue.id(), "waits for the end of a cue that is not there any more");
+  private Firing.Numbers numbers(Cue cue) {
+    return new Firing.Numbers() {
+      @Override
+      public int cue(String id) {
+        int other = sheet.cues().stream().map(Cue::id).toList().indexOf(id);
+        if (other < 0) {
+          problem(cue.id(), "waits for the end of a cue that is not there any more");
+        }
+        return other;
       }
-      return of(row, Row.Kind.ENDED, -1, other, 0);
-    } else if (cue.when() instanceof Idle idle) {
-      return of(row, Row.Kind.IDLE, -1, idle.seconds() * 1000, 0);
-    } else {
-      Every every = (Every) cue.when();
-      return of(row, Row.Kind.EVERY, -1, every.least(), every.most());
-    }
+
+      @Override
+      public int message(String word) {
+        return CueCompiler.this.message(word);
+      }
+    };
+  }
+
+  private Row row(Cue cue, Firing firing, Row.Terms onlys, Row.Terms thens, int scene) {
+    int sense =
+        switch (firing.listens()) {
+          case NOTHING -> -1;
+          case ON_OFF -> sense(cue, InputState.Sort.ON_OFF);
+          case ROTARY -> sense(cue, InputState.Sort.ROTARY);
+          case ANALOGUE -> sense(cue, InputState.Sort.ANALOGUE);
+          case SERIAL -> sense(cue, InputState.Sort.SERIAL);
+        };
+    List<Condition> becomes = cue.when().conditions();
+    Row.Terms whens = becomes.isEmpty() ? new Row.Terms(0, 0) : conditions(cue.id(), becomes);
+    return new Row(cue, firing.by(), sense, firing.a(), firing.b(), whens, onlys, thens, scene);
   }
 
   private Row.Terms conditions(String about, List<Condition> conditions) {
@@ -389,7 +372,8 @@ public final class CueCompiler {
     return 0;
   }
 
-  private int sense(Cue cue, int number, InputState.Sort sort) {
+  private int sense(Cue cue, InputState.Sort sort) {
+    int number = cue.when().number();
     for (int s = 0; s < senses.size(); s++) {
       if (senses.get(s).is(cue.when(), number)) {
         return s;

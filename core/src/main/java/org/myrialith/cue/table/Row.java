@@ -1,6 +1,7 @@
 package org.myrialith.cue.table;
 
 import org.myrialith.cue.Cue;
+import org.myrialith.cue.Firing;
 
 /**
  * A cue as numbers.
@@ -15,21 +16,15 @@ import org.myrialith.cue.Cue;
  * @param scene which one it shows; -1 for none
  */
 public record Row(
-    Cue cue, Kind kind, int sense, int a, int b, Terms whens, Terms onlys, Terms thens, int scene) {
-  /** What makes a cue fire, by its position in the engine. */
-  public enum Kind {
-    POWER_ON,
-    PRESS,
-    TURNED,
-    ABOVE,
-    BELOW,
-    RECEIVED,
-    BECOMES,
-    ENDED,
-    IDLE,
-    EVERY
-  }
-
+    Cue cue,
+    Firing.By kind,
+    int sense,
+    int a,
+    int b,
+    Terms whens,
+    Terms onlys,
+    Terms thens,
+    int scene) {
   /** A stretch of the list of terms. */
   public record Terms(int first, int count) {}
 }

@@ -12,6 +12,7 @@ import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.cue.Clears;
 import org.myrialith.cue.Comparison;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Press;
 import org.myrialith.cue.Received;
 import org.myrialith.cue.Setting;
@@ -137,12 +138,12 @@ public final class CuesHeader {
       out.define("CHANCE", 1);
       out.define("FIRST_CHANCE", Integer.toUnsignedString(cues.firstChance()) + "UL");
     }
-    if (cues.rows().stream().anyMatch(row -> row.kind() == Row.Kind.EVERY)) {
+    if (cues.rows().stream().anyMatch(row -> row.kind() == Firing.By.EVERY)) {
       out.define("EVERY", 1);
     }
     out.define("NO_CLIP", NONE_WORD + "u");
     out.define("NO_SCENE", NONE_BYTE + "u");
-    out.number("WHEN_", Row.Kind.values());
+    out.number("WHEN_", Firing.By.values());
     out.number("STAY_", Stay.values());
     out.number("CLEARS_", Clears.values());
   }
@@ -326,7 +327,7 @@ public final class CuesHeader {
 
   private void rows() {
     out.bytes("cue_kind", of(row -> row.kind().ordinal()));
-    out.longs("cue_a", of(row -> row.kind() == Row.Kind.BECOMES ? about(row.whens()) : row.a()));
+    out.longs("cue_a", of(row -> row.kind() == Firing.By.BECOMES ? about(row.whens()) : row.a()));
     out.longs("cue_b", of(Row::b));
     out.bytes("cue_scene", of(row -> orNone(row.scene())));
     out.bytes("cue_priority", of(row -> row.cue().priority()));
@@ -351,7 +352,7 @@ public final class CuesHeader {
     List<Integer> counters = new ArrayList<>();
     int next = 0;
     for (Row row : cues.rows()) {
-      boolean counts = row.kind() == Row.Kind.EVERY || row.kind() == Row.Kind.TURNED;
+      boolean counts = row.kind() == Firing.By.EVERY || row.kind() == Firing.By.TURNED;
       counters.add(counts ? next++ : NONE_BYTE);
     }
     if (next > 0) {
@@ -364,7 +365,7 @@ public final class CuesHeader {
   static int counters(CueTable cues) {
     return (int)
         cues.rows().stream()
-            .filter(row -> row.kind() == Row.Kind.EVERY || row.kind() == Row.Kind.TURNED)
+            .filter(row -> row.kind() == Firing.By.EVERY || row.kind() == Firing.By.TURNED)
             .count();
   }
 

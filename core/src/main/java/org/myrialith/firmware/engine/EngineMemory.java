@@ -3,6 +3,7 @@ package org.myrialith.firmware.engine;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.myrialith.cue.Firing;
 import org.myrialith.cue.Received;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.InputState;
@@ -13,7 +14,7 @@ import org.myrialith.firmware.player.FirmwareWork;
 public final class EngineMemory {
   private EngineMemory() {}
 
-  private static Stream<Row> rows(CueTable cues, Row.Kind kind) {
+  private static Stream<Row> rows(CueTable cues, Firing.By kind) {
     return cues.rows().stream().filter(row -> row.kind() == kind);
   }
 
@@ -47,7 +48,7 @@ public final class EngineMemory {
   public static int bytes(FirmwareWork work) {
     CueTable cues = work.cues().orElseThrow();
     int each = 7 + (cues.fades() ? 12 : 0);
-    long counters = rows(cues, Row.Kind.EVERY).count() + rows(cues, Row.Kind.TURNED).count();
+    long counters = rows(cues, Firing.By.EVERY).count() + rows(cues, Firing.By.TURNED).count();
     return cues.rows().size() * each
         + 11 // how many are shown, now, idle, began, sent
         + 4 * (int) counters
