@@ -50,10 +50,13 @@ public final class RunningApplication {
     if (System.getenv("MYRIALITH_DB_URL") == null) {
       throw new IllegalStateException("no database: run ./myrialith test, which makes one");
     }
+    // tests run in several processes, each with tables of its own
+    String schema = "fork_" + System.getProperty("fork", "1");
     context =
         SpringApplication.run(
             MyrialithApplication.class,
             "--server.port=0",
+            "--spring.datasource.url=" + TestSchema.made(schema),
             "--myrialith.demo=true",
             "--myrialith.turn-seconds=2");
     address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");

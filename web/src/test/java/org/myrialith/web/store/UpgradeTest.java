@@ -11,7 +11,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -29,6 +28,7 @@ import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.web.MyrialithApplication;
+import org.myrialith.web.TestSchema;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -50,16 +50,6 @@ class UpgradeTest {
 
   private final HttpClient client = HttpClient.newHttpClient();
   private final List<UUID> kept = new ArrayList<>();
-
-  private static String url(String schema) {
-    String url = System.getenv("MYRIALITH_DB_URL");
-    return url + (url.contains("?") ? "&" : "?") + "currentSchema=" + schema;
-  }
-
-  private static Connection connect(String schema) throws SQLException {
-    return DriverManager.getConnection(
-        url(schema), System.getenv("MYRIALITH_DB_USER"), System.getenv("MYRIALITH_DB_PASSWORD"));
-  }
 
   private static void run(Connection connection, String sql, Object... values) throws SQLException {
     try (PreparedStatement statement = connection.prepareStatement(sql)) {
@@ -123,17 +113,19 @@ class UpgradeTest {
     String schema = "landing_" + version;
     List<Gadget> gadgets = gadgets(landing);
     byte[] file = ("column,row,colour\n0,0,#ff0000\n").getBytes(StandardCharsets.UTF_8);
-    try (Connection connection = connect(schema)) {
+    try (Connection connection = TestSchema.connect(schema)) {
       run(connection, "drop schema if exists " + schema + " cascade");
     }
     Flyway.configure()
         .dataSource(
-            url(schema), System.getenv("MYRIALITH_DB_USER"), System.getenv("MYRIALITH_DB_PASSWORD"))
+            TestSchema.url(schema),
+            System.getenv("MYRIALITH_DB_USER"),
+            System.getenv("MYRIALITH_DB_PASSWORD"))
         .schemas(schema)
         .target(Integer.toString(version))
         .load()
         .migrate();
-    try (Connection connection = connect(schema)) {
+    try (Connection connection = TestSchema.connect(schema)) {
       for (Gadget gadget : gadgets) {
         fill(connection, gadget, gadget.title());
       }
@@ -160,10 +152,10 @@ class UpgradeTest {
             MyrialithApplication.class,
             "--server.port=0",
             "--myrialith.demo=false",
-            "--spring.datasource.url=" + url(schema))) {
+            "--spring.datasource.url=" + TestSchema.url(schema))) {
       goesOn(context, version, gadgets);
     } finally {
-      try (Connection connection = connect(schema)) {
+      try (Connection connection = TestSchema.connect(schema)) {
         run(connection, "drop schema " + schema + " cascade");
       }
     }
