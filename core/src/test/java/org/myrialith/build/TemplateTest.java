@@ -58,6 +58,7 @@ class TemplateTest {
         "-l",
         String.valueOf(number),
         "-singlefile",
+        "-mono", // ink or none: quicker to write and to read than shades
         "-png",
         "-aa",
         "no",

@@ -41,7 +41,7 @@ class CueEngineTest {
 
   /** Each way to light up with cues by chance, which every name gives anew. */
   static Stream<Named<GadgetPlan>> gadgets() {
-    return EveryPair.of(
+    return EveryPair.once(
         FirmwareScenarios.all()
             .map(
                 named ->

@@ -6,18 +6,20 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitPlan;
+import org.myrialith.circuit.output.SwitchedCircuit;
 import org.myrialith.gadget.plan.GadgetPlan;
 
 /**
  * Few gadgets of many in which every two traits still meet that meet in any: class and clock of the
- * controller, kind, sort and depth of each circuit, packing, effects, cues. Faults that want three
- * traits at once are left to a run of all: {@code -Dall}, or {@code ./myrialith test --all}.
+ * controller, drive method with its chips, side of the LEDs, depth, packing, effects, cues; and
+ * every other choice of a circuit still comes once. Faults that want three traits at once are left
+ * to a run of all: {@code -Dall}, or {@code ./myrialith test --all}.
  */
 final class EveryPair {
   private static final boolean ALL = System.getProperty("all") != null;
@@ -29,38 +31,59 @@ final class EveryPair {
    * those with that in their names.
    */
   static List<Named<GadgetPlan>> of(Stream<Named<GadgetPlan>> gadgets) {
+    return chosen(gadgets, EveryPair::wanted);
+  }
+
+  /**
+   * Returns fewer, in which each trait and each choice comes once: for what rests on the same code
+   * as what is tried in pairs, such as sketches and bring-ups.
+   */
+  static List<Named<GadgetPlan>> once(Stream<Named<GadgetPlan>> gadgets) {
+    return chosen(
+        gadgets,
+        plan -> {
+          Set<String> wanted = new HashSet<>(choices(plan));
+          wanted.addAll(traits(plan));
+          return wanted;
+        });
+  }
+
+  private static List<Named<GadgetPlan>> chosen(
+      Stream<Named<GadgetPlan>> gadgets, Function<GadgetPlan, Set<String>> triedFor) {
     String named = System.getProperty("scenario", "");
     List<Named<GadgetPlan>> all = gadgets.filter(one -> one.getName().contains(named)).toList();
     if (ALL || !named.isEmpty()) {
       return all;
     }
-    List<Set<String>> pairs = all.stream().map(one -> pairs(traits(one.getPayload()))).toList();
+    List<Set<String>> wanted = all.stream().map(Named::getPayload).map(triedFor).toList();
     Set<String> open = new HashSet<>();
-    pairs.forEach(open::addAll);
+    wanted.forEach(open::addAll);
     Set<Integer> chosen = new LinkedHashSet<>();
     while (!open.isEmpty()) {
       int next =
           Stream.iterate(0, i -> i < all.size(), i -> i + 1)
               .max(
                   Comparator.comparingLong(
-                      i -> pairs.get(i).stream().filter(open::contains).count()))
+                      i -> wanted.get(i).stream().filter(open::contains).count()))
               .orElseThrow();
       chosen.add(next);
-      open.removeAll(pairs.get(next));
+      open.removeAll(wanted.get(next));
     }
     return chosen.stream().sorted().map(all::get).toList();
   }
 
-  private static Set<String> pairs(List<String> traits) {
-    Set<String> pairs = new HashSet<>();
+  /** What a gadget is tried for: each pair of its traits, and each of its lesser choices. */
+  private static Set<String> wanted(GadgetPlan plan) {
+    List<String> traits = traits(plan);
+    Set<String> wanted = new HashSet<>(choices(plan));
     for (String one : traits) {
       for (String other : traits) {
         if (one.compareTo(other) <= 0) {
-          pairs.add(one + " & " + other);
+          wanted.add(one + " & " + other);
         }
       }
     }
-    return pairs;
+    return wanted;
   }
 
   /** Returns what a gadget is like, a word each. */
@@ -68,10 +91,13 @@ final class EveryPair {
     Set<String> traits = new LinkedHashSet<>();
     traits.add(plan.gadget().brief().controller().key());
     traits.add(plan.gadget().brief().controller().clockHz() / 1_000_000 + " MHz");
-    plan.wiring().plans().stream()
-        .map(CircuitPlan::circuit)
-        .forEach(circuit -> traits.addAll(sorts(circuit)));
-    plan.wiring().plans().forEach(line -> traits.add(line.levelBits() + " bits"));
+    for (CircuitPlan line : plan.wiring().plans()) {
+      traits.add(method(line.circuit()));
+      traits.add(line.levelBits() + " bits");
+      if (line.circuit() instanceof SwitchedCircuit outputs) {
+        traits.add("LEDs " + outputs.hookup().side());
+      }
+    }
     plan.firmware()
         .ifPresent(
             firmware -> {
@@ -86,26 +112,38 @@ final class EveryPair {
     return List.copyOf(traits);
   }
 
-  /** What is chosen of few, at a circuit and what belongs to it. */
-  private static List<String> sorts(Object part) {
-    List<String> sorts = new ArrayList<>();
-    String name = part.getClass().getSimpleName();
-    if (part instanceof Circuit) {
-      sorts.add(name);
+  /** Its kind, with the class of its chips or what else tells two of a kind apart. */
+  private static String method(Circuit circuit) {
+    List<String> own = values((Record) circuit, false);
+    return circuit.getClass().getSimpleName()
+        + own.stream().filter(v -> v.matches("(sort|dimming|rowSwitch|together) .*")).toList();
+  }
+
+  private static Set<String> choices(GadgetPlan plan) {
+    Set<String> all = new HashSet<>();
+    for (CircuitPlan line : plan.wiring().plans()) {
+      String kind = line.circuit().getClass().getSimpleName();
+      values((Record) line.circuit(), true).forEach(value -> all.add(kind + " " + value));
     }
+    return all;
+  }
+
+  /** What is chosen of few at a circuit, and at what belongs to it. */
+  private static List<String> values(Record part, boolean within) {
+    List<String> all = new ArrayList<>();
     for (RecordComponent field : part.getClass().getRecordComponents()) {
       try {
         field.getAccessor().setAccessible(true);
         Object value = field.getAccessor().invoke(part);
         if (value instanceof Enum || value instanceof Boolean) {
-          sorts.add((name + "." + field.getName() + " " + value).toLowerCase(Locale.ROOT));
-        } else if (value instanceof Record) {
-          sorts.addAll(sorts(value));
+          all.add(field.getName() + " " + value);
+        } else if (within && value instanceof Record inner) {
+          all.addAll(values(inner, true));
         }
       } catch (ReflectiveOperationException e) {
         throw new AssertionError(e);
       }
     }
-    return sorts;
+    return all;
   }
 }

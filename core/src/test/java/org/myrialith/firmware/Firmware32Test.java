@@ -106,6 +106,10 @@ class Firmware32Test {
         .filter(named -> named.getName().contains(System.getProperty("scenario", "")));
   }
 
+  static Stream<Named<GadgetPlan>> once() {
+    return EveryPair.once(SCENARIOS.stream()).stream();
+  }
+
   static EmulatedController board(GadgetPlan plan) {
     Controller controller = plan.gadget().brief().controller();
     List<Integer> pulled =
@@ -131,7 +135,7 @@ class Firmware32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "sketch");
     int moments = Math.min(5, plan.show().moments().size());
@@ -161,7 +165,7 @@ class Firmware32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theBringUpWalksThroughEveryChannel(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "bringup");
     int steps = Math.min(plan.wiring().channels() + 1, 60);
@@ -175,7 +179,7 @@ class Firmware32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theWaveformShowsTheFirstMoments(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "wave");
     List<List<Levels>> expected = Exported.sent(plan);

@@ -57,10 +57,17 @@ class FirmwareOutsideTest {
 
   private static final List<Named<GadgetPlan>> SCENARIOS = EveryPair.of(FirmwareScenarios.all());
 
+  private static final List<Named<GadgetPlan>> ONCE = EveryPair.once(SCENARIOS.stream());
+
   private static final List<Named<GadgetPlan>> ALL = FirmwareScenarios.all().toList();
 
   static Stream<Named<GadgetPlan>> scenarios() {
     return SCENARIOS.stream();
+  }
+
+  /** For what rests on the same drivers as the firmware that is tried in pairs. */
+  static Stream<Named<GadgetPlan>> once() {
+    return ONCE.stream();
   }
 
   static Stream<Named<GadgetPlan>> all() {
@@ -117,7 +124,7 @@ class FirmwareOutsideTest {
 
   /** The same player under a main that is not ours, with timers set up otherwise. */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theSketchPlaysTheSameShow(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "sketch");
     // a stretch of the show is enough: the player is the same
@@ -141,7 +148,7 @@ class FirmwareOutsideTest {
 
   /** One channel after the other, line after line in the order of the wire, then again. */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theBringUpWalksThroughEveryChannel(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "bringup");
     int channels = plan.wiring().channels();
@@ -229,7 +236,7 @@ class FirmwareOutsideTest {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theWaveformFileDecodesToTheFirstMoments(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "wave");
     List<List<Levels>> expected = Exported.sent(plan);
@@ -281,7 +288,7 @@ class FirmwareOutsideTest {
 
   /** However the frames are packed. */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void thePlayerRunsHereUnderSanitizersWithTheSameOutput(GadgetPlan plan) throws IOException {
     int moments = plan.show().moments().size();
     for (FirmwarePlan firmware : Exported.packed(plan.firmware().orElseThrow())) {

@@ -55,6 +55,10 @@ class Scan32Test {
     return EveryPair.of(all.stream()).stream();
   }
 
+  static Stream<Named<GadgetPlan>> once() {
+    return EveryPair.once(scenarios()).stream();
+  }
+
   private static ScannedPlan scan(GadgetPlan plan) {
     return (ScannedPlan) plan.wiring().plans().get(0);
   }
@@ -166,7 +170,7 @@ class Scan32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "sketch");
     mark(plan, folder.resolve("show/board.c"));
@@ -175,7 +179,7 @@ class Scan32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theBringUpWalksThroughEveryLight(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "bringup");
@@ -197,7 +201,7 @@ class Scan32Test {
    * Other lines that take time: all is dark meanwhile, and each light gets its level all the same.
    */
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void whatElseTakesTimeLeavesAllDark(GadgetPlan plan) throws IOException {
     Path folder = Exported.export(folders, plan, "busy");
     mark(plan, folder.resolve("board.c"));
@@ -210,7 +214,7 @@ class Scan32Test {
   }
 
   @ParameterizedTest
-  @MethodSource("scenarios")
+  @MethodSource("once")
   void theWaveformIsATurnOfEachFrame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "wave");

@@ -14,6 +14,8 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Named;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -98,6 +100,20 @@ class ScanTest {
     return Wired.of(folder, plan).levels(counts, plan.map().width(), plan.levelBits());
   }
 
+  private static Stream<Named<GadgetPlan>> all() {
+    return Stream.of(
+            ScanGadgets.scenarios(), ScanGadgets.others(), ScanGadgets.slower(), ScanGadgets.ends())
+        .flatMap(each -> each);
+  }
+
+  static Stream<Named<GadgetPlan>> pairs() {
+    return EveryPair.of(all()).stream();
+  }
+
+  static Stream<Named<GadgetPlan>> once() {
+    return EveryPair.once(all()).stream();
+  }
+
   /** Those that are other than the one before: on wires nothing else can be told apart. */
   private static List<Levels> changing(List<Levels> all) {
     List<Levels> changing = new ArrayList<>();
@@ -122,7 +138,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
+  @MethodSource("pairs")
   void everyLightGetsItsLevelInEveryMoment(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "play");
@@ -158,7 +174,7 @@ class ScanTest {
 
   /** Its environment has a clock of its own, whose interrupt may hold a slot up. */
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
+  @MethodSource("once")
   void theSketchShowsTheSame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "sketch");
@@ -179,7 +195,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
+  @MethodSource("once")
   void theBringUpWalksThroughEveryLight(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "bringup");
@@ -201,7 +217,7 @@ class ScanTest {
   }
 
   @ParameterizedTest
-  @MethodSource({SCENARIOS, OTHERS, SLOWER, ENDS})
+  @MethodSource("once")
   void theWaveformIsATurnOfEachFrame(GadgetPlan plan) throws IOException {
     ScannedPlan scan = scan(plan);
     Path folder = Exported.export(folders, plan, "wave");
