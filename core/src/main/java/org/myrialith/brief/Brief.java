@@ -2,6 +2,7 @@ package org.myrialith.brief;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,7 @@ import org.myrialith.schema.Types;
  * @param tree what stands between that and what it feeds
  * @param clock of a controller of the 8-bit classes
  */
+@RecordBuilder
 public record Brief(
     String title,
     String notes,
@@ -129,7 +131,7 @@ public record Brief(
 
   /** Returns the brief with the controller at another clock. */
   public Brief at(ClockRate other) {
-    return new Brief(title, notes, controllerKey, ownControllers, supply, tree, other);
+    return BriefBuilder.builder(this).clock(other).build();
   }
 
   /** Returns the volts that lights are fed with, the usual ones as long as no supply is named. */
@@ -200,7 +202,7 @@ public record Brief(
 
   /** Returns the brief with something else between the supply and what it feeds. */
   public Brief with(SupplyTree other) {
-    return new Brief(title, notes, controllerKey, ownControllers, supply, other, clock);
+    return BriefBuilder.builder(this).tree(other).build();
   }
 
   /** Returns the brief with another class of controller. */
@@ -210,19 +212,21 @@ public record Brief(
 
   /** Returns the brief with another class of controller, or one of the maker's own. */
   public Brief withController(String key) {
-    return new Brief(title, notes, key, ownControllers, supply, tree, clock);
+    return BriefBuilder.builder(this).controllerKey(key).build();
   }
 
   /** Returns the brief with other own classes; who renames the one in use goes on using it. */
   public Brief withOwn(List<OwnController> own) {
     int used = ownControllers.stream().map(OwnController::name).toList().indexOf(controllerKey);
     boolean renamed = find(controllerKey, own).isEmpty() && used >= 0 && used < own.size();
-    return new Brief(
-        title, notes, renamed ? own.get(used).name() : controllerKey, own, supply, tree, clock);
+    return BriefBuilder.builder(this)
+        .controllerKey(renamed ? own.get(used).name() : controllerKey)
+        .ownControllers(own)
+        .build();
   }
 
   /** Returns the brief with another supply. */
   public Brief withSupply(Optional<Supply> other) {
-    return new Brief(title, notes, controllerKey, ownControllers, other, tree, clock);
+    return BriefBuilder.builder(this).supply(other).build();
   }
 }

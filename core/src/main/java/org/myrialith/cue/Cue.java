@@ -1,5 +1,6 @@
 package org.myrialith.cue;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
@@ -21,6 +22,7 @@ import org.myrialith.schema.Types;
  * @param fadeIn and {@code fadeOut}: how long it takes to come and to go (ms)
  * @param stayMillis how long it stays, where that is a time (ms)
  */
+@RecordBuilder
 public record Cue(
     String id,
     String name,
@@ -106,30 +108,26 @@ public record Cue(
 
   /** Returns it only under conditions. */
   public Cue onlyIf(String other) {
-    return new Cue(
-        id, name, when, other, then, scene, priority, clears, fadeIn, fadeOut, stay, stayMillis);
+    return CueBuilder.builder(this).only(other).build();
   }
 
   /** Returns it with changes of values. */
   public Cue then(String other) {
-    return new Cue(
-        id, name, when, only, other, scene, priority, clears, fadeIn, fadeOut, stay, stayMillis);
+    return CueBuilder.builder(this).then(other).build();
   }
 
   /** Returns it at a priority. */
   public Cue at(int other, Clears clearing) {
-    return new Cue(
-        id, name, when, only, then, scene, other, clearing, fadeIn, fadeOut, stay, stayMillis);
+    return CueBuilder.builder(this).priority(other).clears(clearing).build();
   }
 
   /** Returns it coming and going softly (ms). */
   public Cue fading(int in, int out) {
-    return new Cue(id, name, when, only, then, scene, priority, clears, in, out, stay, stayMillis);
+    return CueBuilder.builder(this).fadeIn(in).fadeOut(out).build();
   }
 
   /** Returns it for a while. */
   public Cue staying(Stay other, int millis) {
-    return new Cue(
-        id, name, when, only, then, scene, priority, clears, fadeIn, fadeOut, other, millis);
+    return CueBuilder.builder(this).stay(other).stayMillis(millis).build();
   }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.cue;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,7 @@ import org.myrialith.text.Caption;
  * @param seed that chance begins with
  * @param clockTold whether messages such as {@code hour=7} set the clock too
  */
+@RecordBuilder
 public record CueSheet(
     List<Variable> variables,
     List<Scene> scenes,
@@ -94,27 +96,27 @@ public record CueSheet(
 
   /** Returns it with other values. */
   public CueSheet withVariables(List<Variable> other) {
-    return new CueSheet(other, scenes, open, cues, seed, clockTold);
+    return CueSheetBuilder.builder(this).variables(other).build();
   }
 
   /** Returns it with other cues. */
   public CueSheet withCues(List<Cue> other) {
-    return new CueSheet(variables, scenes, open, other, seed, clockTold);
+    return CueSheetBuilder.builder(this).cues(other).build();
   }
 
   /** Returns it with a clock that messages set. */
   public CueSheet tellingTheTime() {
-    return new CueSheet(variables, scenes, open, cues, seed, true);
+    return CueSheetBuilder.builder(this).clockTold(true).build();
   }
 
   /** Returns it with other scenes, one of them on the easel. */
   public CueSheet withScenes(List<Scene> other, String onEasel) {
-    return new CueSheet(variables, other, onEasel, cues, seed, clockTold);
+    return CueSheetBuilder.builder(this).scenes(other).open(onEasel).build();
   }
 
   /** Returns it with chance that begins otherwise. */
   public CueSheet withSeed(int other) {
-    return new CueSheet(variables, scenes, open, cues, other, clockTold);
+    return CueSheetBuilder.builder(this).seed(other).build();
   }
 
   /** Returns it with a scene in place of the one of that identifier, or at the end. */

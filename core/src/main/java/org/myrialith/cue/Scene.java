@@ -1,5 +1,6 @@
 package org.myrialith.cue;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.TextRules;
@@ -16,6 +17,7 @@ import org.myrialith.text.Caption;
  * @param recipes and {@code captions}: what frames were made of
  * @param readouts values that it shows
  */
+@RecordBuilder
 public record Scene(
     String id,
     String name,
@@ -59,17 +61,17 @@ public record Scene(
 
   /** Returns it under another name. */
   public Scene named(String other) {
-    return new Scene(id, other, clips, recipes, captions, readouts);
+    return SceneBuilder.builder(this).name(other).build();
   }
 
   /** Returns it with other frames, and what they were made of. */
   public Scene with(List<Clip> played, List<Recipe> effects, List<Caption> texts) {
-    return new Scene(id, name, played, effects, texts, readouts);
+    return SceneBuilder.builder(this).clips(played).recipes(effects).captions(texts).build();
   }
 
   /** Returns it with other values. */
   public Scene showing(List<Readout> other) {
-    return new Scene(id, name, clips, recipes, captions, other);
+    return SceneBuilder.builder(this).readouts(other).build();
   }
 
   /** Returns it without what it has on a fixture. */

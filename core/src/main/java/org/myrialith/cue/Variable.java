@@ -1,5 +1,6 @@
 package org.myrialith.cue;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Set;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
@@ -17,6 +18,7 @@ import org.myrialith.schema.Types;
  * @param kept whether it is kept while power is off
  * @param told whether messages set it, such as {@code name=12}
  */
+@RecordBuilder
 public record Variable(
     String name, int least, int most, int start, boolean wraps, boolean kept, boolean told) {
   /** Most of them in a gadget. */
@@ -77,12 +79,12 @@ public record Variable(
 
   /** Returns it as one that is kept while power is off. */
   public Variable keeping() {
-    return new Variable(name, least, most, start, wraps, true, told);
+    return VariableBuilder.builder(this).kept(true).build();
   }
 
   /** Returns it as one that messages set. */
   public Variable telling() {
-    return new Variable(name, least, most, start, wraps, kept, true);
+    return VariableBuilder.builder(this).told(true).build();
   }
 
   /** Returns how many values it can have. */

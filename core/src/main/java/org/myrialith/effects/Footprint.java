@@ -1,5 +1,6 @@
 package org.myrialith.effects;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
 
@@ -18,6 +19,7 @@ import java.util.Set;
  * @param quick cycles on a core with a multiplier
  * @param slow cycles on one without
  */
+@RecordBuilder
 public record Footprint(
     int smallBytes,
     int largeBytes,
@@ -37,17 +39,15 @@ public record Footprint(
   }
 
   Footprint with(Part... some) {
-    return new Footprint(
-        smallBytes, largeBytes, Set.copyOf(List.of(some)), reads, shares, quick, slow);
+    return FootprintBuilder.builder(this).parts(Set.copyOf(List.of(some))).build();
   }
 
   Footprint reading(Variable... some) {
-    return new Footprint(
-        smallBytes, largeBytes, parts, Set.copyOf(List.of(some)), shares, quick, slow);
+    return FootprintBuilder.builder(this).reads(Set.copyOf(List.of(some))).build();
   }
 
   Footprint sharing() {
-    return new Footprint(smallBytes, largeBytes, parts, reads, true, quick, slow);
+    return FootprintBuilder.builder(this).shares(true).build();
   }
 
   /** Returns the flash of its own code (bytes). */

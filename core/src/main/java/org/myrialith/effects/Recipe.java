@@ -1,5 +1,6 @@
 package org.myrialith.effects;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -19,6 +20,7 @@ import org.myrialith.schema.Types;
  * @param over what they are spread over: {@link #OWN}, {@link #ALL}, or the identifier of a group
  * @param computed whether the controller works the frames out, in place of keeping them
  */
+@RecordBuilder
 public record Recipe(
     String fixture, int frames, int holdMillis, List<Layer> layers, String over, boolean computed) {
   /** Its fixture alone. */
@@ -68,22 +70,26 @@ public record Recipe(
 
   /** Returns them with other frames and layers. */
   public Recipe with(int otherFrames, int otherHold, List<Layer> other) {
-    return new Recipe(fixture, otherFrames, otherHold, other, over, computed);
+    return RecipeBuilder.builder(this)
+        .frames(otherFrames)
+        .holdMillis(otherHold)
+        .layers(other)
+        .build();
   }
 
   /** Returns them on another fixture. */
   public Recipe on(String other) {
-    return new Recipe(other, frames, holdMillis, layers, over, computed);
+    return RecipeBuilder.builder(this).fixture(other).build();
   }
 
   /** Returns them spread over something else. */
   public Recipe over(String other) {
-    return new Recipe(fixture, frames, holdMillis, layers, other, computed);
+    return RecipeBuilder.builder(this).over(other).build();
   }
 
   /** Returns them worked out by the controller, or kept as frames. */
   public Recipe computed(boolean other) {
-    return new Recipe(fixture, frames, holdMillis, layers, over, other);
+    return RecipeBuilder.builder(this).computed(other).build();
   }
 
   /** Returns whether any of them follows from what was, so that its frames come one by one. */

@@ -1,5 +1,6 @@
 package org.myrialith.finding;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 
@@ -13,6 +14,7 @@ import java.util.Objects;
  * @param calculations the numbers it rests on
  * @param remedies changes that can be applied
  */
+@RecordBuilder
 public record Finding(
     String key,
     Step step,
@@ -32,14 +34,10 @@ public record Finding(
   public Finding about(String one) {
     return one.isEmpty()
         ? this
-        : new Finding(
-            key,
-            step,
-            verdict,
-            one + ": " + says,
-            advice,
-            calculations.stream().map(n -> n.about(one)).toList(),
-            remedies);
+        : FindingBuilder.builder(this)
+            .says(one + ": " + says)
+            .calculations(calculations.stream().map(n -> n.about(one)).toList())
+            .build();
   }
 
   /** Returns a finding without advice, numbers or remedies. */
@@ -49,16 +47,16 @@ public record Finding(
 
   /** Returns this finding with other advice. */
   public Finding advising(String text) {
-    return new Finding(key, step, verdict, says, text, calculations, remedies);
+    return FindingBuilder.builder(this).advice(text).build();
   }
 
   /** Returns this finding resting on the given numbers. */
   public Finding restingOn(Calculation... numbers) {
-    return new Finding(key, step, verdict, says, advice, List.of(numbers), remedies);
+    return FindingBuilder.builder(this).calculations(List.of(numbers)).build();
   }
 
   /** Returns this finding with other remedies. */
   public Finding mendedBy(List<Remedy> mends) {
-    return new Finding(key, step, verdict, says, advice, calculations, mends);
+    return FindingBuilder.builder(this).remedies(mends).build();
   }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.frames;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -17,6 +18,7 @@ import org.myrialith.schema.Types;
  *     another
  * @param frames at least one
  */
+@RecordBuilder
 public record Clip(String id, String name, String fixture, boolean seeThrough, List<Frame> frames) {
   /** Most frames of a clip. */
   public static final int MOST_FRAMES = 2000;
@@ -60,7 +62,7 @@ public record Clip(String id, String name, String fixture, boolean seeThrough, L
 
   /** Returns the clip with dark pixels that show what lies beneath, or are dark. */
   public Clip seeingThrough(boolean through) {
-    return new Clip(id, name, fixture, through, frames);
+    return ClipBuilder.builder(this).seeThrough(through).build();
   }
 
   /** Returns the time the clip takes (ms). */
@@ -70,7 +72,7 @@ public record Clip(String id, String name, String fixture, boolean seeThrough, L
 
   /** Returns the clip with other frames. */
   public Clip withFrames(List<Frame> newFrames) {
-    return new Clip(id, name, fixture, seeThrough, newFrames);
+    return ClipBuilder.builder(this).frames(newFrames).build();
   }
 
   private Clip edited(UnaryOperator<List<Frame>> edit) {

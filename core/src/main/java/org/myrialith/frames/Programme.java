@@ -1,5 +1,6 @@
 package org.myrialith.frames;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,7 @@ import org.myrialith.text.FontFile;
  * @param captions texts that frames are made of, at most one a fixture
  * @param fonts that the maker brought in
  */
+@RecordBuilder
 public record Programme(
     List<Clip> clips,
     List<Glyph> glyphs,
@@ -106,7 +108,7 @@ public record Programme(
 
   /** Returns the programme with other clips. */
   public Programme with(List<Clip> other) {
-    return new Programme(other, glyphs, recipes, captions, fonts);
+    return ProgrammeBuilder.builder(this).clips(other).build();
   }
 
   /** Returns the programme with other clips, and what they were made of. */
@@ -118,19 +120,17 @@ public record Programme(
   public Programme with(Glyph glyph) {
     List<Glyph> all = new ArrayList<>(without(glyph.fixture(), glyph.character()).glyphs());
     all.add(glyph);
-    return new Programme(clips, all, recipes, captions, fonts);
+    return ProgrammeBuilder.builder(this).glyphs(all).build();
   }
 
   /** Returns the programme with a character as it comes along. */
   public Programme without(String fixture, String character) {
-    return new Programme(
-        clips,
-        glyphs.stream()
-            .filter(g -> !g.fixture().equals(fixture) || !g.character().equals(character))
-            .toList(),
-        recipes,
-        captions,
-        fonts);
+    return ProgrammeBuilder.builder(this)
+        .glyphs(
+            glyphs.stream()
+                .filter(g -> !g.fixture().equals(fixture) || !g.character().equals(character))
+                .toList())
+        .build();
   }
 
   /** Returns the programme without a fixture. */
@@ -148,7 +148,7 @@ public record Programme(
     List<Recipe> all = new ArrayList<>(recipes);
     all.removeIf(r -> r.fixture().equals(recipe.fixture()));
     all.add(recipe);
-    return new Programme(clips, glyphs, all, captions, fonts);
+    return ProgrammeBuilder.builder(this).recipes(all).build();
   }
 
   /** Returns the programme with a text on a fixture, in place of the one that is there. */
@@ -156,20 +156,20 @@ public record Programme(
     List<Caption> all = new ArrayList<>(captions);
     all.removeIf(c -> c.fixture().equals(caption.fixture()));
     all.add(caption);
-    return new Programme(clips, glyphs, recipes, all, fonts);
+    return ProgrammeBuilder.builder(this).captions(all).build();
   }
 
   /** Returns the programme with a font, in place of the one of the same name. */
   public Programme with(FontFile font) {
     List<FontFile> all = new ArrayList<>(withoutFont(font.name()).fonts);
     all.add(font);
-    return new Programme(clips, glyphs, recipes, captions, all);
+    return ProgrammeBuilder.builder(this).fonts(all).build();
   }
 
   /** Returns the programme without a font. */
   public Programme withoutFont(String name) {
     List<FontFile> left = fonts.stream().filter(f -> !f.name().equals(name)).toList();
-    return new Programme(clips, glyphs, recipes, captions, left);
+    return ProgrammeBuilder.builder(this).fonts(left).build();
   }
 
   /** Returns the text on a fixture. */

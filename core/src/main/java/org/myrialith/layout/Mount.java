@@ -1,5 +1,6 @@
 package org.myrialith.layout;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -22,6 +23,7 @@ import org.myrialith.schema.Types;
  * @param dark indices in data order that stay in the chain but are never lit
  * @param emitter identifier of the class of its emitters
  */
+@RecordBuilder
 public record Mount(
     double xMm,
     double yMm,
@@ -98,32 +100,32 @@ public record Mount(
 
   /** Returns this mount shifted by (mm). */
   public Mount movedBy(double dxMm, double dyMm) {
-    return new Mount(xMm + dxMm, yMm + dyMm, zMm, turnDegrees, mirrored, reversed, dark, emitter);
+    return MountBuilder.builder(this).xMm(xMm + dxMm).yMm(yMm + dyMm).build();
   }
 
   /** Returns this mount turned further clockwise about its own origin. */
   public Mount turnedBy(double degrees) {
     double turn = (turnDegrees + degrees) % 360;
-    return new Mount(xMm, yMm, zMm, turn, mirrored, reversed, dark, emitter);
+    return MountBuilder.builder(this).turnDegrees(turn).build();
   }
 
   /** Returns this mount with left and right swapped, or back. */
   public Mount mirroredOver() {
-    return new Mount(xMm, yMm, zMm, turnDegrees, !mirrored, reversed, dark, emitter);
+    return MountBuilder.builder(this).mirrored(!mirrored).build();
   }
 
   /** Returns this mount with the data entering at the other end. */
   public Mount backwards() {
-    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, !reversed, dark, emitter);
+    return MountBuilder.builder(this).reversed(!reversed).build();
   }
 
   /** Returns this mount with other dark emitters. */
   public Mount withDark(List<Integer> indices) {
-    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, reversed, indices, emitter);
+    return MountBuilder.builder(this).dark(indices).build();
   }
 
   /** Returns this mount with another class of emitters. */
   public Mount withEmitter(String id) {
-    return new Mount(xMm, yMm, zMm, turnDegrees, mirrored, reversed, dark, id);
+    return MountBuilder.builder(this).emitter(id).build();
   }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.layout;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Description;
@@ -14,6 +15,7 @@ import org.myrialith.schema.Field;
  * @param rollMm length of strip on a roll
  * @param enclosure that everything has to fit into
  */
+@RecordBuilder
 public record Site(
     double viewingMm, double diffuserMm, int slackPercent, double rollMm, Enclosure enclosure) {
   /** Allowed viewing distance. */
@@ -60,11 +62,11 @@ public record Site(
 
   /** Returns the site with another enclosure. */
   public Site within(Enclosure other) {
-    return new Site(viewingMm, diffuserMm, slackPercent, rollMm, other);
+    return SiteBuilder.builder(this).enclosure(other).build();
   }
 
   /** Returns the site looked at from another distance. */
   public Site viewedFrom(double distanceMm) {
-    return new Site(distanceMm, diffuserMm, slackPercent, rollMm, enclosure);
+    return SiteBuilder.builder(this).viewingMm(distanceMm).build();
   }
 }

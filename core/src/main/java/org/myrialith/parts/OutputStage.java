@@ -1,5 +1,7 @@
 package org.myrialith.parts;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What an output of a chip or controller gives.
  *
@@ -12,6 +14,7 @@ package org.myrialith.parts;
  * @param lostVolts besides what its ohms lose (V)
  * @param settingVolts current times setting resistor where it keeps a current by itself (V), else 0
  */
+@RecordBuilder
 public record OutputStage(
     double sinkOhms,
     double sourceOhms,
@@ -35,8 +38,7 @@ public record OutputStage(
 
   /** Returns the stage with volts lost besides. */
   public OutputStage losing(double volts) {
-    return new OutputStage(
-        sinkOhms, sourceOhms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, volts, 0);
+    return OutputStageBuilder.builder(this).lostVolts(volts).settingVolts(0).build();
   }
 
   /**
@@ -61,8 +63,7 @@ public record OutputStage(
   /** Returns the stage for what goes out of one output and into another. */
   public OutputStage both() {
     double ohms = sinkOhms + sourceOhms;
-    return new OutputStage(
-        ohms, ohms, planMilliamps, mostMilliamps, chipMilliamps, mostVolts, lostVolts, 0);
+    return OutputStageBuilder.builder(this).sinkOhms(ohms).sourceOhms(ohms).settingVolts(0).build();
   }
 
   /** Returns whether it keeps a current by itself. */

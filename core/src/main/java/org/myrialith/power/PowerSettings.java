@@ -1,5 +1,6 @@
 package org.myrialith.power;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -26,6 +27,7 @@ import org.myrialith.voltagedrop.RailSettings;
  * @param rails how chains of pixels are fed, as far as that is told
  * @param day of the gadget, for what runs empty
  */
+@RecordBuilder
 public record PowerSettings(
     int marginPercent,
     PlanningBasis basis,
@@ -102,26 +104,22 @@ public record PowerSettings(
 
   /** Returns them planned for something else. */
   public PowerSettings plannedFor(PlanningBasis other) {
-    return new PowerSettings(
-        marginPercent, other, controllerMilliamps, cable, cableMm, connector, rails, day);
+    return PowerSettingsBuilder.builder(this).basis(other).build();
   }
 
   /** Returns them with another draw of the controller. */
   public PowerSettings withController(double milliamps) {
-    return new PowerSettings(
-        marginPercent, basis, milliamps, cable, cableMm, connector, rails, day);
+    return PowerSettingsBuilder.builder(this).controllerMilliamps(milliamps).build();
   }
 
   /** Returns them with another cable. */
   public PowerSettings behind(Conductor wire, double lengthMm) {
-    return new PowerSettings(
-        marginPercent, basis, controllerMilliamps, wire, lengthMm, connector, rails, day);
+    return PowerSettingsBuilder.builder(this).cable(wire).cableMm(lengthMm).build();
   }
 
   /** Returns them with another day. */
   public PowerSettings with(DailyUse other) {
-    return new PowerSettings(
-        marginPercent, basis, controllerMilliamps, cable, cableMm, connector, rails, other);
+    return PowerSettingsBuilder.builder(this).day(other).build();
   }
 
   /** Returns how the chain of a circuit is fed, if that is told. */
@@ -152,8 +150,7 @@ public record PowerSettings(
   }
 
   private PowerSettings fed(List<RailSettings> all) {
-    return new PowerSettings(
-        marginPercent, basis, controllerMilliamps, cable, cableMm, connector, all, day);
+    return PowerSettingsBuilder.builder(this).rails(all).build();
   }
 
   /** Returns the resistance of the cable with its plug, plus and minus (ohm). */

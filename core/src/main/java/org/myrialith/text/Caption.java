@@ -1,5 +1,6 @@
 package org.myrialith.text;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
@@ -19,6 +20,7 @@ import org.myrialith.schema.Types;
  * @param dotsPerSecond of what scrolls
  * @param pageMillis that a page, or what stands still, is held (ms)
  */
+@RecordBuilder
 public record Caption(
     String fixture,
     String text,
@@ -61,7 +63,7 @@ public record Caption(
 
   /** Returns it on another fixture. */
   public Caption on(String other) {
-    return new Caption(other, text, font, way, colour, background, down, dotsPerSecond, pageMillis);
+    return CaptionBuilder.builder(this).fixture(other).build();
   }
 
   /** How it stands in the format. */
@@ -94,20 +96,17 @@ public record Caption(
 
   /** Returns it with another text. */
   public Caption saying(String other) {
-    return new Caption(
-        fixture, other, font, way, colour, background, down, dotsPerSecond, pageMillis);
+    return CaptionBuilder.builder(this).text(other).build();
   }
 
   /** Returns it shown otherwise. */
   public Caption by(Way other) {
-    return new Caption(
-        fixture, text, font, other, colour, background, down, dotsPerSecond, pageMillis);
+    return CaptionBuilder.builder(this).way(other).build();
   }
 
   /** Returns it in another font. */
   public Caption in(String other) {
-    return new Caption(
-        fixture, text, other, way, colour, background, down, dotsPerSecond, pageMillis);
+    return CaptionBuilder.builder(this).font(other).build();
   }
 
   /** Returns one to begin with. */

@@ -1,5 +1,6 @@
 package org.myrialith.voltagedrop;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,6 +27,7 @@ import org.myrialith.schema.Types;
  * @param celsius of the copper
  * @param feeds where wires from the supply meet it
  */
+@RecordBuilder
 public record RailSettings(
     String circuit,
     Conductor along,
@@ -115,15 +117,13 @@ public record RailSettings(
   /** Returns it fed at other pixels, by wires like the first. */
   public RailSettings fedAt(List<Integer> pixels) {
     Feed like = fed() ? feeds.get(0) : USUAL_FEED;
-    return new RailSettings(
-        circuit, along, minus, closed, leastVolts, celsius, pixels.stream().map(like::at).toList());
+    return RailSettingsBuilder.builder(this).feeds(pixels.stream().map(like::at).toList()).build();
   }
 
   /** Returns it with feeds behind the end of a chain at its end, each pixel fed once. */
   RailSettings within(int pixels) {
     if (!fed()) { // not entered: as strips usually are
-      return new RailSettings(
-          circuit, along, minus, closed, leastVolts, celsius, List.of(USUAL_FEED));
+      return RailSettingsBuilder.builder(this).feeds(List.of(USUAL_FEED)).build();
     }
     if (feeds.stream().allMatch(feed -> feed.at() < pixels)) {
       return this;
@@ -133,17 +133,16 @@ public record RailSettings(
         feed ->
             kept.putIfAbsent(
                 Math.min(feed.at(), pixels - 1), feed.at(Math.min(feed.at(), pixels - 1))));
-    return new RailSettings(
-        circuit, along, minus, closed, leastVolts, celsius, List.copyOf(kept.values()));
+    return RailSettingsBuilder.builder(this).feeds(List.copyOf(kept.values())).build();
   }
 
   /** Returns it with its ends joined, or open. */
   public RailSettings closed(boolean joined) {
-    return new RailSettings(circuit, along, minus, joined, leastVolts, celsius, feeds);
+    return RailSettingsBuilder.builder(this).closed(joined).build();
   }
 
   /** Returns it in another conductor. */
   public RailSettings along(Conductor other) {
-    return new RailSettings(circuit, other, minus, closed, leastVolts, celsius, feeds);
+    return RailSettingsBuilder.builder(this).along(other).build();
   }
 }

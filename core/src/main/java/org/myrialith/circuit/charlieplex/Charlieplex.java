@@ -2,6 +2,7 @@ package org.myrialith.circuit.charlieplex;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -48,6 +49,7 @@ import org.myrialith.schema.Types;
  * @param scan how they have their turns
  * @param hookup its current is that of an LED in its turn
  */
+@RecordBuilder
 public record Charlieplex(
     String id,
     String name,
@@ -192,7 +194,12 @@ public record Charlieplex(
   }
 
   private Charlieplex as(String called, Scan how, OutputWiring hung, List<String> ids) {
-    return new Charlieplex(id, called, charliePins, together, resistorsAt, how, hung, ids);
+    return CharlieplexBuilder.builder(this)
+        .name(called)
+        .scan(how)
+        .hookup(hung)
+        .fixtures(ids)
+        .build();
   }
 
   /** Returns the fewest pins that carry so many lights. */
@@ -206,7 +213,7 @@ public record Charlieplex(
 
   /** Returns it lighting other things together, with resistors elsewhere. */
   public Charlieplex of(Together other, ResistorsAt at) {
-    return new Charlieplex(id, name, charliePins, other, at, scan, hookup, fixtures);
+    return CharlieplexBuilder.builder(this).together(other).resistorsAt(at).build();
   }
 
   @Override
@@ -247,7 +254,7 @@ public record Charlieplex(
 
   @Override
   public Charlieplex onPins(List<String> pins) {
-    return new Charlieplex(id, name, pins, together, resistorsAt, scan, hookup, fixtures);
+    return CharlieplexBuilder.builder(this).charliePins(pins).build();
   }
 
   @Override

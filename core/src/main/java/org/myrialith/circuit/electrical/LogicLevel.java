@@ -3,6 +3,7 @@ package org.myrialith.circuit.electrical;
 import static org.myrialith.finding.Calculation.given;
 import static org.myrialith.finding.Phrase.phrase;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -33,6 +34,7 @@ import org.myrialith.parts.RegisterClass;
  * @param source of the threshold
  * @param cellVolts of the supply in this case, where it runs empty (V); else 0
  */
+@RecordBuilder
 public record LogicLevel(
     String key,
     String signals,
@@ -94,32 +96,17 @@ public record LogicLevel(
   }
 
   private LogicLevel at(double cells) {
-    return new LogicLevel(
-        key,
-        signals,
-        takers,
-        controller,
-        supplyVolts,
-        takersVolts,
-        fixedVolts,
-        inputs,
-        source,
-        cells);
+    return LogicLevelBuilder.builder(this).cellVolts(cells).build();
   }
 
   /** Returns the level into something that takes a fixed one. */
   LogicLevel into(String what, double fromVolts, int taking, Source why) {
-    return new LogicLevel(
-        key,
-        signals,
-        what,
-        controller,
-        supplyVolts,
-        takersVolts,
-        fromVolts,
-        taking,
-        why,
-        cellVolts);
+    return LogicLevelBuilder.builder(this)
+        .takers(what)
+        .fixedVolts(fromVolts)
+        .inputs(taking)
+        .source(why)
+        .build();
   }
 
   /** Returns that of a chain of registers. */

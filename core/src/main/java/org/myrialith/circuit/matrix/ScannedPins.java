@@ -2,6 +2,7 @@ package org.myrialith.circuit.matrix;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -43,6 +44,7 @@ import org.myrialith.schema.Types;
  * @param scan how rows have their turns
  * @param hookup how the LEDs hang on the columns; its current is that of an LED in its turn
  */
+@RecordBuilder
 public record ScannedPins(
     String id,
     String name,
@@ -141,22 +143,22 @@ public record ScannedPins(
   }
 
   private ScannedPins as(String called, OutputWiring hung, List<String> ids) {
-    return new ScannedPins(id, called, rowPins, columnPins, rowSwitch, scan, hung, ids);
+    return ScannedPinsBuilder.builder(this).name(called).hookup(hung).fixtures(ids).build();
   }
 
   /** Returns it on other rows and columns. */
   public ScannedPins on(List<String> rows, List<String> columns) {
-    return new ScannedPins(id, name, rows, columns, rowSwitch, scan, hookup, fixtures);
+    return ScannedPinsBuilder.builder(this).rowPins(rows).columnPins(columns).build();
   }
 
   @Override
   public ScannedPins through(RowSwitch other) {
-    return new ScannedPins(id, name, rowPins, columnPins, other, scan, hookup, fixtures);
+    return ScannedPinsBuilder.builder(this).rowSwitch(other).build();
   }
 
   @Override
   public ScannedPins scanned(Scan other) {
-    return new ScannedPins(id, name, rowPins, columnPins, rowSwitch, other, hookup, fixtures);
+    return ScannedPinsBuilder.builder(this).scan(other).build();
   }
 
   /** Returns it scanned otherwise. */

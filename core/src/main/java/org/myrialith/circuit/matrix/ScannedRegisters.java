@@ -1,5 +1,6 @@
 package org.myrialith.circuit.matrix;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -51,6 +52,7 @@ import org.myrialith.schema.Types;
  * @param scan how rows have their turns
  * @param hookup how the LEDs hang on the columns; its current is that of an LED in its turn
  */
+@RecordBuilder
 public record ScannedRegisters(
     String id,
     String name,
@@ -188,16 +190,22 @@ public record ScannedRegisters(
   }
 
   private ScannedRegisters as(String called, Scan how, OutputWiring hung, List<String> ids) {
-    return new ScannedRegisters(
-        id, called, dataPin, clockPin, latchPin, blankPin, sort, rows, columns, rowSwitch, how,
-        hung, ids, shift);
+    return ScannedRegistersBuilder.builder(this)
+        .name(called)
+        .scan(how)
+        .hookup(hung)
+        .fixtures(ids)
+        .build();
   }
 
   /** Returns it of other chips, of so many rows and columns. */
   public ScannedRegisters of(RegisterClass other, int down, int across, RowSwitch by) {
-    return new ScannedRegisters(
-        id, name, dataPin, clockPin, latchPin, blankPin, other, down, across, by, scan, hookup,
-        fixtures, shift);
+    return ScannedRegistersBuilder.builder(this)
+        .sort(other)
+        .rows(down)
+        .columns(across)
+        .rowSwitch(by)
+        .build();
   }
 
   @Override
@@ -232,21 +240,12 @@ public record ScannedRegisters(
 
   @Override
   public ScannedRegisters onPins(List<String> pins) {
-    return new ScannedRegisters(
-        id,
-        name,
-        pins.get(0),
-        pins.get(1),
-        pins.get(2),
-        pins.size() > 3 ? pins.get(3) : blankPin,
-        sort,
-        rows,
-        columns,
-        rowSwitch,
-        scan,
-        hookup,
-        fixtures,
-        shift);
+    return ScannedRegistersBuilder.builder(this)
+        .dataPin(pins.get(0))
+        .clockPin(pins.get(1))
+        .latchPin(pins.get(2))
+        .blankPin(pins.size() > 3 ? pins.get(3) : blankPin)
+        .build();
   }
 
   @Override

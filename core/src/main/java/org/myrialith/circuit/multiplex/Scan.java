@@ -1,5 +1,6 @@
 package org.myrialith.circuit.multiplex;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import org.myrialith.finding.Bounds;
 import org.myrialith.schema.Description;
@@ -14,6 +15,7 @@ import org.myrialith.schema.Types;
  * @param blankMicros that all rows stay off between two slots at least (µs)
  * @param interruptCycles of an interrupt of the maker's own firmware; 0 for that of the export
  */
+@RecordBuilder
 public record Scan(
     double refreshHz,
     int depth,
@@ -75,31 +77,31 @@ public record Scan(
 
   /** Returns it with another refresh. */
   public Scan at(double hertz) {
-    return new Scan(hertz, depth, blankMicros, method, order, interruptCycles);
+    return ScanBuilder.builder(this).refreshHz(hertz).build();
   }
 
   /** Returns it with another depth. */
   public Scan deep(int bits) {
-    return new Scan(refreshHz, bits, blankMicros, method, order, interruptCycles);
+    return ScanBuilder.builder(this).depth(bits).build();
   }
 
   /** Returns it blanked for another time (µs). */
   public Scan blanked(double micros) {
-    return new Scan(refreshHz, depth, micros, method, order, interruptCycles);
+    return ScanBuilder.builder(this).blankMicros(micros).build();
   }
 
   /** Returns it with levels made another way. */
   public Scan by(ScanMethod other) {
-    return new Scan(refreshHz, depth, blankMicros, other, order, interruptCycles);
+    return ScanBuilder.builder(this).method(other).build();
   }
 
   /** Returns it with rows in another order. */
   public Scan in(RowOrder other) {
-    return new Scan(refreshHz, depth, blankMicros, method, other, interruptCycles);
+    return ScanBuilder.builder(this).order(other).build();
   }
 
   /** Returns it for an interrupt that takes so many cycles; 0 for that of the export. */
   public Scan taking(int cycles) {
-    return new Scan(refreshHz, depth, blankMicros, method, order, cycles);
+    return ScanBuilder.builder(this).interruptCycles(cycles).build();
   }
 }

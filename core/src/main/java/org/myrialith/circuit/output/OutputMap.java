@@ -1,5 +1,6 @@
 package org.myrialith.circuit.output;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -19,6 +20,7 @@ import java.util.Map;
  * @param depth bits of a channel
  * @param sending how they stand in what is sent
  */
+@RecordBuilder
 public record OutputMap(
     List<SwitchedChannel> channels,
     List<Integer> outputs,
@@ -88,14 +90,12 @@ public record OutputMap(
 
   /** Returns the map for chips that take the segments of a digit from the highest bit down. */
   public OutputMap withSegmentsFromTop(boolean so) {
-    return new OutputMap(channels, outputs, width, chips, farFirst, so, depth, sending);
+    return OutputMapBuilder.builder(this).segmentsFromTop(so).build();
   }
 
   /** Returns the map for channels of several bits each. */
   public OutputMap withDepth(int bits, Sending how) {
-    return bits == 1
-        ? this
-        : new OutputMap(channels, outputs, width, chips, farFirst, segmentsFromTop, bits, how);
+    return bits == 1 ? this : OutputMapBuilder.builder(this).depth(bits).sending(how).build();
   }
 
   /** Returns the bytes that are sent. */

@@ -1,5 +1,6 @@
 package org.myrialith.circuit.output;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -28,6 +29,7 @@ import org.myrialith.schema.Types;
  * @param moved channels that the maker put on another output than the filling would
  * @param fields that the maker named, besides digits and pieces
  */
+@RecordBuilder
 public record OutputWiring(
     double milliamps,
     Side side,
@@ -155,7 +157,12 @@ public record OutputWiring(
   }
 
   private OutputWiring having(double flows, Filling filled, SwitchType by, double rail) {
-    return new OutputWiring(flows, side, resistors, spreadVolts, filled, by, rail, moved, fields);
+    return OutputWiringBuilder.builder(this)
+        .milliamps(flows)
+        .filling(filled)
+        .through(by)
+        .railVolts(rail)
+        .build();
   }
 
   /** Returns the usual with another current and side. */
@@ -189,8 +196,7 @@ public record OutputWiring(
 
   /** Returns it with other channels moved. */
   public OutputWiring withMoved(List<Moved> other) {
-    return new OutputWiring(
-        milliamps, side, resistors, spreadVolts, filling, through, railVolts, other, fields);
+    return OutputWiringBuilder.builder(this).moved(other).build();
   }
 
   /** Returns it with a field named, or without it where the name is blank. */
@@ -200,8 +206,7 @@ public record OutputWiring(
     if (!name.isBlank()) {
       all.add(new NamedField(fixture, channel, name));
     }
-    return new OutputWiring(
-        milliamps, side, resistors, spreadVolts, filling, through, railVolts, moved, all);
+    return OutputWiringBuilder.builder(this).fields(all).build();
   }
 
   /** Returns the names of fields, by where they begin: fixture, a blank, channel. */

@@ -1,5 +1,6 @@
 package org.myrialith.circuit.pin;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -35,6 +36,7 @@ import org.myrialith.schema.Types;
  * @param hookup how the LEDs hang on the pins
  * @param fixtures identifiers in the order of the pins
  */
+@RecordBuilder
 public record DirectPins(
     String id,
     String name,
@@ -119,7 +121,7 @@ public record DirectPins(
 
   /** Returns it dimmed another way. */
   public DirectPins dimmed(PinDimming other) {
-    return new DirectPins(id, name, pins, other, hookup, fixtures);
+    return DirectPinsBuilder.builder(this).dimming(other).build();
   }
 
   @Override
@@ -145,22 +147,22 @@ public record DirectPins(
 
   @Override
   public DirectPins with(OutputWiring other) {
-    return new DirectPins(id, name, pins, dimming, other, fixtures);
+    return DirectPinsBuilder.builder(this).hookup(other).build();
   }
 
   @Override
   public DirectPins onPins(List<String> other) {
-    return new DirectPins(id, name, other, dimming, hookup, fixtures);
+    return DirectPinsBuilder.builder(this).pins(other).build();
   }
 
   @Override
   public DirectPins called(String other) {
-    return new DirectPins(id, other, pins, dimming, hookup, fixtures);
+    return DirectPinsBuilder.builder(this).name(other).build();
   }
 
   @Override
   public DirectPins withFixtures(List<String> ids) {
-    return new DirectPins(id, name, pins, dimming, hookup, ids);
+    return DirectPinsBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

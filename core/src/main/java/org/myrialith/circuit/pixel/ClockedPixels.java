@@ -1,5 +1,6 @@
 package org.myrialith.circuit.pixel;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
@@ -33,6 +34,7 @@ import org.myrialith.schema.Types;
  * @param fixtures identifiers in the order the data runs
  * @param shift what stands in its lines between controller and first chip
  */
+@RecordBuilder
 public record ClockedPixels(
     String id,
     String name,
@@ -115,8 +117,7 @@ public record ClockedPixels(
 
   /** Returns the line on other pins. */
   public ClockedPixels onPins(String data, String clock) {
-    return new ClockedPixels(
-        id, name, data, clock, colourOrder, sort, brightnessField, fixtures, pixel, shift);
+    return ClockedPixelsBuilder.builder(this).dataPin(data).clockPin(clock).build();
   }
 
   @Override
@@ -131,20 +132,17 @@ public record ClockedPixels(
 
   @Override
   public ClockedPixels called(String other) {
-    return new ClockedPixels(
-        id, other, dataPin, clockPin, colourOrder, sort, brightnessField, fixtures, pixel, shift);
+    return ClockedPixelsBuilder.builder(this).name(other).build();
   }
 
   /** Returns the line of another class. */
   public ClockedPixels of(ClockedClass other) {
-    return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, other, brightnessField, fixtures, pixel, shift);
+    return ClockedPixelsBuilder.builder(this).sort(other).build();
   }
 
   /** Returns the line with another brightness field. */
   public ClockedPixels withField(int field) {
-    return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, sort, field, fixtures, pixel, shift);
+    return ClockedPixelsBuilder.builder(this).brightnessField(field).build();
   }
 
   @Override
@@ -154,23 +152,14 @@ public record ClockedPixels(
 
   @Override
   public ClockedPixels withChannelCurrent(double milliamps) {
-    return new ClockedPixels(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        colourOrder,
-        sort,
-        brightnessField,
-        fixtures,
-        new PixelClass(milliamps, pixel.idleMilliamps()),
-        shift);
+    return ClockedPixelsBuilder.builder(this)
+        .pixel(new PixelClass(milliamps, pixel.idleMilliamps()))
+        .build();
   }
 
   @Override
   public ClockedPixels withFixtures(List<String> ids) {
-    return new ClockedPixels(
-        id, name, dataPin, clockPin, colourOrder, sort, brightnessField, ids, pixel, shift);
+    return ClockedPixelsBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

@@ -2,6 +2,7 @@ package org.myrialith.circuit.pixel;
 
 import static org.myrialith.finding.Phrase.phrase;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -39,6 +40,7 @@ import org.myrialith.schema.Types;
  * @param fixtures identifiers in the order the data runs
  * @param shift what stands in its lines between controller and first chip
  */
+@RecordBuilder
 public record OneWirePixels(
     String id,
     String name,
@@ -142,68 +144,32 @@ public record OneWirePixels(
 
   /** Returns the line on another pin. */
   public OneWirePixels onPin(String pin) {
-    return new OneWirePixels(
-        id, name, pin, colourOrder, latchGapMicros, rate, white, railVolts, fixtures, pixel, shift);
+    return OneWirePixelsBuilder.builder(this).dataPin(pin).build();
   }
 
   /** Returns the line with another order of colours. */
   public OneWirePixels inOrder(ColourOrder order) {
-    return new OneWirePixels(
-        id, name, dataPin, order, latchGapMicros, rate, white, railVolts, fixtures, pixel, shift);
+    return OneWirePixelsBuilder.builder(this).colourOrder(order).build();
   }
 
   /** Returns the line of another speed. */
   public OneWirePixels atRate(BitRate other) {
-    return new OneWirePixels(
-        id,
-        name,
-        dataPin,
-        colourOrder,
-        latchGapMicros,
-        other,
-        white,
-        railVolts,
-        fixtures,
-        pixel,
-        shift);
+    return OneWirePixelsBuilder.builder(this).rate(other).build();
   }
 
   /** Returns the line with white used another way. */
   public OneWirePixels withWhite(WhiteExtraction other) {
-    return new OneWirePixels(
-        id,
-        name,
-        dataPin,
-        colourOrder,
-        latchGapMicros,
-        rate,
-        other,
-        railVolts,
-        fixtures,
-        pixel,
-        shift);
+    return OneWirePixelsBuilder.builder(this).white(other).build();
   }
 
   /** Returns the line with its pixels on a rail of their own. */
   public OneWirePixels onRail(double volts) {
-    return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, volts, fixtures, pixel, shift);
+    return OneWirePixelsBuilder.builder(this).railVolts(volts).build();
   }
 
   /** Returns the line with another class of pixels. */
   public OneWirePixels withPixel(PixelClass other) {
-    return new OneWirePixels(
-        id,
-        name,
-        dataPin,
-        colourOrder,
-        latchGapMicros,
-        rate,
-        white,
-        railVolts,
-        fixtures,
-        other,
-        shift);
+    return OneWirePixelsBuilder.builder(this).pixel(other).build();
   }
 
   @Override
@@ -218,18 +184,7 @@ public record OneWirePixels(
 
   @Override
   public OneWirePixels called(String other) {
-    return new OneWirePixels(
-        id,
-        other,
-        dataPin,
-        colourOrder,
-        latchGapMicros,
-        rate,
-        white,
-        railVolts,
-        fixtures,
-        pixel,
-        shift);
+    return OneWirePixelsBuilder.builder(this).name(other).build();
   }
 
   /** Without assembler, bits are drawn by the board's SPI. */
@@ -250,8 +205,7 @@ public record OneWirePixels(
 
   @Override
   public OneWirePixels withFixtures(List<String> ids) {
-    return new OneWirePixels(
-        id, name, dataPin, colourOrder, latchGapMicros, rate, white, railVolts, ids, pixel, shift);
+    return OneWirePixelsBuilder.builder(this).fixtures(ids).build();
   }
 
   private EmitterKind kind() {

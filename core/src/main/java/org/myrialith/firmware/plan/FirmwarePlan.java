@@ -2,6 +2,7 @@ package org.myrialith.firmware.plan;
 
 import static org.myrialith.finding.Calculation.given;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,6 +56,7 @@ import org.myrialith.parts.Controller;
  * @param tableBytes flash taken by all tables, frames included (bytes)
  * @param holds whether the player keeps up with the show
  */
+@RecordBuilder
 public record FirmwarePlan(
     FirmwareWork work,
     PackedClips packed,
@@ -121,7 +123,7 @@ public record FirmwarePlan(
         work.cues().isPresent()
             ? new CueTime(work, packed).holds()
             : new FrameTiming(work, packed).holds();
-    return new FirmwarePlan(work, packed, packings, tableBytes, holds);
+    return FirmwarePlanBuilder.builder(this).holds(holds).build();
   }
 
   /** Returns the same with its frames packed one way; empty where that can't be. */
@@ -415,8 +417,9 @@ public record FirmwarePlan(
   /** Returns whether flash and RAM leave some room on a class, and it has the pins. */
   boolean wouldDo(Controller other) {
     FirmwarePlan there =
-        new FirmwarePlan(
-            new FirmwareWork(other, work.sent(), work.cues()), packed, packings, tableBytes, holds);
+        FirmwarePlanBuilder.builder(this)
+            .work(new FirmwareWork(other, work.sent(), work.cues()))
+            .build();
     int pins = work.lines().stream().mapToInt(line -> line.circuit().pins().size()).sum();
     return there.flashBytes() <= ROOMY_SHARE * other.flashBytes()
         && there.ramWithStackBytes() <= ROOMY_SHARE * other.ramBytes()

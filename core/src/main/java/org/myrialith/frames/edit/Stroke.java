@@ -1,5 +1,6 @@
 package org.myrialith.frames.edit;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,6 +22,7 @@ import org.myrialith.frames.Picture;
  * @param mirror what is painted on the other side as well
  * @param apart whether a pencil touches the points only, and not what lies between them
  */
+@RecordBuilder
 public record Stroke(
     Tool tool, List<Picture.Cell> points, int colour, int size, Mirror mirror, boolean apart) {
   /** Allowed sizes of a brush. */
@@ -122,7 +124,7 @@ public record Stroke(
 
   /** Returns it with a pencil that touches the points only. */
   public Stroke touching() {
-    return new Stroke(tool, points, colour, size, mirror, true);
+    return StrokeBuilder.builder(this).apart(true).build();
   }
 
   private Picture.Cell first() {
@@ -153,7 +155,7 @@ public record Stroke(
             "rows " + top + " to " + (top + rows - 1) + ", those of the layer");
       }
     }
-    Stroke within = new Stroke(tool, inside, colour, size, mirror, apart);
+    Stroke within = StrokeBuilder.builder(this).points(inside).build();
     return new Patch(within.on(own)).on(picture, 0, top);
   }
 

@@ -1,5 +1,6 @@
 package org.myrialith.gadget.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -55,6 +56,7 @@ import org.myrialith.schema.Part;
  * @param programme what plays
  * @param cues when it plays
  */
+@RecordBuilder
 public record Gadget(
     Brief brief,
     Layout layout,
@@ -108,7 +110,7 @@ public record Gadget(
 
   /** Returns the gadget looked at otherwise, or moved. */
   public Gadget with(ScanSettings other) {
-    return new Gadget(brief, layout, circuits, colour, power, other, programme, cues);
+    return GadgetBuilder.builder(this).scan(other).build();
   }
 
   /** Returns a gadget with nothing in it but an empty data line. */
@@ -167,18 +169,18 @@ public record Gadget(
 
   /** Returns the gadget with another brief. */
   public Gadget with(Brief other) {
-    return new Gadget(other, layout, circuits, colour, power, scan, programme, cues);
+    return GadgetBuilder.builder(this).brief(other).build();
   }
 
   /** Returns the gadget with another layout, whose fixtures are those of this one. */
   public Gadget with(Layout other) {
-    return new Gadget(brief, other, circuits, colour, power, scan, programme, cues);
+    return GadgetBuilder.builder(this).layout(other).build();
   }
 
   /** Returns the gadget with other circuits; how a chain is fed goes with it. */
   public Gadget with(Circuits other) {
     PowerSettings fed = power.of(other.circuits().stream().map(Circuit::id).toList());
-    return new Gadget(brief, layout, other, colour, fed, scan, programme, cues);
+    return GadgetBuilder.builder(this).circuits(other).power(fed).build();
   }
 
   /** Returns the gadget with a circuit, in place of the one of the same identifier. */
@@ -188,22 +190,22 @@ public record Gadget(
 
   /** Returns the gadget with other colour settings. */
   public Gadget with(ColourSettings other) {
-    return new Gadget(brief, layout, circuits, other, power, scan, programme, cues);
+    return GadgetBuilder.builder(this).colour(other).build();
   }
 
   /** Returns the gadget with other power settings. */
   public Gadget with(PowerSettings other) {
-    return new Gadget(brief, layout, circuits, colour, other, scan, programme, cues);
+    return GadgetBuilder.builder(this).power(other).build();
   }
 
   /** Returns the gadget with another programme. */
   public Gadget with(Programme other) {
-    return new Gadget(brief, layout, circuits, colour, power, scan, other, cues);
+    return GadgetBuilder.builder(this).programme(other).build();
   }
 
   /** Returns the gadget with other cues. */
   public Gadget with(CueSheet other) {
-    return new Gadget(brief, layout, circuits, colour, power, scan, programme, other);
+    return GadgetBuilder.builder(this).cues(other).build();
   }
 
   /** Returns a scene with its frames, wherever they stand. */
@@ -305,7 +307,12 @@ public record Gadget(
     List<Clip> fitted = programme.clips().stream().map(fit).toList();
     CueSheet fittedCues = cues.withClips(fit);
     Gadget placed =
-        new Gadget(brief, grown, driven, colour, power, scan, programme.with(fitted), fittedCues);
+        GadgetBuilder.builder(this)
+            .layout(grown)
+            .circuits(driven)
+            .programme(programme.with(fitted))
+            .cues(fittedCues)
+            .build();
     return there ? placed : placed.driving(fixture);
   }
 
@@ -332,15 +339,14 @@ public record Gadget(
 
   /** Returns the gadget without a fixture, its place in a circuit and its clip. */
   public Gadget withoutFixture(String id) {
-    return new Gadget(
-        brief,
-        layout.withFixtures(layout.fixtures().stream().filter(f -> !f.id().equals(id)).toList()),
-        circuits.without(id),
-        colour,
-        power,
-        scan,
-        programme.without(id),
-        cues.without(id));
+    return GadgetBuilder.builder(this)
+        .layout(
+            layout.withFixtures(
+                layout.fixtures().stream().filter(f -> !f.id().equals(id)).toList()))
+        .circuits(circuits.without(id))
+        .programme(programme.without(id))
+        .cues(cues.without(id))
+        .build();
   }
 
   /** Returns the gadget with a circuit to begin with; its identifier is {@code freeId("c")}. */

@@ -1,5 +1,6 @@
 package org.myrialith.circuit.chip.display;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -39,6 +40,7 @@ import org.myrialith.schema.Types;
  * @param hookup current of a segment in its turn, and which output is which
  * @param fixtures identifiers in the order of the digits
  */
+@RecordBuilder
 public record DisplayDrivers(
     String id,
     String name,
@@ -143,20 +145,13 @@ public record DisplayDrivers(
 
   private DisplayDrivers as(
       String called, DisplayClass made, int step, OutputWiring hung, List<String> ids) {
-    return new DisplayDrivers(
-        id,
-        called,
-        dataPin,
-        clockPin,
-        loadPin,
-        made,
-        step,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        hung,
-        ids);
+    return DisplayDriversBuilder.builder(this)
+        .name(called)
+        .sort(made)
+        .brightness(step)
+        .hookup(hung)
+        .fixtures(ids)
+        .build();
   }
 
   /** Returns the chips of another class, at a step that it has. */
@@ -166,20 +161,7 @@ public record DisplayDrivers(
 
   /** Returns the I2C bus at another speed. */
   public DisplayDrivers at(BusSpeed other) {
-    return new DisplayDrivers(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        loadPin,
-        sort,
-        brightness,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        other,
-        hookup,
-        fixtures);
+    return DisplayDriversBuilder.builder(this).busSpeed(other).build();
   }
 
   /** Returns how the exported player clocks its two wires. */
@@ -214,20 +196,11 @@ public record DisplayDrivers(
         pins.size() > 2
             ? pins.get(2)
             : pins.contains(loadPin) ? (pins.contains(dataPin) ? clockPin : dataPin) : loadPin;
-    return new DisplayDrivers(
-        id,
-        name,
-        pins.get(0),
-        pins.get(1),
-        load,
-        sort,
-        brightness,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        hookup,
-        fixtures);
+    return DisplayDriversBuilder.builder(this)
+        .dataPin(pins.get(0))
+        .clockPin(pins.get(1))
+        .loadPin(load)
+        .build();
   }
 
   @Override

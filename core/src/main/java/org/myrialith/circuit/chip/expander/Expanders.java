@@ -1,5 +1,6 @@
 package org.myrialith.circuit.chip.expander;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import org.myrialith.brief.Brief;
@@ -37,6 +38,7 @@ import org.myrialith.schema.Types;
  * @param hookup how the LEDs hang on the outputs
  * @param fixtures identifiers in the order of the outputs
  */
+@RecordBuilder
 public record Expanders(
     String id,
     String name,
@@ -137,8 +139,7 @@ public record Expanders(
 
   /** Returns the bus with other pull-ups and wire. */
   public Expanders withPullUps(double ohms, double mm) {
-    return new Expanders(
-        id, name, dataPin, clockPin, sort, firstAddress, ohms, mm, busSpeed, hookup, fixtures);
+    return ExpandersBuilder.builder(this).pullUpOhms(ohms).wireMm(mm).build();
   }
 
   /** Returns the bus at another speed. */
@@ -163,18 +164,7 @@ public record Expanders(
 
   @Override
   public Expanders onPins(List<String> pins) {
-    return new Expanders(
-        id,
-        name,
-        pins.get(0),
-        pins.get(1),
-        sort,
-        firstAddress,
-        pullUpOhms,
-        wireMm,
-        busSpeed,
-        hookup,
-        fixtures);
+    return ExpandersBuilder.builder(this).dataPin(pins.get(0)).clockPin(pins.get(1)).build();
   }
 
   @Override

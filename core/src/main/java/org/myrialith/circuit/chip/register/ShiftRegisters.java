@@ -1,5 +1,6 @@
 package org.myrialith.circuit.chip.register;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -47,6 +48,7 @@ import org.myrialith.schema.Types;
  * @param fixtures identifiers in the order of the outputs
  * @param shift what stands in its lines between controller and first chip
  */
+@RecordBuilder
 public record ShiftRegisters(
     String id,
     String name,
@@ -216,21 +218,12 @@ public record ShiftRegisters(
 
   private ShiftRegisters as(
       String called, RegisterClass made, OutputWiring hung, List<String> ids) {
-    return new ShiftRegisters(
-        id,
-        called,
-        dataPin,
-        clockPin,
-        latchPin,
-        greyClockPin,
-        blankPin,
-        made,
-        settingVolts,
-        wireMm,
-        hung,
-        ids,
-        shift,
-        heldDark);
+    return ShiftRegistersBuilder.builder(this)
+        .name(called)
+        .sort(made)
+        .hookup(hung)
+        .fixtures(ids)
+        .build();
   }
 
   @Override
@@ -274,21 +267,14 @@ public record ShiftRegisters(
 
   @Override
   public ShiftRegisters onPins(List<String> pins) {
-    return new ShiftRegisters(
-        id,
-        name,
-        pins.get(0),
-        pins.get(1),
-        pins.get(2),
-        pins.size() > 3 && sort.greyClock().fromController() ? pins.get(3) : greyClockPin,
-        blanks() ? pins.get(pins.size() - 1) : blankPin,
-        sort,
-        settingVolts,
-        wireMm,
-        hookup,
-        fixtures,
-        shift,
-        heldDark);
+    return ShiftRegistersBuilder.builder(this)
+        .dataPin(pins.get(0))
+        .clockPin(pins.get(1))
+        .latchPin(pins.get(2))
+        .greyClockPin(
+            pins.size() > 3 && sort.greyClock().fromController() ? pins.get(3) : greyClockPin)
+        .blankPin(blanks() ? pins.get(pins.size() - 1) : blankPin)
+        .build();
   }
 
   @Override
@@ -314,21 +300,7 @@ public record ShiftRegisters(
 
   /** Returns it with output enable held dark until the first frame, on a pin. */
   public ShiftRegisters heldBy(String pin) {
-    return new ShiftRegisters(
-        id,
-        name,
-        dataPin,
-        clockPin,
-        latchPin,
-        greyClockPin,
-        pin,
-        sort,
-        settingVolts,
-        wireMm,
-        hookup,
-        fixtures,
-        shift,
-        true);
+    return ShiftRegistersBuilder.builder(this).blankPin(pin).heldDark(true).build();
   }
 
   /** Returns what an output gives. */
