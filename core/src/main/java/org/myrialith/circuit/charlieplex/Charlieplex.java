@@ -193,15 +193,6 @@ public record Charlieplex(
         fixtures);
   }
 
-  private Charlieplex as(String called, Scan how, OutputWiring hung, List<String> ids) {
-    return CharlieplexBuilder.builder(this)
-        .name(called)
-        .scan(how)
-        .hookup(hung)
-        .fixtures(ids)
-        .build();
-  }
-
   /** Returns the fewest pins that carry so many lights. */
   public static int pinsFor(int lights) {
     int pins = 2;
@@ -218,7 +209,7 @@ public record Charlieplex(
 
   @Override
   public Charlieplex scanned(Scan other) {
-    return as(name, other, hookup, fixtures);
+    return CharlieplexBuilder.builder(this).scan(other).build();
   }
 
   /** Its rows are pins. */
@@ -234,17 +225,17 @@ public record Charlieplex(
 
   @Override
   public Charlieplex with(OutputWiring other) {
-    return as(name, scan, other, fixtures);
+    return CharlieplexBuilder.builder(this).hookup(other).build();
   }
 
   @Override
   public Charlieplex called(String other) {
-    return as(other, scan, hookup, fixtures);
+    return CharlieplexBuilder.builder(this).name(other).build();
   }
 
   @Override
   public Charlieplex withFixtures(List<String> ids) {
-    return as(name, scan, hookup, ids);
+    return CharlieplexBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

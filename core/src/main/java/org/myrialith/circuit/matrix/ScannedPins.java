@@ -142,10 +142,6 @@ public record ScannedPins(
         fixtures);
   }
 
-  private ScannedPins as(String called, OutputWiring hung, List<String> ids) {
-    return ScannedPinsBuilder.builder(this).name(called).hookup(hung).fixtures(ids).build();
-  }
-
   /** Returns it on other rows and columns. */
   public ScannedPins on(List<String> rows, List<String> columns) {
     return ScannedPinsBuilder.builder(this).rowPins(rows).columnPins(columns).build();
@@ -168,17 +164,17 @@ public record ScannedPins(
 
   @Override
   public ScannedPins with(OutputWiring other) {
-    return as(name, other, fixtures);
+    return ScannedPinsBuilder.builder(this).hookup(other).build();
   }
 
   @Override
   public ScannedPins called(String other) {
-    return as(other, hookup, fixtures);
+    return ScannedPinsBuilder.builder(this).name(other).build();
   }
 
   @Override
   public ScannedPins withFixtures(List<String> ids) {
-    return as(name, hookup, ids);
+    return ScannedPinsBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

@@ -189,15 +189,6 @@ public record ScannedRegisters(
         LevelShift.NONE);
   }
 
-  private ScannedRegisters as(String called, Scan how, OutputWiring hung, List<String> ids) {
-    return ScannedRegistersBuilder.builder(this)
-        .name(called)
-        .scan(how)
-        .hookup(hung)
-        .fixtures(ids)
-        .build();
-  }
-
   /** Returns it of other chips, of so many rows and columns. */
   public ScannedRegisters of(RegisterClass other, int down, int across, RowSwitch by) {
     return ScannedRegistersBuilder.builder(this)
@@ -215,22 +206,22 @@ public record ScannedRegisters(
 
   @Override
   public ScannedRegisters scanned(Scan other) {
-    return as(name, other, hookup, fixtures);
+    return ScannedRegistersBuilder.builder(this).scan(other).build();
   }
 
   @Override
   public ScannedRegisters with(OutputWiring other) {
-    return as(name, scan, other, fixtures);
+    return ScannedRegistersBuilder.builder(this).hookup(other).build();
   }
 
   @Override
   public ScannedRegisters called(String other) {
-    return as(other, scan, hookup, fixtures);
+    return ScannedRegistersBuilder.builder(this).name(other).build();
   }
 
   @Override
   public ScannedRegisters withFixtures(List<String> ids) {
-    return as(name, scan, hookup, ids);
+    return ScannedRegistersBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

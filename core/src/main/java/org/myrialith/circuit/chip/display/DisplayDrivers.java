@@ -143,20 +143,12 @@ public record DisplayDrivers(
         fixtures);
   }
 
-  private DisplayDrivers as(
-      String called, DisplayClass made, int step, OutputWiring hung, List<String> ids) {
-    return DisplayDriversBuilder.builder(this)
-        .name(called)
-        .sort(made)
-        .brightness(step)
-        .hookup(hung)
-        .fixtures(ids)
-        .build();
-  }
-
   /** Returns the chips of another class, at a step that it has. */
   public DisplayDrivers of(DisplayClass other) {
-    return as(name, other, Math.min(brightness, other.steps() - 1), hookup, fixtures);
+    return DisplayDriversBuilder.builder(this)
+        .sort(other)
+        .brightness(Math.min(brightness, other.steps() - 1))
+        .build();
   }
 
   /** Returns the I2C bus at another speed. */
@@ -181,7 +173,7 @@ public record DisplayDrivers(
 
   @Override
   public DisplayDrivers with(OutputWiring other) {
-    return as(name, sort, brightness, other, fixtures);
+    return DisplayDriversBuilder.builder(this).hookup(other).build();
   }
 
   @Override
@@ -205,12 +197,12 @@ public record DisplayDrivers(
 
   @Override
   public DisplayDrivers called(String other) {
-    return as(other, sort, brightness, hookup, fixtures);
+    return DisplayDriversBuilder.builder(this).name(other).build();
   }
 
   @Override
   public DisplayDrivers withFixtures(List<String> ids) {
-    return as(name, sort, brightness, hookup, ids);
+    return DisplayDriversBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

@@ -121,20 +121,9 @@ public record Expanders(
         fixtures);
   }
 
-  private Expanders as(
-      String called,
-      ExpanderClass made,
-      int address,
-      BusSpeed speed,
-      OutputWiring hung,
-      List<String> ids) {
-    return new Expanders(
-        id, called, dataPin, clockPin, made, address, pullUpOhms, wireMm, speed, hung, ids);
-  }
-
   /** Returns the chips of another class, at its first address. */
   public Expanders of(ExpanderClass other) {
-    return as(name, other, other.firstAddress(), busSpeed, hookup, fixtures);
+    return ExpandersBuilder.builder(this).sort(other).firstAddress(other.firstAddress()).build();
   }
 
   /** Returns the bus with other pull-ups and wire. */
@@ -144,7 +133,7 @@ public record Expanders(
 
   /** Returns the bus at another speed. */
   public Expanders at(BusSpeed other) {
-    return as(name, sort, firstAddress, other, hookup, fixtures);
+    return ExpandersBuilder.builder(this).busSpeed(other).build();
   }
 
   /** Returns how the exported player clocks the bus. */
@@ -154,7 +143,7 @@ public record Expanders(
 
   @Override
   public Expanders with(OutputWiring other) {
-    return as(name, sort, firstAddress, busSpeed, other, fixtures);
+    return ExpandersBuilder.builder(this).hookup(other).build();
   }
 
   @Override
@@ -169,12 +158,12 @@ public record Expanders(
 
   @Override
   public Expanders called(String other) {
-    return as(other, sort, firstAddress, busSpeed, hookup, fixtures);
+    return ExpandersBuilder.builder(this).name(other).build();
   }
 
   @Override
   public Expanders withFixtures(List<String> ids) {
-    return as(name, sort, firstAddress, busSpeed, hookup, ids);
+    return ExpandersBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override

@@ -216,34 +216,24 @@ public record ShiftRegisters(
         false);
   }
 
-  private ShiftRegisters as(
-      String called, RegisterClass made, OutputWiring hung, List<String> ids) {
-    return ShiftRegistersBuilder.builder(this)
-        .name(called)
-        .sort(made)
-        .hookup(hung)
-        .fixtures(ids)
-        .build();
-  }
-
   @Override
   public ShiftRegisters with(OutputWiring other) {
-    return as(name, sort, other, fixtures);
+    return ShiftRegistersBuilder.builder(this).hookup(other).build();
   }
 
   /** Returns the chain of another class. */
   public ShiftRegisters of(RegisterClass other) {
-    return as(name, other, hookup, fixtures);
+    return ShiftRegistersBuilder.builder(this).sort(other).build();
   }
 
   @Override
   public ShiftRegisters called(String other) {
-    return as(other, sort, hookup, fixtures);
+    return ShiftRegistersBuilder.builder(this).name(other).build();
   }
 
   @Override
   public ShiftRegisters withFixtures(List<String> ids) {
-    return as(name, sort, hookup, ids);
+    return ShiftRegistersBuilder.builder(this).fixtures(ids).build();
   }
 
   @Override
