@@ -115,16 +115,6 @@ class EffectsTest {
     return all;
   }
 
-  /** Random frames do not depend on which were asked for before. */
-  @ParameterizedTest
-  @MethodSource("usual")
-  void anyFrameCanBeAskedFor(Effect effect) {
-    Places places = panel(8, 8);
-    int[] there = frame(effect, places, 40_000);
-    frame(effect, places, 7);
-    assertThat(frame(effect, places, 40_000)).isEqualTo(there);
-  }
-
   @Test
   void rootsAndCurvesAreThoseOfTheLibrary() {
     Random random = new Random(5);

@@ -1,15 +1,15 @@
-package org.myrialith.gadget.plan;
+package org.myrialith.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
-import org.myrialith.demo.DemoGadgets;
 import org.myrialith.effects.Recipe;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.frames.FrameSource;
 import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.supply.BatteryLife;
 import org.myrialith.text.Caption;
