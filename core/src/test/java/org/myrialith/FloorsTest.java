@@ -100,6 +100,23 @@ class FloorsTest {
         .check(CORE);
     noClasses().should().callMethod(System.class, "currentTimeMillis").check(CORE);
     noClasses().should().callMethod(System.class, "nanoTime").check(CORE);
+    noClasses()
+        .should()
+        .callMethodWhere(
+            DescribedPredicate.describe(
+                "the clock, zone or locale of the machine",
+                call ->
+                    call.getTargetOwner().getPackageName().startsWith("java.time")
+                            && Set.of("now", "systemDefault", "systemUTC", "systemDefaultZone")
+                                .contains(call.getName())
+                            && call.getTarget().getRawParameterTypes().isEmpty()
+                        || call.getTargetOwner().getPackageName().equals("java.text")
+                            && call.getName().startsWith("get")
+                            && call.getName().endsWith("Instance")
+                            && call.getTarget().getRawParameterTypes().stream()
+                                .noneMatch(p -> p.isEquivalentTo(Locale.class))))
+        .check(CORE);
+    noClasses().should().callConstructor(java.util.Date.class).check(CORE);
   }
 
   /** The same output in Cairo and in Cologne: what is written names its locale. */

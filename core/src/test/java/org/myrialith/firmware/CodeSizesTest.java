@@ -17,6 +17,8 @@ class CodeSizesTest {
   /** Beyond all that the fit draws. */
   private static final long SEED = 1_000_003;
 
+  private static final boolean ALL = System.getProperty("all") != null;
+
   @TempDir static Path folders;
 
   static List<Controller> controllers() {
@@ -28,7 +30,11 @@ class CodeSizesTest {
   void estimatesHoldForGadgetsByChance(Controller controller) {
     List<String> wrong = new ArrayList<>();
     int held = 0;
+    int turn = FitCodeSizes.CONTROLLERS.indexOf(controller);
     for (CircuitStart start : CircuitKinds.STARTS) {
+      if (!ALL && (CircuitKinds.STARTS.indexOf(start) + turn) % 2 == 1) {
+        continue; // every other one, the others on the next class
+      }
       long seed = SEED + CircuitKinds.STARTS.indexOf(start);
       var build =
           FitCodeSizes.built(
@@ -41,7 +47,7 @@ class CodeSizesTest {
         }
       }
     }
-    assertThat(held).isGreaterThan(8);
+    assertThat(held).isGreaterThan(4);
     assertThat(wrong).isEmpty();
   }
 }

@@ -1,5 +1,6 @@
 package org.myrialith.firmware.target;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
@@ -21,6 +22,7 @@ import java.util.List;
  * @param multiplies whether the core multiplies by itself
  * @param calls of effects, against those of a core whose calls are short
  */
+@RecordBuilder
 public record PlayerCycles(
     double step,
     double clip,
@@ -59,37 +61,15 @@ public record PlayerCycles(
 
   /** Those of the class without one. */
   static final PlayerCycles SMALL =
-      new PlayerCycles(
-          360,
-          66,
-          150,
-          12.7,
-          List.of(56.0, 59.0, 60.6, 52.0),
-          40,
-          20,
-          184,
-          1100,
-          156,
-          14,
-          178,
-          false,
-          1);
+      PlayerCyclesBuilder.builder(USUAL)
+          .step(360)
+          .scaledLevel(184)
+          .dimming(1100)
+          .level(14)
+          .codedPixel(178)
+          .multiplies(false)
+          .build();
 
   /** Those of the class whose calls are longer. */
-  static final PlayerCycles FAR =
-      new PlayerCycles(
-          310,
-          66,
-          150,
-          12.7,
-          List.of(56.0, 59.0, 60.6, 52.0),
-          40,
-          20,
-          85,
-          850,
-          156,
-          9,
-          137,
-          true,
-          FAR_CALLS);
+  static final PlayerCycles FAR = PlayerCyclesBuilder.builder(USUAL).calls(FAR_CALLS).build();
 }

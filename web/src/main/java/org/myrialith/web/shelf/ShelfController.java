@@ -134,7 +134,7 @@ class ShelfController {
   }
 
   private Entry worked(Project project) {
-    GadgetPlan plan = projects.plan(project.getId(), project.getHead());
+    GadgetPlan plan = projects.plan(project);
     String says =
         plan.findings().stream()
             .filter(f -> f.verdict() == plan.verdict() && f.verdict() != Verdict.HOLDS)

@@ -10,7 +10,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -115,17 +114,19 @@ public class Projects {
   }
 
   /** Makes a project and returns its identifier. */
-  @Transactional
   public UUID create(Gadget gadget, String summary) {
-    GadgetPlan checked = checked(gadget);
-    Project project =
-        projects.saveAndFlush(new Project(UUID.randomUUID(), gadget.title(), clock.instant()));
-    pictures.keep(GadgetJson.pictures(gadget));
-    int number = save(project, gadget, null, false, summary);
-    project.standOn(number, gadget.title(), clock.instant());
-    plans.put(new Revision.Key(project.getId(), number), checked);
-    weigh(project.getId(), gadget);
-    return project.getId();
+    GadgetPlan checked = checked(gadget); // before anything of the database is held
+    UUID id = UUID.randomUUID();
+    transaction.executeWithoutResult(
+        status -> {
+          Project project = projects.saveAndFlush(new Project(id, gadget.title(), clock.instant()));
+          pictures.keep(GadgetJson.pictures(gadget));
+          int number = save(project, gadget, null, false, summary);
+          project.standOn(number, gadget.title(), clock.instant());
+          plans.put(new Revision.Key(id, number), checked);
+        });
+    weigh(id, gadget);
+    return id;
   }
 
   /**
@@ -194,17 +195,16 @@ public class Projects {
   }
 
   private Opened open(UUID id, int revision, int head) {
-    Revision row =
-        revisions.findById(new Revision.Key(id, revision)).orElseThrow(NotThereException::new);
-    Optional<GadgetPlan> before =
-        Optional.ofNullable(row.getParent()).map(parent -> plan(id, parent));
+    RevisionTable.Origin origin =
+        revisions.origin(id, revision).orElseThrow(NotThereException::new);
+    Optional<Integer> parent = Optional.ofNullable(origin.getParent());
     return new Opened(
         id,
         revision,
         head,
-        plan(row),
-        before,
-        Optional.ofNullable(row.getParent()).map(parent -> row.getSummary()),
+        kept(new Revision.Key(id, revision)),
+        parent.map(before -> kept(new Revision.Key(id, before))),
+        parent.map(before -> origin.getSummary()),
         revisions.newestChild(id, revision).flatMap(child -> revisions.summary(id, child)));
   }
 
@@ -220,6 +220,21 @@ public class Projects {
       plans.invalidate(key);
       throw new NotThereException();
     }
+    return kept(key);
+  }
+
+  /**
+   * Returns the plan of the head of a project that was just read: versions never change, so one
+   * that is kept is not asked for again.
+   *
+   * @throws NotThereException if there is no such revision
+   */
+  public GadgetPlan plan(Project read) {
+    return kept(new Revision.Key(read.getId(), read.getHead()));
+  }
+
+  /** The plan of a revision, without reading its gadget as long as that is kept. */
+  private GadgetPlan kept(Revision.Key key) {
     GadgetPlan known = plans.getIfPresent(key);
     return known == null
         ? plan(revisions.findById(key).orElseThrow(NotThereException::new))
@@ -295,6 +310,11 @@ public class Projects {
     return edit(id, base, summary, edit, true);
   }
 
+  /**
+   * So often an edit is put together with others that come meanwhile; then it stands beside them.
+   */
+  private static final int MOST_ATTEMPTS = 20;
+
   private Outcome edit(
       UUID id, int base, String summary, UnaryOperator<Gadget> edit, boolean joining) {
     // what takes long, such as decoding images, is done before anything is locked
@@ -302,21 +322,48 @@ public class Projects {
     Gadget to = edit.apply(from);
     GadgetPlan checked = to.equals(from) ? plan(id, base) : checked(to);
     String said = Summary.of(summary, from, to);
-    Outcome outcome =
-        transaction.execute(
-            status -> {
-              pictures.keep(newPictures(from, to));
-              Project project = projects.lock(id).orElseThrow(NotThereException::new);
-              if (joining && project.getHead() != base) {
-                Gadget head = plan(id, project.getHead()).gadget();
-                Optional<Gadget> both = Merge.of(from, head, to, edit);
-                if (both.isPresent()) {
-                  return save(project, project.getHead(), said, head, checked(both.get()));
+    for (int attempt = 1; ; attempt++) {
+      Optional<Joined> joined = joining ? joined(id, base, from, to, edit) : Optional.empty();
+      boolean last = attempt == MOST_ATTEMPTS;
+      Optional<Outcome> outcome =
+          transaction.execute(
+              status -> {
+                pictures.keep(newPictures(from, to));
+                Project project = projects.lock(id).orElseThrow(NotThereException::new);
+                int head = project.getHead();
+                boolean moved =
+                    joining && head != base && joined.stream().noneMatch(j -> j.head == head);
+                if (moved && !last) {
+                  return Optional.empty(); // another edit came meanwhile: put together with it
                 }
-              }
-              return save(project, base, said, from, checked);
-            });
-    return Objects.requireNonNull(outcome);
+                return Optional.of(
+                    joined
+                        .filter(j -> j.head == head && j.plan.isPresent())
+                        .map(j -> save(project, head, said, j.from, j.plan.orElseThrow()))
+                        .orElseGet(() -> save(project, base, said, from, checked)));
+              });
+      if (outcome != null && outcome.isPresent()) {
+        return outcome.get();
+      }
+    }
+  }
+
+  /**
+   * An edit put together with a head that came before it; without a plan where both touch the same.
+   */
+  private record Joined(int head, Gadget from, Optional<GadgetPlan> plan) {}
+
+  /** What takes long is done before the project is locked. */
+  private Optional<Joined> joined(
+      UUID id, int base, Gadget from, Gadget to, UnaryOperator<Gadget> edit) {
+    int head =
+        projects.findByIdAndDeletedAtIsNull(id).orElseThrow(NotThereException::new).getHead();
+    if (head == base) {
+      return Optional.empty();
+    }
+    Gadget theirs = plan(id, head).gadget();
+    return Optional.of(
+        new Joined(head, theirs, Merge.of(from, theirs, to, edit).map(Projects::checked)));
   }
 
   /** Pictures that the revision before has not; those that it has are kept already. */

@@ -17,6 +17,17 @@ interface RevisionTable extends JpaRepository<Revision, Revision.Key> {
   Optional<Integer> newestChild(UUID project, int parent);
 
   @Query(
+      "select r.parent as parent, r.summary as summary from Revision r where r.key.projectId = :project and r.key.number = :number")
+  Optional<Origin> origin(UUID project, int number);
+
+  /** Where a version came from, without its gadget. */
+  interface Origin {
+    Integer getParent();
+
+    String getSummary();
+  }
+
+  @Query(
       "select r.summary from Revision r where r.key.projectId = :project and r.key.number = :number")
   Optional<String> summary(UUID project, int number);
 
