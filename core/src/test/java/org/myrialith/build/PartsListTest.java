@@ -1,6 +1,7 @@
 package org.myrialith.build;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ import org.myrialith.layout.Layout;
 import org.myrialith.layout.Panel;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.PartSort;
+import org.myrialith.parts.PriceList;
 import org.myrialith.parts.RegisterClass;
 import org.myrialith.parts.Supply;
 
@@ -132,5 +134,24 @@ class PartsListTest {
   void pixelsHaveOneInTheDataLine() {
     assertThat(parts(OneWirePixels.usual("c1", List.of()), Layout.EMPTY))
         .containsOnly(Map.entry(PartSort.RESISTOR, 1));
+  }
+
+  /** Registers of 16 leads, capacitors and resistors of two each; nothing to pay without prices. */
+  @Test
+  void leadsSwitchesAndCostsAreSums() {
+    PartsList registers = new PartsList(Map.of(PartSort.REGISTER, 2, PartSort.RESISTOR, 16));
+    assertThat(registers.leads()).isEqualTo(2 * 16 + 16 * 2);
+    assertThat(registers.switches()).isZero();
+    assertThat(registers.count(PartSort.REGISTER)).isEqualTo(2);
+    assertThat(registers.count(PartSort.SINK)).isZero();
+    PartsList switches =
+        new PartsList(
+            Map.of(PartSort.TRANSISTOR, 3, PartSort.MOSFET, 4, PartSort.DARLINGTON_ARRAY, 2));
+    assertThat(switches.switches()).isEqualTo(3 + 4 + 2);
+    double resistor = PriceList.USUAL.cost(PartSort.RESISTOR, 1);
+    double register = PriceList.USUAL.cost(PartSort.REGISTER, 1);
+    assertThat(registers.cost(PriceList.USUAL))
+        .isCloseTo(2 * register + 16 * resistor, within(1e-9))
+        .isPositive();
   }
 }
