@@ -168,7 +168,7 @@ class TemplateTest {
     Fixture fixture =
         new Fixture("f1", kind, ShapeKinds.ALL.kind(kind).orElseThrow().usual(), mount);
     LayoutPlan layout = LayoutPlan.of(List.of(fixture));
-    Template template = new Template(layout, 4, Paper.A4);
+    Template template = new Template(layout, 4, Paper.A3);
     write(template);
     Template.Sheet sheet = template.sheets().get(0);
     BufferedImage page = page(1);
