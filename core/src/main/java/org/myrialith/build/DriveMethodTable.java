@@ -29,7 +29,7 @@ import org.myrialith.parts.PartSort;
  * @param ways in the order of the ways
  */
 public record DriveMethodTable(List<DriveMethod> ways) {
-  /** What the share of the controller's time is told for. */
+  /** Frame rate at which the share of the controller's time is stated (Hz). */
   public static final int FRAMES_A_SECOND = 50;
 
   public DriveMethodTable {

@@ -76,6 +76,11 @@ public interface CircuitPlan {
     return channels() * (levelBits() > 8 ? 2 : 1);
   }
 
+  /** Returns the bytes of what lights up as one in a range, where it has levels. */
+  default int unitBytes(ChannelRange range) {
+    return range.channelsPerUnit() * (levelBits() > Byte.SIZE ? 2 : 1);
+  }
+
   /** Returns what that buffer holds for levels of all its channels. */
   default byte[] buffer(Levels levels) {
     return levels.toBytes();

@@ -196,6 +196,6 @@ public record ClipLevels(
 
   /** Returns the bytes of what lights up as one, where it has levels: one or two a channel. */
   public int unitBytes() {
-    return stretch.channelsPerUnit() * (plan.levelBits() > 8 ? 2 : 1);
+    return plan.unitBytes(stretch);
   }
 }

@@ -4,7 +4,7 @@ import org.myrialith.schema.Family;
 
 /** All kinds of enclosure. */
 public final class EnclosureKinds {
-  /** They are told apart by {@code kind}. */
+  /** All of them; {@code kind} names one. */
   public static final Family<Enclosure> ALL = Family.of("kind", Enclosure.class);
 
   private EnclosureKinds() {}

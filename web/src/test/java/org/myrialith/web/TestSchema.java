@@ -21,7 +21,7 @@ public final class TestSchema {
         url(name), System.getenv("MYRIALITH_DB_USER"), System.getenv("MYRIALITH_DB_PASSWORD"));
   }
 
-  /** Makes it anew and returns its address. */
+  /** Makes it empty and returns its address. */
   static String made(String name) {
     try (Connection connection = connect(name);
         Statement statement = connection.createStatement()) {

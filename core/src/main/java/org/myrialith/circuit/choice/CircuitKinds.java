@@ -24,7 +24,7 @@ import org.myrialith.schema.Field;
 
 /** All kinds of circuit, and what each can begin with. A new kind is named here. */
 public final class CircuitKinds {
-  /** They are told apart by {@code kind}. */
+  /** All of them; {@code kind} names one. */
   public static final Family<Circuit> ALL =
       Family.of(
           "kind",

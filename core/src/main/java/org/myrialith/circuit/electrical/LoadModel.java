@@ -10,7 +10,7 @@ public sealed interface LoadModel
         DriverChipLoad,
         MultiplexedLoad,
         MultiplexedSink {
-  /** Returns the volts that it hangs on (V). */
+  /** Returns the volts that it is supplied with (V). */
   double volts();
 
   /** Returns the least volts at which it lights (V). */
@@ -26,7 +26,7 @@ public sealed interface LoadModel
   double mostAmps();
 
   /**
-   * Returns what is left of its current when it hangs on other volts (0 to 1; above for more).
+   * Returns the share of its current that flows at another supply voltage (1 for the same).
    *
    * @param less so much less than it was planned for (V)
    */

@@ -155,7 +155,7 @@ public interface ScannedCircuit extends SwitchedCircuit {
   /** Returns notes on its way of wiring. */
   String about(Controller controller);
 
-  /** Returns it through the least switch that carries a row, blanked until that lets go. */
+  /** Returns it through the smallest switch that carries a row, blanked for its turn-off time. */
   default ScannedCircuit carrying(Layout layout, Brief brief) {
     ScannedCircuit last = this;
     for (RowSwitch by : List.of(RowSwitch.PIN, RowSwitch.TRANSISTOR, RowSwitch.MOSFET)) {

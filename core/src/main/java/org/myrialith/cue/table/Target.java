@@ -16,6 +16,6 @@ public record Target(int circuit, CircuitPlan plan, ChannelRange stretch) {
 
   /** Returns the bytes of what lights up as one, where it has levels: one or two a channel. */
   public int unitBytes() {
-    return stretch.channelsPerUnit() * (plan.levelBits() > 8 ? 2 : 1);
+    return plan.unitBytes(stretch);
   }
 }

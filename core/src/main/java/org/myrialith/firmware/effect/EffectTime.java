@@ -45,7 +45,7 @@ public record EffectTime(
 
   private static final int MOST_UNSEEN_PIXELS = 16;
 
-  /** Returns the mask of pixels at which the board is told that time passes. */
+  /** Returns the mask of pixels after which the timer of the board is polled. */
   public static int passMask(FirmwareTarget target, List<ClipLevels> programs) {
     int pixels = MOST_UNSEEN_PIXELS;
     boolean blends = new EffectParts(programs).blends();

@@ -23,7 +23,7 @@ public record PlayerCode(FirmwareWork work, PackedClips packed) {
     FramesHeader frames = new FramesHeader(work, packed);
     bill.addIf(frames.evenHolds(), "one hold a clip").addIf(frames.shortOffsets(), "short offsets");
     work.drivers().forEach(driver -> driver.code(bill));
-    int banks = new FramesHeader(work, packed).bankCount();
+    int banks = frames.bankCount();
     return bill.addIf(banks > 1, "banked frames")
         .add("bank of frames", banks > 1 ? banks : 0)
         .addIf(severalClips, "several clips")
