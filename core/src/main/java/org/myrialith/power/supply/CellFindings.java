@@ -83,8 +83,7 @@ record CellFindings(TreePlan plan) {
     TreeState.Node node = plan.surge().node(SupplyTree.SUPPLY);
     double least = new BatteryLife(plan).leastVolts();
     boolean holds = carries(plan);
-    boolean strained =
-        plan.supply().kind() == SupplyKind.LITHIUM && node.amps() > plan.supply().capacity() * 1e-3;
+    boolean strained = strained(plan);
     Finding finding =
         of(
             "cell-pulse",
@@ -169,6 +168,12 @@ record CellFindings(TreePlan plan) {
         && node.amps() <= plan.supply().mostCellAmps();
   }
 
+  /** Whether a lithium cell gives more than 1 C, which not each label allows. */
+  private static boolean strained(TreePlan plan) {
+    return plan.supply().kind() == SupplyKind.LITHIUM
+        && plan.surge().node(SupplyTree.SUPPLY).amps() > plan.supply().capacity() * 1e-3;
+  }
+
   private boolean sent(int hertz) {
     return plan.wiring().plans().stream().allMatch(p -> p.emitters() == 0 || p.sendsAt(hertz));
   }
@@ -183,7 +188,7 @@ record CellFindings(TreePlan plan) {
         .filter(rate -> sent(plan.brief().at(rate).controller().clockHz()))
         .map(rate -> plan.clocked(rate, ControllerCurrent.of(plan.brief().at(rate))))
         .filter(there -> !there.quicker(plan))
-        .filter(CellFindings::carries)
+        .filter(there -> carries(there) && !strained(there))
         .map(
             there ->
                 new Remedy(
