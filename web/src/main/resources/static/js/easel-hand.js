@@ -111,7 +111,7 @@ export const worked = (Base) => class extends Base {
     const cells = pickedCells();
     button.hidden = !cells;
     if (cells) {
-      button.textContent = `Put ${cells.columns} × ${cells.rows} picked at ${this.cursor.join(",")}`;
+      button.textContent = `Paste ${cells.columns} × ${cells.rows} at ${this.cursor.join(",")}`;
     }
   }
 

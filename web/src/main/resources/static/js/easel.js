@@ -104,7 +104,7 @@ class LitEasel extends worked(drawn(HTMLElement)) {
   name() {
     this.canvas.setAttribute(
       "aria-label",
-      `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line. With Move, Enter starts and ends what is picked, x brings it here, Control V puts a copy.`,
+      `${this.getAttribute("aria-label")}. Arrow keys move, Space paints, Enter starts and ends a line. With Move, Enter starts and ends the selection, x moves it here, Control V pastes a copy.`,
     );
   }
 

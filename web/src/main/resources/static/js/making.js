@@ -27,7 +27,7 @@ function bar(form, job) {
     if (all > 0 && !cancel.disabled) {
       progress.max = all;
       progress.value = done;
-      said.textContent = done < all ? `Made ${done} of ${all}` : "Keeping them";
+      said.textContent = done < all ? `Made ${done} of ${all}` : "Saving";
       cancel.hidden = done >= all;
     }
   }, ASK_MS);

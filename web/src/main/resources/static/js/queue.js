@@ -42,7 +42,7 @@ export function change(job) {
     const about = [...new Set([...waiting.about.split(", "), job.about])].join(", ");
     Object.assign(waiting, job, { about });
   } else if (!job.again && jobs.some(sameAs(job))) {
-    word = `${job.about} is on its way already`;
+    word = `${job.about} is being sent already`;
   } else {
     jobs.push(job);
     job.button?.setAttribute("aria-busy", "true");
@@ -124,7 +124,7 @@ async function send(job) {
     }
     return { answer, html };
   } catch {
-    return { trouble: { words: "Nothing answers: is the application still running? It is sent again by itself.", alone: true } };
+    return { trouble: { words: "No answer: is the application still running? It is sent again automatically.", alone: true } };
   }
 }
 
@@ -146,7 +146,7 @@ function take(job, { answer, html }) {
       jobs.splice(jobs.indexOf(each), 1);
       each.button?.removeAttribute("aria-busy");
     });
-    word = `${job.about}: not taken${undone.length ? `; not done: ${undone.map((each) => each.about).join(", ")}` : ""}`;
+    word = `${job.about}: not accepted${undone.length ? `; not done: ${undone.map((each) => each.about).join(", ")}` : ""}`;
   } else if (!job.taken?.(html, answer)) {
     // a refusal answers at the address of the change, where there is no page to come back to
     layPage(html, answer.redirected ? answer.url : window.location.href);
@@ -170,7 +170,7 @@ async function letGo() {
 }
 
 document.addEventListener("htmx:sendError", () => {
-  word = "that page does not come: is the application still running?";
+  word = "no answer for that page: is the application still running?";
   show();
 });
 
@@ -210,7 +210,7 @@ function tellTrouble() {
   }
   const what = document.createElement("b");
   what.textContent = `Not saved: ${jobs.map((job) => job.about).join(", ")}.`;
-  bar.replaceChildren(what, ` ${trouble.words} `, button("Send again", sendAgain), " ", button("Let it go", letGo));
+  bar.replaceChildren(what, ` ${trouble.words} `, button("Send again", sendAgain), " ", button("Discard", letGo));
 }
 
 function button(text, press) {

@@ -72,7 +72,7 @@ class LitRecipe extends HTMLElement {
       const answer = await fetch(this.dataset.look, { method: "POST", body: new URLSearchParams(new FormData(form)), signal: this.waiting.signal });
       const seen = await answer.json();
       if (!answer.ok || seen.errors) {
-        told.textContent = "Shown is what was typed last and can be.";
+        told.textContent = "Shown: the last valid entry.";
         return;
       }
       told.textContent = "";

@@ -14,7 +14,7 @@ class LitSpace extends HTMLElement {
     this.innerHTML = `<canvas tabindex="0" role="img" aria-label="The layout in space; arrow keys turn it"></canvas>
       <div class="space-acts"><label>turn <input type="range" class="space-turn-by" min="-180" max="180" step="1"></label>
       <label>tilt <input type="range" class="space-tilt-by" min="-90" max="90" step="1"></label>
-      <label><input type="checkbox" class="space-only"> only what is picked</label><output></output></div>`;
+      <label><input type="checkbox" class="space-only"> selection only</label><output></output></div>`;
     this.only = this.querySelector(".space-only");
     this.only.checked = kept.only ?? false;
     this.only.addEventListener("change", () => this.show());

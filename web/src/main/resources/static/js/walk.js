@@ -61,7 +61,7 @@ export class Walk {
     this.mark.setAttribute("stroke-width", unit * 0.3);
     const part = emitter.part ? `, ${emitter.part}` : "";
     const dark = emitter.dark ? ", stays dark" : "";
-    const chain = emitter.chain === null ? "in no chain" : `${emitter.chain}`;
+    const chain = emitter.chain === null ? "unconnected" : `${emitter.chain}`;
     this.said.textContent = `${chain}: ${emitter.name}, index ${emitter.index}, column ${emitter.column}, row ${emitter.row}${part}${dark}`;
   }
 }

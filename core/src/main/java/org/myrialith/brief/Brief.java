@@ -53,18 +53,18 @@ public record Brief(
   public static final Description<Brief> DESCRIPTION =
       Description.of(
           Brief.class,
-          Field.named("title", "What is it called?"),
-          Field.words("notes", "What is it for?", Types.Words.Rule.NOTES).or(""),
+          Field.named("title", "Name of the gadget"),
+          Field.words("notes", "Purpose", Types.Words.Rule.NOTES).or(""),
           Field.words("controller", "Controller", Types.Words.Rule.ANY)
               .in("controllerKey")
-              .explained(keys(List.of()) + ", or the name of one of the own"),
+              .explained(keys(List.of()) + ", or the name of one of your own"),
           Field.rows("ownControllers", "Own classes", OwnController.DESCRIPTION, 0, MOST_OWN)
               .or(List.of())
-              .explained("0 and no pins: as the class that it is based on"),
-          Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not said yet"),
+              .explained("0 and no pins: as the class it is based on"),
+          Field.perhaps("supply", "Supply", Supply.DESCRIPTION).explained("absent: not named yet"),
           Field.of("tree", "Supply tree", SupplyTree.DESCRIPTION)
               .or(SupplyTree.NONE)
-              .explained("converters, and what hangs where"),
+              .explained("converters, and what each load is supplied from"),
           Field.of(
                   "clock",
                   "Clock of an 8-bit class",
@@ -77,7 +77,8 @@ public record Brief(
     ownControllers = List.copyOf(ownControllers);
     if (ownControllers.stream().map(OwnController::name).distinct().count()
         < ownControllers.size()) {
-      throw new InputException("ownControllers", ownControllers.size(), "each under another name");
+      throw new InputException(
+          "ownControllers", ownControllers.size(), "each with a name of its own");
     }
     if (find(controllerKey, ownControllers).isEmpty()) {
       throw new InputException("controller", controllerKey, keys(ownControllers));

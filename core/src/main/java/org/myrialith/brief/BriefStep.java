@@ -34,8 +34,8 @@ public record BriefStep(Brief brief) implements StepPlan {
   public List<Finding> findings() {
     if (brief.supply().isEmpty()) {
       return List.of(
-          Finding.of(Step.BRIEF, "supply", Verdict.OPEN, "No supply is named yet.")
-              .advising("Name the supply and its rated current."));
+          Finding.of(Step.BRIEF, "supply", Verdict.OPEN, "No power source named yet.")
+              .advising("Name the power source and its rated current."));
     }
     Supply supply = brief.supply().get();
     Finding named =
@@ -44,7 +44,7 @@ public record BriefStep(Brief brief) implements StepPlan {
             "supply",
             Verdict.HOLDS,
             phrase(
-                "%s gives %s at %s.",
+                "%s: %s at %s.",
                 supply.name(),
                 Quantity.text(supply.amps(), "A"),
                 Quantity.text(supply.volts(), "V")));
@@ -73,7 +73,7 @@ public record BriefStep(Brief brief) implements StepPlan {
         "controller-bare",
         Verdict.HOLDS,
         phrase(
-            "The controller runs straight on %s: connect it to its 3.3 V pin, not to the input of its regulator.",
+            "The controller is supplied directly from %s: connect it to its 3.3 V pin, not to its regulator input.",
             Quantity.text(fed, "V")));
   }
 
@@ -83,7 +83,7 @@ public record BriefStep(Brief brief) implements StepPlan {
             "own-clock",
             Verdict.TIGHT,
             phrase(
-                "Asked for is %s; this class keeps its own of %s.",
+                "%s requested; this class runs at a fixed %s.",
                 brief.clock().title(), Quantity.text(brief.controller().clockHz(), "Hz")))
         .mendedBy(
             List.of(new Remedy("Use its usual clock", new Change.UseClock(ClockRate.USUAL.key()))));
@@ -95,13 +95,13 @@ public record BriefStep(Brief brief) implements StepPlan {
             "controller-volts",
             Verdict.BREAKS,
             phrase(
-                "The controller gets %s; %s is the very most that it stands.",
+                "Controller supply %s; absolute maximum %s.",
                 Quantity.text(fed, "V"), Quantity.text(Controller.MOST_VOLTS, "V")))
-        .advising("Put a converter between, under Power, and hang the controller on it.")
+        .advising("Insert a converter under Power and supply the controller from it.")
         .restingOn(
             new Calculation(
                 "most-volts",
-                "What the controller gets",
+                "Controller supply",
                 fed,
                 "V",
                 "supply node of the controller",
@@ -133,22 +133,22 @@ public record BriefStep(Brief brief) implements StepPlan {
             "controller-volts",
             Verdict.BREAKS,
             phrase(
-                "The controller gets %s; at %s it needs %s or more.",
+                "Controller supply %s; at %s it needs %s or more.",
                 Quantity.text(fed, "V"),
                 Quantity.text(brief.controller().clockHz(), "Hz"),
                 Quantity.text(least, "V")))
-        .advising("Use a supply of about 5 V, or a step-up converter between, under Power.")
+        .advising("Use a supply of about 5 V, or insert a step-up converter under Power.")
         .mendedBy(slower(fed))
         .restingOn(
             new Calculation(
                 "least-volts",
-                "Least volts of the controller",
+                "Minimum supply of the controller",
                 least,
                 "V",
                 leastFormula(fed, least),
                 List.of(
                     Calculation.given("clock", brief.controller().clockHz(), "Hz"),
-                    Calculation.given("it gets", fed, "V")),
+                    Calculation.given("controller supply", fed, "V")),
                 Source.partClass(
                     brief.controller().portable()
                         ? "32-bit controller on a board with a regulator (common practice)"
@@ -164,7 +164,7 @@ public record BriefStep(Brief brief) implements StepPlan {
             rate ->
                 new Remedy(
                     phrase(
-                        "Run it at %s, which lights by turns can: %s is enough",
+                        "Run at %s (enough for multiplexed LEDs): needs %s",
                         Quantity.text(brief.at(rate).controller().clockHz(), "Hz"),
                         Quantity.text(brief.at(rate).controller().leastVolts(fed), "V")),
                     new Change.UseClock(rate.key())))

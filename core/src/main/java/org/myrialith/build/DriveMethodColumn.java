@@ -9,20 +9,21 @@ import java.util.function.ToDoubleFunction;
 public enum DriveMethodColumn {
   PINS("pins", "pins", DriveMethod.Numbers::pins, true),
   CHIPS("chips", "chips", DriveMethod.Numbers::chips, true),
-  SPARE("spare", "outputs left", DriveMethod.Numbers::spare, true),
+  SPARE("spare", "spare outputs", DriveMethod.Numbers::spare, true),
   RESISTORS("resistors", "resistors", DriveMethod.Numbers::resistors, true),
   SWITCHES("switches", "switches", DriveMethod.Numbers::switches, true),
   WIRES("wires", "wires", DriveMethod.Numbers::wires, true),
   ADDRESSES("addresses", "addresses", DriveMethod.Numbers::addresses, true),
-  BITS("bits", "bits a frame", DriveMethod.Numbers::bits, true),
-  REFRESH("refresh", "highest refresh", DriveMethod.Numbers::refreshHz, false),
-  DEPTH("depth", "depth in bits", DriveMethod.Numbers::depth, false),
-  SHARE("share", "time at 50 a second", DriveMethod.Numbers::share, true),
+  BITS("bits", "bits per frame", DriveMethod.Numbers::bits, true),
+  REFRESH("refresh", "maximum refresh rate", DriveMethod.Numbers::refreshHz, false),
+  DEPTH("depth", "depth (bits)", DriveMethod.Numbers::depth, false),
+  SHARE("share", "CPU load at 50 fps", DriveMethod.Numbers::share, true),
   RAM("ram", "RAM", DriveMethod.Numbers::ramBytes, true),
   FLASH("flash", "flash", DriveMethod.Numbers::flashBytes, true),
-  JOINTS("joints", "joints by hand", DriveMethod.Numbers::joints, true),
+  JOINTS("joints", "solder joints", DriveMethod.Numbers::joints, true),
   COST("cost", "cost of parts", DriveMethod.Numbers::cost, true),
-  BRIGHTNESS("brightness", "bright against static", DriveMethod.Numbers::brightness, false);
+  BRIGHTNESS(
+      "brightness", "relative brightness (duty cycle)", DriveMethod.Numbers::brightness, false);
 
   private final String key;
   private final String title;

@@ -80,7 +80,7 @@ public record DriveMethodTable(List<DriveMethod> ways) {
       circuit = CircuitPins.enough(circuit, others, layout, brief);
       Optional<EmitterClass> wrong = wrong(circuit);
       if (wrong.isPresent()) {
-        String why = phrase("does not drive: %s", wrong.get().kind().title());
+        String why = phrase("can't drive: %s", wrong.get().kind().title());
         return new DriveMethod(start.key(), start.title(), Optional.of(why), NOTHING);
       }
       CircuitPlan plan = circuit.plan(layout, brief);
@@ -101,17 +101,20 @@ public record DriveMethodTable(List<DriveMethod> ways) {
       int free = (int) brief.controller().pins().stream().filter(p -> !taken().contains(p)).count();
       int wants = plan.wantedPins();
       if (wants > free) {
-        return Optional.of(phrase("wants %d pins; %d are free", wants, free));
+        return Optional.of(phrase("needs %d pins, %d available", wants, free));
       }
       int ram = DriverCode.ramBytes(plan);
       if (ram > brief.controller().ramBytes()) {
         return Optional.of(
             phrase(
-                "a frame of %d bytes; the controller has %d", ram, brief.controller().ramBytes()));
+                "needs a frame buffer of %d bytes; the controller has %d",
+                ram, brief.controller().ramBytes()));
       }
       if (brief.controller().slow() && !plan.sendsAt(brief.controller().clockHz())) {
         return Optional.of(
-            phrase("is not timed for %s", Quantity.text(brief.controller().clockHz(), "Hz")));
+            phrase(
+                "its timing is not known for %s",
+                Quantity.text(brief.controller().clockHz(), "Hz")));
       }
       return plan.findings().stream()
           .filter(f -> f.verdict() == Verdict.BREAKS)

@@ -47,13 +47,15 @@ public record Circuits(
     int members = circuits.stream().mapToInt(c -> c.fixtures().size()).sum();
     if (members > MOST_MEMBERS) {
       throw new InputException(
-          "circuits", members + " fixtures and runs in all", "at most " + MOST_MEMBERS);
+          "circuits", members + " fixtures and sections in all", "at most " + MOST_MEMBERS);
     }
     List<String> before = new ArrayList<>();
     for (int c = 0; c < circuits.size(); c++) {
       before.addAll(circuits.get(c).fixtures());
       MemberList.requireApart(
-          before, "circuits[" + c + "].fixtures", "each fixture, or run of one, in one circuit");
+          before,
+          "circuits[" + c + "].fixtures",
+          "each fixture, or section of one, in one circuit");
     }
   }
 

@@ -69,6 +69,6 @@ public record FixtureRange(Fixture fixture, int from, int count) {
 
   /** Returns its emitters in words, such as "index 0 to 63". */
   public String indices() {
-    return count == 1 ? phrase("index %d", from) : phrase("index %d to %d", from, from + count - 1);
+    return count == 1 ? phrase("LED %d", from) : phrase("LEDs %d to %d", from, from + count - 1);
   }
 }

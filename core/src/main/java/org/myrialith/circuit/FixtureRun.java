@@ -53,7 +53,7 @@ public record FixtureRun(String fixture, int from, int to) {
     return new InputException(
         "fixtures",
         text,
-        "a fixture, or a run of its emitters by their first and last index from 0 to "
+        "a fixture, or a section of it by its first and last LED from 0 to "
             + (Fixture.MOST_EMITTERS - 1)
             + ", such as f1:0-63");
   }

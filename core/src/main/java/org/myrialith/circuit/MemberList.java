@@ -17,7 +17,7 @@ public final class MemberList {
     return Field.rows(
             "fixtures", "Fixtures", new Types.Words(Types.Words.Rule.ANY), 0, Layout.MOST_FIXTURES)
         .or(List.of())
-        .explained("in the order the data runs; f1:0-63 for a run of one");
+        .explained("in data order; f1:0-63 for a section of one");
   }
 
   /**
@@ -26,7 +26,7 @@ public final class MemberList {
    * @throws InputException when an emitter is there twice
    */
   public static List<String> once(List<String> fixtures) {
-    requireApart(fixtures, "fixtures", "each fixture once, or runs of it that do not overlap");
+    requireApart(fixtures, "fixtures", "each fixture once, or sections of it that do not overlap");
     return List.copyOf(fixtures);
   }
 

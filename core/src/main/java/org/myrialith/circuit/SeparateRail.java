@@ -26,16 +26,16 @@ public final class SeparateRail {
     Calculation working =
         new Calculation(
             key + "-current",
-            "Everything lit, from its own rail",
+            "Current of the separate rail, everything lit",
             amps,
             "A",
             Calculation.FOUND_BY
-                + "adding the currents of all that it feeds; power is rail × current",
+                + "adding the currents of all loads of the rail; power is rail × current",
             List.of(given("rail", volts, "V"), given("power", volts * amps, "W")),
             Source.ARITHMETIC);
     String draws =
         phrase(
-            "With everything lit, %s is drawn from a rail of %s of its own: %s.",
+            "Everything lit: %s from a separate rail of %s (%s).",
             Quantity.text(amps, "A"), Quantity.text(volts, "V"), Quantity.text(volts * amps, "W"));
     Optional<String> node = node(plan);
     if (node.isPresent()) {
@@ -48,7 +48,7 @@ public final class SeparateRail {
     }
     return Finding.of(Step.CIRCUITS, key, Verdict.OPEN, draws)
         .advising(
-            "The supply of the gadget is not it: choose one for this rail under Power, with its ground joined to that of the controller.")
+            "The gadget's own supply does not feed this rail: choose a source for it under Power, with its ground joined to the controller's ground.")
         .restingOn(working);
   }
 

@@ -63,8 +63,8 @@ public record ColourStep(
                   Step.COLOUR,
                   "no-light",
                   Verdict.OPEN,
-                  "Nothing lights up yet that could be corrected.")
-              .advising("Add what lights up, and drive it."));
+                  "Nothing is lit yet that could be corrected.")
+              .advising("Add a fixture and connect it under Circuits."));
     }
     return List.copyOf(findings);
   }
@@ -72,12 +72,12 @@ public record ColourStep(
   private Finding switched() {
     String says =
         phrase(
-            "What is only on or off is lit where at least %d of 255 is asked; curve and brightness limit have no say there.",
+            "Outputs that only switch are on from requested value %d of 255; curve and brightness limit do not apply to them.",
             LevelTable.LIT_FROM);
     return settings.brightnessPercent() < 100
         ? Finding.of(Step.COLOUR, "on-or-off", Verdict.TIGHT, says)
             .advising(
-                "The brightness limit does not dim it: its resistors and how many light at once decide.")
+                "The brightness limit does not dim it: resistors and the number of LEDs lit at once set its current.")
         : Finding.of(Step.COLOUR, "on-or-off", Verdict.HOLDS, says);
   }
 

@@ -191,15 +191,15 @@ public final class LevelTable {
             source),
         new Calculation(
             "distinct-levels" + suffix(),
-            "Different levels left",
+            "Distinct levels left",
             distinctLevels(),
             "of " + Math.min(SIZE, full() + 1),
-            of + "different levels over all 256 requested values: " + curve,
+            of + "distinct levels over all 256 requested values: " + curve,
             List.of(limit),
             source),
         new Calculation(
             "darkened" + suffix(),
-            "Darkest asked values that go dark",
+            "Darkest requested values that go dark",
             darkenedValues(),
             "values",
             of + "requested values 1, 2, … whose level is 0: " + curve,
@@ -222,7 +222,7 @@ public final class LevelTable {
     boolean few = distinct < Math.min(FEW_LEVELS, full() + 1);
     String says =
         phrase(
-            "%s%s different levels are left of %s; the %s darkest asked values go dark.",
+            "%s%s distinct levels of %s remain; the darkest %s requested values go dark.",
             of,
             Quantity.number(distinct),
             Quantity.number(Math.min(SIZE, full() + 1)),

@@ -30,9 +30,9 @@ public sealed interface Transfer {
     public static final Kind<PowerLaw> KIND =
         Kind.of(
             "power",
-            "a power law with the exponent below",
+            "power law (gamma), exponent below",
             new PowerLaw(2.2),
-            Field.measure("exponent", "Exponent, 1.0 to 3.5", EXPONENT));
+            Field.measure("exponent", "Gamma exponent, 1.0 to 3.5", EXPONENT));
 
     public PowerLaw {
       EXPONENT.require("exponent", exponent);
@@ -45,7 +45,7 @@ public sealed interface Transfer {
 
     @Override
     public String describe() {
-      return "power law, exponent " + Quantity.number(exponent);
+      return "power law, gamma " + Quantity.number(exponent);
     }
 
     @Override
@@ -58,7 +58,7 @@ public sealed interface Transfer {
   record Srgb() implements Transfer {
     /** How it stands in the format. */
     public static final Kind<Srgb> KIND =
-        Kind.of("srgb", "the sRGB curve: looks as on a screen", new Srgb());
+        Kind.of("srgb", "sRGB curve (looks as on a screen)", new Srgb());
 
     @Override
     public double light(double asked) {
@@ -85,7 +85,7 @@ public sealed interface Transfer {
   record Lightness() implements Transfer {
     /** How it stands in the format. */
     public static final Kind<Lightness> KIND =
-        Kind.of("lightness", "CIE lightness L*: equal steps look equal", new Lightness());
+        Kind.of("lightness", "CIE lightness L* (equal steps look equal)", new Lightness());
 
     private static final double KAPPA = 24389.0 / 27.0;
 

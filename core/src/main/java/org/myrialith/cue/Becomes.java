@@ -18,7 +18,7 @@ public record Becomes(String values) implements Trigger {
           "becomes",
           "a value or the clock",
           new Becomes("hour = 7 and minute = 30"),
-          Field.words("values", "It becomes", Types.Words.Rule.ANY)
+          Field.words("values", "Value", Types.Words.Rule.ANY)
               .explained("conditions, such as score >= 10 and lives = 0"));
 
   public Becomes {

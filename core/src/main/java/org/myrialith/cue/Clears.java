@@ -6,8 +6,8 @@ import org.myrialith.schema.Types;
 /** What a cue ends as it fires. */
 public enum Clears {
   NOTHING("nothing"),
-  SAME("what is on at its priority"),
-  LOWER("what is on at its priority and below"),
+  SAME("whatever is on at its priority"),
+  LOWER("whatever is on at its priority and below"),
   ALL("everything");
 
   static final Types.Choice<Clears> TYPE = Types.Choice.of(values(), Clears::key, Clears::title);

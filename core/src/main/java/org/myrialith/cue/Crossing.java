@@ -28,9 +28,9 @@ public record Crossing(String input, int number, boolean above, int percent, int
           new Crossing("Light", 1, false, 30, 5),
           Trigger.inputField().or("Light"),
           Trigger.numberField(),
-          Field.flag("above", "It goes", "below", "above").or(false),
-          Field.count("percent", "Mark", PERCENT).or(30),
-          Field.count("back", "Back by", BACK).or(5));
+          Field.flag("above", "Light level", "below", "above").or(false),
+          Field.count("percent", "Threshold", PERCENT).or(30),
+          Field.count("back", "Hysteresis", BACK).or(5));
 
   public Crossing {
     input = TextRules.name("input", input);

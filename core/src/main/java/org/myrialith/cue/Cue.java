@@ -58,12 +58,12 @@ public record Cue(
               .explained("changes of values, such as score + 1, lives = 3, face = any"),
           Field.words("scene", "Shows", Types.Words.Rule.ANY)
               .or("")
-              .explained("the scene by its identifier; empty for nothing"),
+              .explained("the scene by its identifier; empty for none"),
           Field.count("priority", "Priority", PRIORITY).or(0),
           Field.of("clears", "Clears", Clears.TYPE).or(Clears.SAME),
-          Field.count("fadeIn", "Comes in", FADE).or(0),
-          Field.count("fadeOut", "Goes out in", FADE).or(0),
-          Field.of("stay", "Stays", Stay.TYPE).or(Stay.UNTIL_CLEARED),
+          Field.count("fadeIn", "Fade in", FADE).or(0),
+          Field.count("fadeOut", "Fade out", FADE).or(0),
+          Field.of("stay", "Duration", Stay.TYPE).or(Stay.UNTIL_CLEARED),
           Field.count("stayMillis", "Time", STAY).or(1000).when("stay", "timed"));
 
   public Cue {
@@ -87,7 +87,7 @@ public record Cue(
       throw new InputException(
           "stay",
           stay.title(),
-          "another: only a button that goes down, a sensor, values and idleness last");
+          "another trigger: only a held button, a sensor, values and idleness last");
     }
   }
 

@@ -45,13 +45,16 @@ public record CueSheet(
           CueSheet.class,
           Field.rows("variables", "Values", Variable.DESCRIPTION, 0, Variable.MOST).or(List.of()),
           Field.rows("scenes", "Scenes", Scene.DESCRIPTION, 0, Scene.MOST).or(List.of()),
-          Field.words("open", "On the easel", Types.Words.Rule.ANY)
+          Field.words("open", "Shown for editing", Types.Words.Rule.ANY)
               .or("")
               .explained("the scene whose frames stand under clips, recipes and captions"),
           Field.rows("cues", "Cues", Cue.DESCRIPTION, 0, Cue.MOST).or(List.of()),
-          Field.count("seed", "Chance begins with", SEED).or(1),
+          Field.count("seed", "Random seed", SEED).or(1),
           Field.flag(
-                  "clockTold", "The clock", "set by cues alone", "by messages such as hour=7 too")
+                  "clockTold",
+                  "The clock",
+                  "set by cues only",
+                  "set by messages such as hour=7 too")
               .or(false));
 
   /** One whose clock messages leave alone. */
@@ -71,11 +74,11 @@ public record CueSheet(
     if (scenes.isEmpty() != open.isEmpty()
         || !open.isEmpty() && scenes.stream().noneMatch(s -> s.id().equals(open))) {
       throw new InputException(
-          "open", open, scenes.isEmpty() ? "nothing: there are no scenes" : "the id of a scene");
+          "open", open, scenes.isEmpty() ? "none: there are no scenes" : "the id of a scene");
     }
     if (scenes.stream().anyMatch(s -> s.id().equals(open) && !s.clips().isEmpty())) {
       throw new InputException(
-          "open", open, "a scene without clips of its own: they stand in the programme");
+          "open", open, "a scene without clips of its own: they are part of the programme");
     }
   }
 

@@ -16,7 +16,7 @@ public record Every(int least, int most) implements Trigger {
   public static final Kind<Every> KIND =
       Kind.of(
           "every",
-          "time and again",
+          "every so often",
           new Every(5000, 5000),
           Field.count("least", "From", MILLIS).or(5000),
           Field.count("most", "to", MILLIS).or(5000));

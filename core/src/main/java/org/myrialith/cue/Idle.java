@@ -15,10 +15,7 @@ public record Idle(int seconds) implements Trigger {
   /** How it stands in the format. */
   public static final Kind<Idle> KIND =
       Kind.of(
-          "idle",
-          "nothing done for a while",
-          new Idle(30),
-          Field.count("seconds", "For", SECONDS).or(30));
+          "idle", "idle for", new Idle(30), Field.count("seconds", "Idle time", SECONDS).or(30));
 
   public Idle {
     SECONDS.require("seconds", seconds);
@@ -26,7 +23,7 @@ public record Idle(int seconds) implements Trigger {
 
   @Override
   public String words() {
-    return "nothing done for " + seconds + " s";
+    return "idle for " + seconds + " s";
   }
 
   @Override

@@ -5,11 +5,11 @@ import org.myrialith.schema.Kind;
 /** Power comes on. */
 public record PowerOn() implements Trigger {
   /** How it stands in the format. */
-  public static final Kind<PowerOn> KIND = Kind.of("power-on", "power comes on", new PowerOn());
+  public static final Kind<PowerOn> KIND = Kind.of("power-on", "power on", new PowerOn());
 
   @Override
   public String words() {
-    return "power comes on";
+    return "power on";
   }
 
   @Override

@@ -27,12 +27,12 @@ public record Press(String input, int number, How how) implements Trigger {
 
   /** Ways to press it. */
   public enum How {
-    DOWN("goes down"),
-    UP("is let go"),
-    SHORT("is pressed shortly"),
-    DOUBLE("is pressed twice"),
-    LONG("is held"),
-    AGAIN("is held, again and again");
+    DOWN("pressed down"),
+    UP("released"),
+    SHORT("short press"),
+    DOUBLE("double press"),
+    LONG("held"),
+    AGAIN("held, repeating");
 
     private final String title;
 
@@ -63,7 +63,7 @@ public record Press(String input, int number, How how) implements Trigger {
               .or(How.SHORT)
               .explained(
                   phrase(
-                      "shortly: let go within %d ms; twice: down again within %d ms, for which a short one waits where both are asked; held: from %d ms on, then every %d ms",
+                      "short: released within %d ms; double: pressed again within %d ms (a short press waits that long where both are used); held: from %d ms, then every %d ms",
                       LONG_MILLIS, DOUBLE_MILLIS, LONG_MILLIS, AGAIN_MILLIS)));
 
   public Press {

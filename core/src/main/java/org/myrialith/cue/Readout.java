@@ -56,10 +56,10 @@ public record Readout(
               .explained(
                   "text with values, such as {hour:2}:{minute:02}, or {hour:12}:{minute:02}{hour:ap}; {hour+5:02} is five hours later"),
           Field.words("font", "Font", Types.Words.Rule.ANY).or(Fonts.USUAL),
-          Field.count("column", "From column", PLACE).or(0),
-          Field.count("row", "From row", PLACE).or(0),
+          Field.count("column", "First column", PLACE).or(0),
+          Field.count("row", "First row", PLACE).or(0),
           Field.of("colour", "Colour", Types.Colour.ANY).or(0xffffff),
-          Field.flag("ticks", "Colons", "stand still", "blink once a second").or(false),
+          Field.flag("ticks", "Colons", "steady", "blink once a second").or(false),
           Field.words("blinks", "Blinks if", Types.Words.Rule.ANY)
               .or("")
               .explained("conditions, such as set = 1"));

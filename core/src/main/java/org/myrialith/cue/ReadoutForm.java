@@ -6,12 +6,12 @@ import org.myrialith.schema.Types;
 /** How a value is shown. */
 public enum ReadoutForm {
   TEXT("characters"),
-  BITS("BCD in columns: each digit as four bits, the highest on top"),
-  BITS_ACROSS("BCD in rows: each digit as four bits, the highest on the left"),
-  BINARY("binary in a row, the highest bit on the left"),
-  BINARY_DOWN("binary in a column, the highest bit on top"),
-  BAR("a bar from the first light on"),
-  POINTER("one light");
+  BITS("BCD in columns: four bits per digit, highest on top"),
+  BITS_ACROSS("BCD in rows: four bits per digit, highest on the left"),
+  BINARY("binary in a row, highest bit on the left"),
+  BINARY_DOWN("binary in a column, highest bit on top"),
+  BAR("bar graph from the first LED"),
+  POINTER("one LED");
 
   static final Types.Choice<ReadoutForm> TYPE =
       Types.Choice.of(values(), ReadoutForm::key, ReadoutForm::title);

@@ -24,7 +24,7 @@ public record Received(String input, String word) implements Trigger {
           "a message",
           new Received("Serial", "on"),
           Trigger.inputField().or("Serial"),
-          Field.words("word", "The line", Types.Words.Rule.ANY).or("on"));
+          Field.words("word", "Message", Types.Words.Rule.ANY).or("on"));
 
   public Received {
     input = TextRules.name("input", input);

@@ -6,9 +6,9 @@ import org.myrialith.schema.Types;
 /** How long a cue stays on. */
 public enum Stay {
   UNTIL_CLEARED("until cleared"),
-  ONCE("until its frames were shown once"),
+  ONCE("for one run of its frames"),
   TIMED("for a time"),
-  WHILE("as long as what made it fire lasts");
+  WHILE("while its trigger lasts");
 
   static final Types.Choice<Stay> TYPE = Types.Choice.of(values(), Stay::key, Stay::title);
 

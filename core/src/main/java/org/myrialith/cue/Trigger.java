@@ -46,7 +46,7 @@ public sealed interface Trigger
 
   /** A field for which of several. */
   static Field<Integer> numberField() {
-    return Field.count("number", "Which of them", NUMBER).or(1);
+    return Field.count("number", "Number", NUMBER).or(1);
   }
 
   /** Returns an input in words. */

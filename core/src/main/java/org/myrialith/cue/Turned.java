@@ -22,8 +22,8 @@ public record Turned(String input, int number, boolean right, int edges) impleme
           new Turned("Knob", 1, true, 4),
           Trigger.inputField().or("Knob"),
           Trigger.numberField(),
-          Field.flag("right", "It goes", "to the left", "to the right").or(true),
-          Field.count("edges", "Edges a notch", EDGES).or(4));
+          Field.flag("right", "Light level", "left", "right").or(true),
+          Field.count("edges", "Edges per detent", EDGES).or(4));
 
   public Turned {
     input = TextRules.name("input", input);

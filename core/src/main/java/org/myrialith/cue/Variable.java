@@ -40,22 +40,15 @@ public record Variable(
       Description.of(
           Variable.class,
           Field.words("name", "Name", Types.Words.Rule.ANY),
-          Field.count("least", "Least", VALUE).or(0),
-          Field.count("most", "Most", VALUE).or(99),
-          Field.count("start", "Begins at", VALUE).or(0),
-          Field.flag(
-                  "wraps",
-                  "Goes round",
-                  "beyond its ends it stays there",
-                  "beyond its ends it goes on at the other")
+          Field.count("least", "Minimum", VALUE).or(0),
+          Field.count("most", "Maximum", VALUE).or(99),
+          Field.count("start", "Initial value", VALUE).or(0),
+          Field.flag("wraps", "Wraps around", "stops at its limits", "wraps around at its limits")
+              .or(false),
+          Field.flag("kept", "Kept without power", "lost without power", "kept without power")
               .or(false),
           Field.flag(
-                  "kept",
-                  "Kept when off",
-                  "forgotten while power is off",
-                  "kept while power is off")
-              .or(false),
-          Field.flag("told", "Set by messages", "by cues alone", "by messages such as name=12 too")
+                  "told", "Settable over serial", "by cues only", "by messages such as name=12 too")
               .or(false));
 
   /** A value that cues alone set, and that is forgotten. */

@@ -23,9 +23,9 @@ public record Arrows(int colour, int background, int degrees, int everyPercent, 
           new Arrows(0xffb000, 0x000000, 0, 40, 2),
           Effect.colour("colour", "Colour", 0xffb000),
           Effect.colour("background", "Background", 0x000000),
-          Field.count("degrees", "Towards", Wave.DEGREES),
-          Field.count("everyPercent", "One every", SOME),
-          Effect.times("Pass"));
+          Field.count("degrees", "Direction", Wave.DEGREES),
+          Field.count("everyPercent", "Spacing", SOME),
+          Effect.times("Passes"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(393, 196, Cost.of(270, 2250), Cost.of(270, 3600))

@@ -7,8 +7,8 @@ import org.myrialith.schema.Types;
 public enum Blend {
   OVER("over it"),
   ADD("added"),
-  LIGHTEN("where it is lighter"),
-  DARKEN("where it is darker"),
+  LIGHTEN("lighter wins"),
+  DARKEN("darker wins"),
   MASK("as a mask");
 
   static final Types.Choice<Blend> TYPE = Types.Choice.of(values(), Blend::key, Blend::title);

@@ -19,7 +19,7 @@ public record Breathing(int colour, int lowPercent, int times) implements OneTon
           "breathing",
           new Breathing(0x40c0ff, 5, 1),
           Effect.colour("colour", "Colour", 0x40c0ff),
-          Field.count("lowPercent", "Never below", PERCENT),
+          Field.count("lowPercent", "Minimum", PERCENT),
           Effect.times("Breaths"));
 
   private static final Footprint FOOTPRINT =

@@ -28,8 +28,8 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
           Effect.colour("colour", "Colour", 0xc0f0ff),
           Effect.colour("background", "Background", 0x002040),
           Field.count("amount", "Bubbles", AMOUNT),
-          Field.count("sizePercent", "As large as", SOME),
-          Effect.times("Rise"),
+          Field.count("sizePercent", "Size", SOME),
+          Effect.times("Rises"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

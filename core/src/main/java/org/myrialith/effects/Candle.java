@@ -19,8 +19,8 @@ public record Candle(int colour, int depth, int times, int seed) implements OneT
           "candle",
           new Candle(0xff8a30, 45, 16, 1),
           Effect.colour("colour", "Colour", 0xff8a30),
-          Field.count("depth", "Flickers by", PERCENT),
-          Effect.times("Flickers"),
+          Field.count("depth", "Depth", PERCENT),
+          Effect.times("Flicker cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

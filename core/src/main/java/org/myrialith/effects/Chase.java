@@ -26,9 +26,9 @@ public record Chase(int colour, int background, int every, int length, int times
           new Chase(0xff6000, 0x000000, 8, 4, 4),
           Effect.colour("colour", "Colour", 0xff6000),
           Effect.colour("background", "Background", 0x000000),
-          Field.count("every", "One every", EVERY),
-          Field.count("length", "With its tail", EVERY),
-          Effect.times("Steps on"));
+          Field.count("every", "Spacing", EVERY),
+          Field.count("length", "Tail length", EVERY),
+          Effect.times("Steps"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(479, 168, Cost.of(1030, 1750), Cost.of(1200, 2270))

@@ -5,13 +5,13 @@ import org.myrialith.schema.Types;
 
 /** Which way something runs through a fixture. */
 public enum Direction {
-  RIGHT("to the right"),
-  LEFT("to the left"),
+  RIGHT("right"),
+  LEFT("left"),
   DOWN("down"),
   UP("up"),
   NEAR("towards the viewer"),
   FAR("away from the viewer"),
-  DATA("in the order of the data");
+  DATA("in data order");
 
   static final Types.Choice<Direction> TYPE =
       Types.Choice.of(values(), Direction::key, Direction::title);

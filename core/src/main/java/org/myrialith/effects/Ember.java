@@ -26,7 +26,7 @@ public record Ember(int cool, int hot, int heightPercent, int times, int seed) i
           new Ember(0xa01000, 0xffc040, 80, 4, 1),
           Effect.colour("cool", "Cool", 0xa01000),
           Effect.colour("hot", "Hot", 0xffc040),
-          Field.count("heightPercent", "Glows up to", SOME),
+          Field.count("heightPercent", "Height", SOME),
           Effect.times("Rises"),
           Effect.seed());
 

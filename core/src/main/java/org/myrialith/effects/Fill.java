@@ -26,9 +26,9 @@ public record Fill(int colour, int background, Direction way, boolean back, int 
           new Fill(0x30d060, 0, Direction.DATA, true, 1),
           Effect.colour("colour", "Colour", 0x30d060),
           Effect.colour("background", "Background", 0),
-          Field.of("way", "Fills", Direction.TYPE).or(Direction.DATA),
-          Field.flag("back", "Empties", "the same way", "back").or(true),
-          Effect.times("Times"));
+          Field.of("way", "Direction", Direction.TYPE).or(Direction.DATA),
+          Field.flag("back", "Return", "empties the same way", "back").or(true),
+          Effect.times("Repeats"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(220, 65, Cost.of(350, 575), Cost.of(760, 570))

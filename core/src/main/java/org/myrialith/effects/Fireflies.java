@@ -28,8 +28,8 @@ public record Fireflies(
           Effect.colour("colour", "Colour", 0xd0ff50),
           Effect.colour("background", "Background", 0x000400),
           Field.count("amount", "Fireflies", Bubbles.AMOUNT),
-          Field.count("sizePercent", "Shines as far as", SOME),
-          Effect.times("Glows"),
+          Field.count("sizePercent", "Glow size", SOME),
+          Effect.times("Glow cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

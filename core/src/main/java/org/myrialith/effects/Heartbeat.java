@@ -29,7 +29,7 @@ public record Heartbeat(int colour, int lowPercent, int times) implements OneTon
           "heartbeat",
           new Heartbeat(0xff2020, 8, 1),
           Effect.colour("colour", "Colour", 0xff2020),
-          Field.count("lowPercent", "Never below", PERCENT),
+          Field.count("lowPercent", "Minimum", PERCENT),
           Effect.times("Heartbeats"));
 
   private static final Footprint FOOTPRINT =

@@ -22,12 +22,11 @@ public record Layer(Effect effect, Blend blend, int percent, String on) {
       Description.of(
           Layer.class,
           Field.of("effect", "Effect", EffectKinds.ALL),
-          Field.of("blend", "Comes", Blend.TYPE).or(Blend.OVER),
+          Field.of("blend", "Blend", Blend.TYPE).or(Blend.OVER),
           Field.count("percent", "by", Effect.PERCENT).or(100),
           Field.words("on", "On", Types.Words.Rule.ANY)
               .or(EVERYWHERE)
-              .explained(
-                  "empty for all lights, or the id of the group whose lights alone show it"));
+              .explained("empty for all LEDs, or the id of the group whose LEDs show it"));
 
   /** An effect that all lights show. */
   public Layer(Effect effect, Blend blend, int percent) {

@@ -42,11 +42,11 @@ public record Life(int colour, int background, int amount, int seed) implements 
   public static final Kind<Life> KIND =
       Kind.of(
           "life",
-          "game of cells",
+          "game of life",
           new Life(0x60ff60, 0x000000, 35, 1),
           Effect.colour("colour", "Colour", 0x60ff60),
           Effect.colour("background", "Background", 0x000000),
-          Field.count("amount", "Alive at first", PERCENT),
+          Field.count("amount", "Alive at start", PERCENT),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

@@ -22,7 +22,7 @@ public record Plasma(int waves, int lightPercent, int times) implements Effect {
           new Plasma(2, 100, 1),
           Field.count("waves", "Waves", TIMES),
           Field.count("lightPercent", "Light", SOME),
-          Effect.times("Flows"));
+          Effect.times("Flow cycles"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(105, 94, Cost.of(70, 1170), Cost.of(70, 2080))

@@ -22,9 +22,9 @@ public record Rainbow(int waves, int degrees, int lightPercent, int times) imple
           "rainbow",
           new Rainbow(1, 0, 100, 1),
           Field.count("waves", "Rainbows", TIMES),
-          Field.count("degrees", "Towards", Wave.DEGREES),
+          Field.count("degrees", "Direction", Wave.DEGREES),
           Field.count("lightPercent", "Light", SOME),
-          Effect.times("Pass"));
+          Effect.times("Passes"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(0, 18, Cost.of(70, 1680), Cost.of(70, 2510))

@@ -44,12 +44,13 @@ public record Recipe(
           Recipe.class,
           Field.id("fixture"),
           Field.count("frames", "Frames of the loop", FRAMES),
-          Field.count("holdMillis", "Each held", HOLD),
+          Field.count("holdMillis", "Hold per frame", HOLD),
           Field.rows("layers", "Layers", Layer.DESCRIPTION, 1, MOST_LAYERS),
-          Field.words("over", "Spread over", Types.Words.Rule.ANY)
+          Field.words("over", "Extent", Types.Words.Rule.ANY)
               .or(OWN)
               .explained("empty for its fixture alone, all, or the id of a group"),
-          Field.flag("computed", "In the controller", "kept as frames", "worked out as they play")
+          Field.flag(
+                  "computed", "Stored or computed", "stored frames", "computed on the controller")
               .or(false));
 
   /** Effects that are kept as frames. */

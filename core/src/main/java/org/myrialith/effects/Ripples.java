@@ -26,11 +26,11 @@ public record Ripples(
           new Ripples(0x80d8ff, 0x001020, 50, 50, 50, 3, 3),
           Effect.colour("colour", "Colour", 0x80d8ff),
           Effect.colour("background", "Background", 0x001020),
-          Field.count("xPercent", "From the left", PERCENT),
-          Field.count("yPercent", "from the top", PERCENT),
-          Field.count("zPercent", "from the back", PERCENT).or(50),
+          Field.count("xPercent", "Centre from the left", PERCENT),
+          Field.count("yPercent", "Centre from the top", PERCENT),
+          Field.count("zPercent", "Centre from the back", PERCENT).or(50),
           Field.count("waves", "Rings", TIMES),
-          Effect.times("Run out"));
+          Effect.times("Ripples"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(407, 117, Cost.of(70, 1490), Cost.of(70, 2730))

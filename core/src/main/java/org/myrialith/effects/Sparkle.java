@@ -22,8 +22,8 @@ public record Sparkle(int colour, int background, int amount, int times, int see
           new Sparkle(0xffffff, 0x000008, 25, 6, 1),
           Effect.colour("colour", "Colour", 0xffffff),
           Effect.colour("background", "Background", 0x000008),
-          Field.count("amount", "Of all places", PERCENT),
-          Effect.times("Chances"),
+          Field.count("amount", "Share of places", PERCENT),
+          Effect.times("Sparkle cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

@@ -24,9 +24,9 @@ public record Sweep(int colour, int background, Direction way, int widthPercent,
           new Sweep(0x40ffb0, 0, Direction.RIGHT, 20, 1),
           Effect.colour("colour", "Colour", 0x40ffb0),
           Effect.colour("background", "Background", 0),
-          Field.of("way", "Goes", Direction.TYPE).or(Direction.RIGHT),
-          Field.count("widthPercent", "As wide as", SOME),
-          Effect.times("Times"));
+          Field.of("way", "Direction", Direction.TYPE).or(Direction.RIGHT),
+          Field.count("widthPercent", "Width", SOME),
+          Effect.times("Repeats"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(294, 96, Cost.of(260, 1430), Cost.of(620, 1730))

@@ -42,8 +42,8 @@ public record Wave(int colour, int background, int waves, int degrees, int times
           Effect.colour("colour", "Colour", 0x00a0ff),
           Effect.colour("background", "Background", 0x001030),
           Field.count("waves", "Waves", TIMES),
-          Field.count("degrees", "Towards", DEGREES),
-          Effect.times("Pass"));
+          Field.count("degrees", "Direction", DEGREES),
+          Effect.times("Passes"));
 
   private static final Footprint FOOTPRINT =
       Footprint.of(9, 30, Cost.of(70, 1375), Cost.of(70, 2200))

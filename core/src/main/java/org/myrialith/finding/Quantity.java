@@ -19,6 +19,9 @@ public final class Quantity {
 
   private static final double NOTHING = 1e-12;
 
+  /** A share below it is of no use as a figure (%). */
+  private static final double LEAST_PERCENT = 0.01;
+
   private Quantity() {}
 
   /** Returns a value with its unit, such as "1.84 A", "9.28 ms" or "168 pixels". */
@@ -26,6 +29,9 @@ public final class Quantity {
     double value = told(exact);
     if (!Double.isFinite(value)) {
       return "no number";
+    }
+    if (unit.equals("%") && value > 0 && value < LEAST_PERCENT) {
+      return "under " + number(LEAST_PERCENT) + SPACE + unit;
     }
     if (!PREFIXED.contains(unit)) {
       String bare = number(value);
@@ -36,7 +42,7 @@ public final class Quantity {
     }
     double rounded = new BigDecimal(value).round(new MathContext(3)).doubleValue();
     int step = (int) Math.floor(Math.log10(Math.abs(rounded)) / 3 + 1e-12);
-    step = Math.max(-3, Math.min(3, step));
+    step = Math.max(unit.equals("Hz") ? 0 : -3, Math.min(3, step));
     return measured(scaled(value, step)) + SPACE + PREFIXES[step + 3] + unit;
   }
 

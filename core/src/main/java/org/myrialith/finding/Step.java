@@ -5,7 +5,7 @@ public enum Step {
   BRIEF("Brief"),
   LAYOUT("Layout"),
   CIRCUITS("Circuits"),
-  SCAN("Scan"),
+  SCAN("Flicker"),
   POWER("Power"),
   COLOUR("Colour"),
   FRAMES("Frames"),

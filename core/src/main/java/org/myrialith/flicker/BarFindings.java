@@ -48,40 +48,42 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
   private Calculation dwell() {
     return new Calculation(
         "bar-dwell",
-        "A column stays for",
+        "On-time of a column",
         bar.dwellSeconds(),
         "s",
-        "1 ÷ (moves × columns)",
-        List.of(given("moves", bar.movesHz(), "Hz"), given("columns", bar.columns(), "")),
+        "1 ÷ (turns or sweeps per second × columns)",
+        List.of(
+            given("turns or sweeps per second", bar.movesHz(), "Hz"),
+            given("columns", bar.columns(), "")),
         Source.ARITHMETIC);
   }
 
   private Finding rate() {
     Verdict verdict = bar.movesHz() >= STEADY ? Verdict.HOLDS : Verdict.TIGHT;
-    String what = bar.turns() ? "turns" : "sweeps";
     Finding finding =
         of(
                 "rate",
                 verdict,
                 phrase(
-                    "%s a second, a column for %s: the picture %s.",
-                    Quantity.text(bar.movesHz(), what),
+                    "%s %s, column on-time %s: the picture %s.",
+                    Quantity.text(bar.movesHz(), "Hz"),
+                    bar.turns() ? "rotation" : "sweep rate",
                     Quantity.text(bar.dwellSeconds(), "s"),
                     verdict == Verdict.HOLDS
                         ? "is steady"
                         : bar.movesHz() >= HOLDS_TOGETHER
-                            ? "holds together and flickers"
-                            : "is seen column by column, or by a camera with a long shutter"))
+                            ? "holds together but flickers"
+                            : "breaks into single columns, or needs a camera with a long shutter"))
             .restingOn(dwell());
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
             phrase(
-                "From %s a second it is steady%s. Flashing of 3 to 65 a second can bring on seizures.",
-                Quantity.text(STEADY, what),
+                "It is steady from %s%s. Flashing at 3 to 65 Hz can bring on seizures.",
+                Quantity.text(STEADY, "Hz"),
                 bar.turns()
                     ? phrase(
-                        "; %d bars around the middle show it as often at this speed",
+                        "; %d bars around the hub reach that at this speed",
                         (int) Math.ceil(STEADY / bar.movesHz()))
                     : ""));
   }
@@ -102,8 +104,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                 bar.turns()
                     ? given("radius of the last LED", bar.radiusMm(last), "mm")
                     : given("width of a sweep", bar.wayMm(last), "mm"),
-                given("at the first", bar.columnMm(0), "mm"),
-                given("LEDs apart", bar.pitchMm(), "mm"),
+                given("at the first LED", bar.columnMm(0), "mm"),
+                given("LED pitch", bar.pitchMm(), "mm"),
                 given("columns", bar.columns(), "")),
             Source.ARITHMETIC);
     Finding finding =
@@ -111,7 +113,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                 "shape",
                 even ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "%d × %d dots, %s %s: a column is %s wide at the last LED%s, and LEDs stand %s apart.",
+                    "%d × %d dots, %s %s: column width %s at the last LED%s, LED pitch %s.",
                     bar.columns(),
                     bar.leds(),
                     Quantity.text(bar.wayMm(last), "mm"),
@@ -126,7 +128,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
         ? finding
         : finding.advising(
             phrase(
-                "%s are as wide as LEDs stand apart.",
+                "With %s, columns are as wide as the pitch.",
                 Quantity.text(bar.squareColumns(), "columns")));
   }
 
@@ -144,14 +146,14 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                 given("frame time of the circuit", plan.frameSeconds(), "s"),
                 given("a column", bar.dwellSeconds(), "s"),
                 given("columns at most", most, ""),
-                given("sharp to", bar.speedMm(bar.leds() - 1) * plan.dataSeconds(), "mm")),
+                given("undistorted up to", bar.speedMm(bar.leds() - 1) * plan.dataSeconds(), "mm")),
             Source.ARITHMETIC);
     Finding finding =
         of(
                 "data",
                 quick ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "%s shows a frame every %s at most, and a column stays for %s.",
+                    "%s sends a frame every %s at best; a column lasts %s.",
                     plan.circuit().name(),
                     Quantity.text(plan.frameSeconds(), "s"),
                     Quantity.text(bar.dwellSeconds(), "s")))
@@ -160,7 +162,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
         ? finding
         : finding.advising(
             phrase(
-                "At this speed it shows %s; clocked pixels or registers are quicker.",
+                "At this speed it manages %s; clocked pixels or registers are faster.",
                 Quantity.text(Math.max(0, most), "columns")));
   }
 
@@ -168,8 +170,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
     return of(
             "data",
             Verdict.OPEN,
-            phrase("No circuit drives %s yet.", Quantity.text(bar.leds(), "LEDs")))
-        .advising("Lay the bar out and drive it; one frame of its clip is one column.");
+            phrase("No circuit drives a bar of %s.", Quantity.text(bar.leds(), "LEDs")))
+        .advising("Lay out the bar and connect it; one frame of its clip is one column.");
   }
 
   /** The player holds whole milliseconds. */
@@ -182,13 +184,13 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
             "player",
             whole ? Verdict.HOLDS : Verdict.TIGHT,
             phrase(
-                "The exported player holds frames for whole milliseconds; a column wants %s.",
+                "The exported player holds frames for whole milliseconds; a column needs %s.",
                 Quantity.text(bar.dwellSeconds(), "s")));
     return whole
         ? finding
         : finding.advising(
             phrase(
-                "With holds of %s, a move has %s; else send columns from firmware of your own.",
+                "With holds of %s, a sweep has %s; or send columns from your own firmware.",
                 Quantity.text(Math.max(1, Math.ceil(millis)), "ms"),
                 Quantity.text(columns, "columns")));
   }

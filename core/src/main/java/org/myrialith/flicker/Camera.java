@@ -33,13 +33,13 @@ public record Camera(double framesHz, double shutterMillis, double readoutMillis
   public static final Description<Camera> DESCRIPTION =
       Description.of(
           Camera.class,
-          Field.measure("framesHz", "Camera frames", FRAMES).or(USUAL.framesHz),
+          Field.measure("framesHz", "Camera frame rate", FRAMES).or(USUAL.framesHz),
           Field.measure("shutterMillis", "Shutter", SHUTTER)
               .or(USUAL.shutterMillis)
-              .explained("that a line is exposed for"),
-          Field.measure("readoutMillis", "Rolling read-out", READOUT)
+              .explained("exposure time of a line"),
+          Field.measure("readoutMillis", "Rolling-shutter read-out", READOUT)
               .or(USUAL.readoutMillis)
-              .explained("first line to last; 0: all at once"));
+              .explained("first line to last; 0 = global shutter"));
 
   public Camera {
     FRAMES.require("framesHz", framesHz);
@@ -47,6 +47,17 @@ public record Camera(double framesHz, double shutterMillis, double readoutMillis
     READOUT.require("readoutMillis", readoutMillis);
     within("shutterMillis", shutterMillis, framesHz);
     within("readoutMillis", readoutMillis, framesHz);
+  }
+
+  /** Returns it as photographers write it, such as "30 fps, 1/125 s". */
+  public String says() {
+    double parts = 1 / shutterSeconds();
+    double whole = Math.rint(parts);
+    String shutter =
+        whole > 1 && Math.abs(parts - whole) < 0.005 * whole
+            ? "1/" + Quantity.text(whole, "s")
+            : Quantity.text(shutterSeconds(), "s");
+    return Quantity.text(framesHz, "fps") + ", " + shutter;
   }
 
   private static void within(String field, double millis, double framesHz) {

@@ -24,10 +24,10 @@ public record Eye(double degreesPerSecond, double eyeMm) {
   public static final Description<Eye> DESCRIPTION =
       Description.of(
           Eye.class,
-          Field.measure("degreesPerSecond", "Eye sweeps", SPEED)
+          Field.measure("degreesPerSecond", "Eye speed", SPEED)
               .or(USUAL.degreesPerSecond)
               .explained("following: 30; jumping: 300 and more"),
-          Field.measure("eyeMm", "Eye from", DISTANCE).or(USUAL.eyeMm));
+          Field.measure("eyeMm", "Eye distance", DISTANCE).or(USUAL.eyeMm));
 
   public Eye {
     SPEED.require("degreesPerSecond", degreesPerSecond);

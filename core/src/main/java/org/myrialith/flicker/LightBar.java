@@ -44,7 +44,7 @@ public record LightBar(
   /** How it is moved. */
   public enum Motion {
     /** Around, the picture bent on a circle. */
-    TURNS("turns", "turns round"),
+    TURNS("turns", "rotates"),
     /** To and fro, the picture straight. */
     SWEEPS("sweeps", "sweeps to and fro");
 
@@ -74,21 +74,23 @@ public record LightBar(
   public static final Description<LightBar> DESCRIPTION =
       Description.of(
           LightBar.class,
-          Field.count("barLeds", "LEDs of a moving bar", LEDS)
+          Field.count("barLeds", "LEDs of the moving bar", LEDS)
               .or(0)
               .in("leds")
-              .explained("0: no bar is moved"),
+              .explained("0: no moving bar"),
           Field.of(
                   "barMotion",
-                  "The bar",
+                  "Movement",
                   Types.Choice.of(Motion.values(), Motion::key, Motion::title))
               .or(NONE.motion)
               .in("motion"),
           Field.measure("barPitchMm", "Pitch", PITCH).or(NONE.pitchMm).in("pitchMm"),
-          Field.measure("barHubMm", "First LED from the middle", HUB).or(NONE.hubMm).in("hubMm"),
-          Field.measure("barMovesHz", "Turns or sweeps", MOVES).or(NONE.movesHz).in("movesHz"),
+          Field.measure("barHubMm", "First LED from the centre", HUB).or(NONE.hubMm).in("hubMm"),
+          Field.measure("barMovesHz", "Turns or sweeps per second", MOVES)
+              .or(NONE.movesHz)
+              .in("movesHz"),
           Field.count("barColumns", "Columns of each", COLUMNS).or(NONE.columns).in("columns"),
-          Field.measure("barSweepMm", "A sweep is wide", SWEEP).or(NONE.sweepMm).in("sweepMm"));
+          Field.measure("barSweepMm", "Width of a sweep", SWEEP).or(NONE.sweepMm).in("sweepMm"));
 
   public LightBar {
     LEDS.require("barLeds", leds);

@@ -44,7 +44,9 @@ public record ScanStep(ScanSettings settings, Wiring wiring) implements StepPlan
     }
     return settings.strobe().there()
         ? Quantity.text(settings.strobe().hertz(), "Hz")
-        : settings.bar().there() ? Quantity.text(settings.bar().movesHz(), "Hz") : "no turns";
+        : settings.bar().there()
+            ? Quantity.text(settings.bar().movesHz(), "Hz")
+            : "no multiplexing";
   }
 
   @Override
@@ -67,7 +69,7 @@ public record ScanStep(ScanSettings settings, Wiring wiring) implements StepPlan
               Step.SCAN,
               "no-turns",
               Verdict.HOLDS,
-              "Nothing has its turns here: pixels and chips keep their own time."));
+              "No multiplexed LEDs in this gadget: pixels and driver chips refresh themselves."));
     }
     return List.copyOf(all);
   }

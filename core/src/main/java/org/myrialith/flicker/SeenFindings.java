@@ -50,16 +50,14 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     String says =
         missing
             ? phrase(
-                "A camera of %s and a shutter of %s misses lights: they have no turn while their line is exposed.",
-                Quantity.text(settings.camera().framesHz(), "Hz"),
-                Quantity.text(settings.camera().shutterSeconds(), "s"))
+                "On camera (%s) some LEDs stay dark: they are off while their line is exposed.",
+                settings.camera().says())
             : phrase(
-                "A camera of %s and a shutter of %s gets lights from %s to %s of what they are: %s.",
-                Quantity.text(settings.camera().framesHz(), "Hz"),
-                Quantity.text(settings.camera().shutterSeconds(), "s"),
+                "On camera (%s) brightness varies from %s to %s: %s.",
+                settings.camera().says(),
                 Quantity.text(seen.dimmest() * 100, "%"),
                 Quantity.text(seen.brightest() * 100, "%"),
-                contrast > NOTICED ? "bands are seen" : "no band is noticed");
+                contrast > NOTICED ? "banding will show" : "no visible banding");
     Finding finding =
         Finding.of(Step.SCAN, plan.key("camera"), verdict, says).restingOn(bands(contrast));
     return verdict == Verdict.HOLDS ? finding : finding.advising(remedies());
@@ -68,16 +66,16 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
   private Calculation bands(double contrast) {
     return new Calculation(
         plan.key("camera"),
-        "Contrast of bands",
+        "Contrast of banding",
         contrast * 100,
         "%",
         Calculation.FOUND_BY
-            + "exposing 30 frames, each line from its own moment: (brightest − dimmest) ÷ (brightest + dimmest) of all lights",
+            + "exposing 30 frames, each line from its own start: (brightest − dimmest) ÷ (brightest + dimmest) of all LEDs",
         List.of(
-            given("turn of all", turnSeconds(), "s"),
+            given("scan cycle", turnSeconds(), "s"),
             given("shutter", settings.camera().shutterSeconds(), "s"),
             given("read-out", settings.camera().readoutMillis() * 1e-3, "s"),
-            given("noticed from", NOTICED * 100, "%")),
+            given("visible from", NOTICED * 100, "%")),
         Source.COMMON_PRACTICE);
   }
 
@@ -93,22 +91,22 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     if (turns * turnSeconds() <= frame) {
       all.add(
           phrase(
-              "A shutter of %s, %s, sees all lights alike.",
-              Quantity.text(turns * turnSeconds(), "s"), Quantity.text(turns, "turns")));
+              "A shutter of %s (%s) avoids it.",
+              Quantity.text(turns * turnSeconds(), "s"), Quantity.text(turns, "scan cycles")));
     } else {
       all.add(
           phrase(
-              "A turn is longer than a frame of this camera: at most %s a second see all lights alike.",
-              Quantity.text(Math.floor(1 / turnSeconds()), "frames")));
+              "A scan cycle is longer than a camera frame: use %s or less.",
+              Quantity.text(Math.floor(1 / turnSeconds()), "fps")));
     }
     double hertz = Math.ceil(plan.timing().wholeHz() * shutter) / shutter;
     double most =
         plan.mostHertz(plan.timing().turns(), plan.circuit().scan()) / plan.timing().passes();
     all.add(
         hertz <= most
-            ? phrase("Turns of %s fill this shutter as a whole.", Quantity.text(hertz, "Hz"))
+            ? phrase("A scan rate of %s fits this shutter.", Quantity.text(hertz, "Hz"))
             : phrase(
-                "Turns of %s would fill this shutter; %s is the most here: fewer bits or rows reach more.",
+                "A scan rate of %s would fit this shutter; the maximum here is %s. Fewer bits or rows allow more.",
                 Quantity.text(hertz, "Hz"), Quantity.text(Math.floor(most), "Hz")));
     return String.join(" ", all);
   }
@@ -120,15 +118,15 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
     Calculation working =
         new Calculation(
             plan.key("eye-sweep"),
-            "An eye that sweeps gets on in a turn of all by",
+            "Shift per scan cycle for a moving eye",
             moved,
             "mm",
-            "distance × speed × turn of all; speed in radians",
+            "distance × speed × scan cycle; speed in radians",
             List.of(
                 given("distance", settings.eye().eyeMm(), "mm"),
                 given("speed", settings.eye().degreesPerSecond(), "°/s"),
-                given("turn of all", turnSeconds(), "s"),
-                given("nearest lights", pitch, "mm")),
+                given("scan cycle", turnSeconds(), "s"),
+                given("LED pitch", pitch, "mm")),
             Source.ARITHMETIC);
     Finding finding =
         Finding.of(
@@ -136,19 +134,20 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
                 plan.key("eye-sweep"),
                 apart ? Verdict.TIGHT : Verdict.HOLDS,
                 phrase(
-                    "An eye that sweeps past at %s sees each turn %s from the one before%s.",
+                    "A moving eye (%s) sees each scan cycle %s from the one before%s.",
                     Quantity.text(settings.eye().degreesPerSecond(), "°/s"),
                     Quantity.text(moved, "mm"),
                     apart
                         ? phrase(
-                            ", and the nearest lights are %s apart: the picture breaks up",
-                            Quantity.text(pitch, "mm"))
-                        : ", within the pitch"))
+                            "; LED pitch %s: the picture breaks up", Quantity.text(pitch, "mm"))
+                        : ", within the LED pitch"))
             .restingOn(working);
     double hertz = pitch > 0 ? settings.eye().sweptMm(1) / pitch : plan.timing().wholeHz();
     return apart
         ? finding.advising(
-            phrase("Turns of %s stay within the pitch.", Quantity.text(Math.ceil(hertz), "Hz")))
+            phrase(
+                "A scan rate of %s stays within the LED pitch.",
+                Quantity.text(Math.ceil(hertz), "Hz")))
         : finding;
   }
 }

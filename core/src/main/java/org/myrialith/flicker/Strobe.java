@@ -71,21 +71,23 @@ public record Strobe(
   public static final Description<Strobe> DESCRIPTION =
       Description.of(
           Strobe.class,
-          Field.count("strobeArms", "Arms of the body", ARMS)
+          Field.count("strobeArms", "Blades (marks) per revolution", ARMS)
               .or(0)
               .in("arms")
-              .explained("alike parts of a turn; 0: no strobe"),
-          Field.measure("strobeTurnsHz", "It turns", TURNS).or(NONE.turnsHz).in("turnsHz"),
-          Field.count("everyArm", "Flash at every", EVERY).or(1).explained("arm that passes"),
-          Field.measure("flashMicros", "A flash lasts", FLASH).or(NONE.flashMicros),
-          Field.measure("offHz", "Too often by", OFF)
+              .explained("identical parts of a revolution; 0 = no strobe"),
+          Field.measure("strobeTurnsHz", "Rotation speed", TURNS).or(NONE.turnsHz).in("turnsHz"),
+          Field.count("everyArm", "One flash every", EVERY).or(1).explained("blades that pass"),
+          Field.measure("flashMicros", "Flash length", FLASH).or(NONE.flashMicros),
+          Field.measure("offHz", "Detune", OFF)
               .or(0.0)
-              .explained("below 0: too seldom; the body seems to drift"),
+              .explained(
+                  "flash rate above the exact one, below 0 for under it; gives an apparent slow rotation"),
           Field.measure("radiusMm", "Radius", RADIUS).or(NONE.radiusMm),
           Field.count("leds", "LEDs that flash", LEDS).or(1),
-          Field.measure("ledMilliamps", "Through each", CURRENT).or(NONE.ledMilliamps),
-          Field.measure("ledVolts", "Across each", VOLTS).or(NONE.ledVolts),
-          Field.measure("kelvinPerWatt", "Heat, each LED to air", HEAT).or(NONE.kelvinPerWatt));
+          Field.measure("ledMilliamps", "Current each", CURRENT).or(NONE.ledMilliamps),
+          Field.measure("ledVolts", "Forward voltage each", VOLTS).or(NONE.ledVolts),
+          Field.measure("kelvinPerWatt", "Thermal resistance, each LED to air", HEAT)
+              .or(NONE.kelvinPerWatt));
 
   public Strobe {
     ARMS.require("strobeArms", arms);

@@ -49,29 +49,29 @@ record StrobeFindings(Strobe strobe) {
     Calculation working =
         new Calculation(
             "strobe-rate",
-            "Flashes",
+            "Flash rate",
             hertz,
             "Hz",
-            "arms × turns ÷ every so many-th arm + too often by",
+            "blades × speed ÷ blades per flash + detune",
             List.of(
-                given("arms", strobe.arms(), ""),
-                given("turns", strobe.turnsHz(), "Hz"),
-                given("every so many-th arm", strobe.everyArm(), ""),
-                given("too often by", strobe.offHz(), "Hz")),
+                given("blades", strobe.arms(), ""),
+                given("speed", strobe.turnsHz(), "Hz"),
+                given("blades per flash", strobe.everyArm(), ""),
+                given("detune", strobe.offHz(), "Hz")),
             Source.ARITHMETIC);
     Finding finding =
         of(
                 "rate",
                 harmful ? Verdict.BREAKS : hertz < HARMFUL_FROM ? Verdict.TIGHT : Verdict.HOLDS,
                 phrase(
-                    "%s a second, %s a turn%s.",
-                    Quantity.text(hertz, "flashes"),
-                    Quantity.number(strobe.flashesPerTurn()),
+                    "Flash rate %s, %s per revolution%s.",
+                    Quantity.text(hertz, "Hz"),
+                    Quantity.text(strobe.flashesPerTurn(), "flashes"),
                     harmful
-                        ? ": flashes from 3 to 65 a second can bring on seizures"
+                        ? ": flashes from 3 to 65 Hz can bring on seizures"
                         : hertz < HARMFUL_FROM
-                            ? ": single flashes are seen, not a body that stands still"
-                            : ", too quick to be seen as flashes"))
+                            ? ": single flashes are seen, not a body standing still"
+                            : ", too fast to be seen as flashes"))
             .restingOn(working);
     return finding.verdict() == Verdict.HOLDS ? finding : finding.advising(quicker());
   }
@@ -83,17 +83,20 @@ record StrobeFindings(Strobe strobe) {
       if (hertz > HARMFUL_TO) {
         all.add(
             phrase(
-                "A flash at every %s: %s.",
-                every == 1 ? "arm" : Quantity.number(every) + "th arm",
-                Quantity.text(hertz, "Hz")));
+                "Flash at every %s: %s.",
+                every == 1 ? "blade" : ordinal(every) + " blade", Quantity.text(hertz, "Hz")));
         break;
       }
     }
     all.add(
         phrase(
-            "The body at %s turns a second or more flashes beyond 65 a second at every arm.",
-            Quantity.number(Math.ceil(10 * HARMFUL_TO / strobe.arms()) / 10)));
+            "A rotation of %s or more gives over 65 Hz at every blade.",
+            Quantity.text(Math.ceil(10 * HARMFUL_TO / strobe.arms()) / 10, "Hz")));
     return String.join(" ", all);
+  }
+
+  private static String ordinal(int number) {
+    return number == 2 ? "second" : number == 3 ? "third" : Quantity.number(number) + "th";
   }
 
   private Finding smear() {
@@ -106,19 +109,19 @@ record StrobeFindings(Strobe strobe) {
             "Smear of a flash",
             strobe.smearDegrees(),
             "°",
-            "360° × turns × a flash",
+            "360° × speed × flash length",
             List.of(
-                given("turns", strobe.turnsHz(), "Hz"),
-                given("a flash", strobe.flashMicros() * 1e-6, "s"),
+                given("speed", strobe.turnsHz(), "Hz"),
+                given("flash length", strobe.flashMicros() * 1e-6, "s"),
                 given("at the rim", strobe.smearMm(), "mm"),
-                given("from arm to arm", strobe.spacingDegrees(), "°")),
+                given("blade spacing", strobe.spacingDegrees(), "°")),
             Source.ARITHMETIC);
     Finding finding =
         of(
                 "smear",
                 verdict,
                 phrase(
-                    "A flash smears %s, %s at the rim: %s of the way to the next arm, %s.",
+                    "Smear of a flash %s (%s at the rim), %s of the blade spacing: %s.",
                     Quantity.text(strobe.smearDegrees(), "°"),
                     Quantity.text(strobe.smearMm(), "mm"),
                     Quantity.text(share * 100, "%"),
@@ -130,7 +133,7 @@ record StrobeFindings(Strobe strobe) {
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
-            phrase("A flash of %s at most is sharp.", Quantity.text(Math.floor(micros), "µs")));
+            phrase("A flash of up to %s looks sharp.", Quantity.text(Math.floor(micros), "µs")));
   }
 
   /** The nearest that a timer of 16 bits gives, from the 16 MHz of an 8-bit controller (Hz). */
@@ -151,23 +154,23 @@ record StrobeFindings(Strobe strobe) {
     Calculation working =
         new Calculation(
             "strobe-drift",
-            "The body seems to turn by",
+            "Apparent rotation",
             drift,
             "°/s",
-            "360° × turns − every so many-th arm × 360° ÷ arms × flashes",
+            "360° × speed − blades per flash × 360° ÷ blades × flash rate",
             List.of(
-                given("turns", strobe.turnsHz(), "Hz"),
-                given("every so many-th arm", strobe.everyArm(), ""),
-                given("arms", strobe.arms(), ""),
-                given("still at", strobe.stillHertz(), "Hz"),
-                given("flashes", strobe.hertz(), "Hz"),
-                given("nearest of a 16-bit timer", nearest(), "Hz")),
+                given("speed", strobe.turnsHz(), "Hz"),
+                given("blades per flash", strobe.everyArm(), ""),
+                given("blades", strobe.arms(), ""),
+                given("stands still at", strobe.stillHertz(), "Hz"),
+                given("flash rate", strobe.hertz(), "Hz"),
+                given("nearest rate of a 16-bit timer", nearest(), "Hz")),
             Source.ARITHMETIC);
     String says =
         strobe.offHz() == 0
-            ? "The body stands still"
+            ? "Apparent rotation none"
             : phrase(
-                "The body seems to turn %s by %s, once round in %s",
+                "Apparent rotation %s by %s, one turn in %s",
                 drift < 0 ? "backwards" : "onwards",
                 Quantity.text(Math.abs(drift), "°/s"),
                 Quantity.text(360 / Math.abs(drift), "s"));
@@ -175,7 +178,7 @@ record StrobeFindings(Strobe strobe) {
             "drift",
             Verdict.HOLDS,
             phrase(
-                "%s; the nearest that a 16-bit timer of 16 MHz gives is %s off, which drifts by %s.",
+                "%s. Nearest rate of a 16-bit timer at 16 MHz %s off: drift %s.",
                 says, Quantity.text(step, "Hz"), Quantity.text(stepDrift, "°/s")))
         .restingOn(working);
   }
@@ -185,13 +188,13 @@ record StrobeFindings(Strobe strobe) {
     Calculation working =
         new Calculation(
             "strobe-duty",
-            "Lit",
+            "Duty cycle",
             duty * WHITE,
             "%",
-            "flashes × a flash",
+            "flash rate × flash length",
             List.of(
-                given("flashes", strobe.hertz(), "Hz"),
-                given("a flash", strobe.flashMicros() * 1e-6, "s"),
+                given("flash rate", strobe.hertz(), "Hz"),
+                given("flash length", strobe.flashMicros() * 1e-6, "s"),
                 given("in a flash", strobe.flashAmps(), "A"),
                 given("mean", strobe.meanAmps(), "A")),
             Source.ARITHMETIC);
@@ -199,9 +202,9 @@ record StrobeFindings(Strobe strobe) {
             "brightness",
             Verdict.HOLDS,
             phrase(
-                "Lit %s of the time: lightness %s beside the same light always on. %s in a flash, %s in the mean.",
+                "Duty cycle %s: perceived brightness %s of 100 beside the same LED always on. Current %s in a flash, %s mean.",
                 Quantity.text(duty * WHITE, "%"),
-                Quantity.text(Lightness.of(duty), "%"),
+                Quantity.number(Lightness.of(duty)),
                 Quantity.text(strobe.flashAmps(), "A"),
                 Quantity.text(strobe.meanAmps(), "A")))
         .restingOn(working);
@@ -212,21 +215,21 @@ record StrobeFindings(Strobe strobe) {
     Calculation working =
         new Calculation(
             "strobe-heat",
-            "Warmer than the air",
+            "Temperature rise above air",
             strobe.warmerKelvin(),
             "K",
-            "each LED in the mean × to the air; current × volts × share of the time, as if none of it were light",
+            "mean power of each LED × thermal resistance; current × voltage × duty cycle, counting all of it as heat",
             List.of(
-                given("each LED in the mean", strobe.wattsEach(), "W"),
-                given("to the air", strobe.kelvinPerWatt(), "K/W"),
-                given("it may be", WARM_KELVIN, "K")),
+                given("mean power of each LED", strobe.wattsEach(), "W"),
+                given("thermal resistance", strobe.kelvinPerWatt(), "K/W"),
+                given("limit", WARM_KELVIN, "K")),
             Source.COMMON_PRACTICE);
     Finding finding =
         of(
                 "heat",
                 cool ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "Each LED turns %s into heat in the mean, and gets %s warmer than the air; should the flashes stop lit, %s.",
+                    "Each LED dissipates %s mean, %s above air; if the flashes stop while lit, %s.",
                     Quantity.text(strobe.wattsEach(), "W"),
                     Quantity.text(strobe.warmerKelvin(), "K"),
                     Quantity.text(strobe.warmerKelvin() / strobe.duty(), "K")))
@@ -236,7 +239,7 @@ record StrobeFindings(Strobe strobe) {
         ? finding
         : finding.advising(
             phrase(
-                "Flashes of %s, or a heat sink of %s in all, keep it within %s.",
+                "Flashes of %s, or a total thermal resistance of %s, keep it within %s.",
                 Quantity.text(Math.floor(most), "µs"),
                 Quantity.text(WARM_KELVIN / strobe.wattsEach(), "K/W"),
                 Quantity.text(WARM_KELVIN, "K")));

@@ -126,7 +126,7 @@ final class ApngDecoder {
             && (long) x + columns <= header.getInt(0)
             && (long) y + rows <= header.getInt(4);
     if (!inside) {
-      throw ImageFile.damaged("a frame is past the canvas");
+      throw ImageFile.damaged("a frame extends beyond the canvas");
     }
     int numerator = control.getShort(20) & 0xffff;
     int denominator = control.getShort(22) & 0xffff;

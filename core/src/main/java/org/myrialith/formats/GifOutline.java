@@ -109,14 +109,14 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
         throw new ImageRefused("frames", "none", "at least one frame");
       }
       if (stray > 0) {
-        notes.add(phrase("%d bytes between the pictures belong to nothing; passed over.", stray));
+        notes.add(phrase("%d bytes between the pictures belong to nothing; skipped.", stray));
       }
       long outside =
           parts.stream()
               .filter(p -> p.x() + p.columns() > columns || p.y() + p.rows() > rows)
               .count();
       if (outside > 0) {
-        notes.add(phrase("%d pictures reach past the canvas; cut off there.", outside));
+        notes.add(phrase("%d pictures extend beyond the canvas; cropped.", outside));
       }
       return new GifOutline(columns, rows, List.copyOf(parts), List.copyOf(notes));
     }
@@ -148,8 +148,8 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
       }
       notes.add(
           ended
-              ? phrase("The file is cut off; taken are its whole pictures, %d.", parts.size())
-              : "The mark of the end is missing; taken up to the last whole picture.");
+              ? phrase("The file is truncated; its %d whole pictures are imported.", parts.size())
+              : "The end mark is missing; imported up to the last whole picture.");
     }
 
     private Part picture() throws ImageRefused {

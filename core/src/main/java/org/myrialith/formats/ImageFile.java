@@ -72,7 +72,7 @@ public final class ImageFile {
 
   static ImageRefused damaged(String why) {
     return new ImageRefused(
-        "data", "damaged or cut off" + (why == null ? "" : ": " + why), "a whole GIF or PNG");
+        "data", "damaged or truncated" + (why == null ? "" : ": " + why), "a whole GIF or PNG");
   }
 
   private static boolean starts(byte[] file, int... magic) {

@@ -31,7 +31,8 @@ public record Clip(String id, String name, String fixture, boolean seeThrough, L
           Field.named("name", "Name"),
           Field.words("fixture", "Fixture", Types.Words.Rule.ANY)
               .explained("the fixture it plays on; one clip a fixture"),
-          Field.flag("seeThrough", "Dark pixels", "are dark", "show what lies beneath").or(false),
+          Field.flag("seeThrough", "Dark pixels", "are dark", "transparent: show what lies beneath")
+              .or(false),
           Field.rows("frames", "Frames", Frame.DESCRIPTION, 1, MOST_FRAMES));
 
   public Clip {

@@ -42,10 +42,10 @@ public record Programme(
           Field.rows("clips", "Clips", Clip.DESCRIPTION, 0, Layout.MOST_FIXTURES).or(List.of()),
           Field.rows("glyphs", "Glyphs", Glyph.DESCRIPTION, 0, Glyph.MOST)
               .or(List.of())
-              .explained("characters as the maker wants them on segment digits"),
+              .explained("your own characters on segment digits"),
           Field.rows("recipes", "Effects", Recipe.DESCRIPTION, 0, Layout.MOST_FIXTURES)
               .or(List.of())
-              .explained("what frames were made of; the frames themselves stand in the clips"),
+              .explained("what frames were made of; the frames themselves are in the clips"),
           Field.rows("captions", "Texts", Caption.DESCRIPTION, 0, Layout.MOST_FIXTURES)
               .or(List.of()),
           Field.rows("fonts", "Fonts", FontFile.DESCRIPTION, 0, FontFile.MOST).or(List.of()));

@@ -40,13 +40,13 @@ public record Input(
           Field.named("name", "Name").or("Button"),
           Field.of(
               "sort",
-              "Sort",
+              "Type",
               Types.Choice.of(InputSort.values(), InputSort::key, InputSort::title)),
           Field.words("pins", "Pins", Types.Words.Rule.ANY),
           Field.count("count", "Number", COUNT).or(1),
-          Field.count("everyMillis", "ms each", EVERY).or(5),
-          Field.count("samples", "Looks", SAMPLES).or(4),
-          Field.count("agreeing", "Agree", SAMPLES).or(3));
+          Field.count("everyMillis", "sample interval", EVERY).or(5),
+          Field.count("samples", "Samples", SAMPLES).or(4),
+          Field.count("agreeing", "Matching samples", SAMPLES).or(3));
 
   public Input {
     name = TextRules.name("name", name);

@@ -60,7 +60,8 @@ public record InputFindings(Input input, int number, Controller controller, doub
       return Optional.of(
           breaks(
               "analogue",
-              phrase("%s: not all of %s read a voltage.", input.name(), String.join(", ", named)),
+              phrase(
+                  "%s: not all of %s can read a voltage.", input.name(), String.join(", ", named)),
               phrase("Use some of %s.", String.join(", ", reads))));
     }
     if (named.size() == wanted) {
@@ -70,12 +71,12 @@ public record InputFindings(Input input, int number, Controller controller, doub
         breaks(
             "pins",
             phrase(
-                "%s: %s wanted, %d named.",
+                "%s: %s needed, %d named.",
                 input.name(), Quantity.text(wanted, "pins"), named.size()),
             input.sort() == InputSort.REGISTERS
                 ? "Data, clock, load and clock enable."
                 : named.size() < wanted
-                    ? "Name more pins, or read them by registers."
+                    ? "Name more pins, or read them through registers."
                     : "Name fewer pins."));
   }
 
@@ -86,7 +87,7 @@ public record InputFindings(Input input, int number, Controller controller, doub
   public Calculation working() {
     return new Calculation(
         key("share"),
-        phrase("Share of time for %s", input.name()),
+        phrase("CPU time for %s", input.name()),
         input.share() * 100,
         "%",
         "time of a sample ÷ sample interval",
@@ -108,7 +109,7 @@ public record InputFindings(Input input, int number, Controller controller, doub
                 key("reading"),
                 slow || much ? Verdict.TIGHT : Verdict.HOLDS,
                 phrase(
-                    "%s: %s%s, believed %s after a change, %s of the time.",
+                    "%s: %s%s, debounced after %s, CPU load %s.",
                     input.name(),
                     Quantity.text(input.sort().pins(input.count()), "pins"),
                     chips == 0 ? "" : phrase(" and %s", Quantity.text(chips, "chips")),
@@ -118,8 +119,8 @@ public record InputFindings(Input input, int number, Controller controller, doub
     return slow || much
         ? finding.advising(
             much
-                ? "Look less often: it takes more than a tenth of the time."
-                : "More than a tenth of a second is felt: fewer looks, or more often.")
+                ? "Poll less often: it takes more than a tenth of the CPU time."
+                : "Delays above 0.1 s are felt: use fewer samples, or a shorter interval.")
         : finding;
   }
 
@@ -137,12 +138,12 @@ public record InputFindings(Input input, int number, Controller controller, doub
                 Verdict.TIGHT,
                 few
                     ? phrase(
-                        "%s: %d of %d looks agree as easily on the one as on the other.",
+                        "%s: %d of %d matching samples can be either state.",
                         input.name(), input.agreeing(), input.samples())
                     : phrase(
-                        "%s: a contact bounces some 5 ms, and %s are looked at.",
+                        "%s: contacts bounce for about 5 ms; debouncing covers %s.",
                         input.name(), Quantity.text(input.reactionSeconds(), "s")))
-            .advising("Nine of ten looks are a steady reading, 1 to 5 ms apart."));
+            .advising("Use nine of ten samples, 1 to 5 ms apart."));
   }
 
   private Optional<Finding> late() {
@@ -154,10 +155,10 @@ public record InputFindings(Input input, int number, Controller controller, doub
                     key("late"),
                     Verdict.TIGHT,
                     phrase(
-                        "%s: the player sends for up to %s and looks at nothing meanwhile; a look is due each %s.",
+                        "%s: sending blocks the player for up to %s; the sample interval is %s.",
                         input.name(),
                         Quantity.text(busySeconds, "s"),
                         Quantity.text(input.everyMillis() * 1e-3, "s")))
-                .advising("Look less often, or drive less on one controller."));
+                .advising("Use a longer sample interval, or drive less from one controller."));
   }
 }

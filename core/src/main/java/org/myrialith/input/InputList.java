@@ -18,7 +18,7 @@ public record InputList(List<Input> inputs) {
           InputList.class,
           Field.rows("inputs", "Inputs", Input.DESCRIPTION, 0, MOST)
               .or(List.of())
-              .explained("what is read beside the lights, and the pins that it takes"));
+              .explained("what is read beside the LEDs, and its pins"));
 
   public InputList {
     inputs = List.copyOf(inputs);

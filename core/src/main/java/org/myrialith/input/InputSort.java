@@ -5,17 +5,17 @@ package org.myrialith.input;
  * (common practice, and data of the classes from memory).
  */
 public enum InputSort {
-  BUTTONS_UP("buttons-up", "buttons to ground, pull-ups inside"),
-  BUTTONS_DOWN("buttons-down", "buttons to plus, 10 kohm to ground each"),
-  KNOB("knob", "rotary knobs"),
-  REGISTERS("registers", "parallel-in registers, 8 bit"),
+  BUTTONS_UP("buttons-up", "buttons to ground, internal pull-ups"),
+  BUTTONS_DOWN("buttons-down", "buttons to plus, 10 kohm pull-down each"),
+  KNOB("knob", "rotary encoders"),
+  REGISTERS("registers", "parallel-in registers, 8-bit"),
   TOUCH("touch", "touch pads"),
   LIGHT("light", "light sensors, analogue"),
-  MOTION("motion", "motion sensors (PIR), high while they see"),
+  MOTION("motion", "motion sensors (PIR), high on motion"),
   GRID("grid", "sensor grid, rows and columns"),
   CLOCK_CHIP("clock-chip", "clock chip on I2C"),
   SERIAL("serial", "serial port"),
-  OTHER("other", "other, a pin each");
+  OTHER("other", "other, one pin each");
 
   /** Reading a pin. */
   private static final double PIN_SECONDS = 1e-6;

@@ -32,8 +32,8 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
           new Bar(10, 10, 0),
           Field.count("count", "Emitters", COUNT),
           Field.measure("pitchMm", "Pitch", PITCH).explained("measured along the bar"),
-          Field.measure("bendDegrees", "Bend, 0 straight", BEND)
-              .explained("the angle between its ends; positive bends both ends down"));
+          Field.measure("bendDegrees", "Bend (0 = straight)", BEND)
+              .explained("angle between its ends; positive bends both ends down"));
 
   public Bar {
     COUNT.require("count", count);

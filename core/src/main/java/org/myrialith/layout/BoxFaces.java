@@ -81,9 +81,9 @@ public record BoxFaces(
           "box",
           "box",
           new BoxFaces(40, 40, 40, 1.6, 10, List.of("1", "2", "6", "5", "3", "4")),
-          Field.measure("widthMm", "Width outside", SIDE),
-          Field.measure("heightMm", "Height outside", SIDE),
-          Field.measure("depthMm", "Depth outside", SIDE),
+          Field.measure("widthMm", "Outside width", SIDE),
+          Field.measure("heightMm", "Outside height", SIDE),
+          Field.measure("depthMm", "Outside depth", SIDE),
           Field.measure("thicknessMm", "Board thickness", THICKNESS),
           Field.measure("pitchMm", "Pitch on a face", PITCH),
           face("front", "Front"),
@@ -381,13 +381,13 @@ public record BoxFaces(
                 "inside-" + fixture.id(),
                 Verdict.HOLDS,
                 phrase(
-                    "%s leaves %s × %s × %s inside for a cell and the controller.",
+                    "%s: inner space %s × %s × %s for a cell and the controller.",
                     fixture.name(),
                     Quantity.number(room[0]),
                     Quantity.number(room[1]),
                     Quantity.text(room[2], "mm")))
             .advising(
-                "Test each face before you fold it shut. A lithium cell wants a protection circuit and must not be pinched; a coin cell must stay behind a screw where children play."));
+                "Test each face before closing the box. A lithium cell needs a protection circuit and must not be pinched; keep a coin cell behind a screw where children play."));
   }
 
   @Override

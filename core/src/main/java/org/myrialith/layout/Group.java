@@ -35,13 +35,13 @@ public record Group(String id, String name, List<Member> members) {
         Description.of(
             Member.class,
             Field.words("fixture", "Fixture", Types.Words.Rule.ANY),
-            Field.count("from", "From", INDEX).explained("first index in data order"),
-            Field.count("to", "To", INDEX).explained("last index in data order"));
+            Field.count("from", "From", INDEX).explained("first LED in data order"),
+            Field.count("to", "To", INDEX).explained("last LED in data order"));
 
     public Member {
       if (from < 0 || to < from) {
         throw new InputException(
-            "from", from + " to " + to, "a first index from 0 and a last one not before it");
+            "from", from + " to " + to, "a first LED from 0 and a last one not before it");
       }
     }
   }

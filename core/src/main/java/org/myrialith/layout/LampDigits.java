@@ -44,8 +44,8 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
           new LampDigits(
               List.of("####", "#..#", "#..#", "####", "#..#", "#..#", "####"), 2, 40, 40),
           Field.count("digits", "Digits", DIGITS),
-          Field.measure("pitchMm", "Pitch of lamps", PITCH),
-          Field.measure("gapMm", "Extra gap of digits", GAP),
+          Field.measure("pitchMm", "Lamp pitch", PITCH),
+          Field.measure("gapMm", "Extra gap between digits", GAP),
           Field.rows(
                   "mask",
                   "One digit: # for a lamp, . for none",

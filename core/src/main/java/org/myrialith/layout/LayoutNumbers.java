@@ -20,7 +20,7 @@ import org.myrialith.parts.EmitterKind;
  */
 public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
   /** What numbers about wires between fixtures are listed under. */
-  private static final String LEADS = "Leads";
+  private static final String LEADS = "Wires";
 
   static Calculation length(
       String key, String name, double mm, String formula, Calculation.Given... given) {
@@ -47,7 +47,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     plan.fixtures().forEach(f -> counts.add(given(f.name(), f.count(), "emitters")));
     return new Calculation(
         "emitters",
-        "Emitters in all",
+        "Emitters, total",
         plan.emitters().size(),
         "emitters",
         "sum of all values",
@@ -65,10 +65,10 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     }
     return new Calculation(
         "channels",
-        "Channels in all",
+        "Channels, total",
         sum,
         "channels",
-        "sum of all values; of each fixture what is switched by itself × dies of its class",
+        "sum of all values; of each fixture its separately switched emitters × dies of its class",
         counts,
         Source.ARITHMETIC);
   }
@@ -83,7 +83,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     numbers.add(
         length(
             "width",
-            "Width over the centres",
+            "Width between outer centres",
             box.widthMm(),
             "rightmost x − leftmost x",
             given("leftmost x", box.leftMm(), "mm"),
@@ -91,7 +91,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
     numbers.add(
         length(
             "height",
-            "Height over the centres",
+            "Height between outer centres",
             box.heightMm(),
             "lowest y − highest y",
             given("highest y", box.topMm(), "mm"),
@@ -100,7 +100,7 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
       numbers.add(
           length(
               "depth",
-              "Depth over the centres",
+              "Depth between outer centres",
               plan.depthMm(),
               "nearest z − farthest z",
               given("nearest z", plan.nearestMm(), "mm"),
@@ -119,10 +119,10 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
               "wire",
               "Data wire between pieces",
               layout.site().leadMm(sum),
-              "straight in all × (1 + slack)",
-              given("leads", leads.size(), ""),
-              given("straight in all", sum, "mm"),
-              given("slack", layout.site().slackPercent(), "%")));
+              "straight length × (1 + wire slack)",
+              given("wires", leads.size(), ""),
+              given("straight length", sum, "mm"),
+              given("wire slack", layout.site().slackPercent(), "%")));
     }
   }
 
@@ -135,12 +135,12 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
                     length(
                             "lead-" + plan.fixtureOf(l.to()).id(),
                             phrase(
-                                "Lead %s to %s",
+                                "Wire %s to %s",
                                 plan.fixtureOf(l.from()).name(), plan.fixtureOf(l.to()).name()),
                             layout.site().leadMm(l.straightMm()),
-                            "straight way × (1 + slack)",
-                            given("straight way", l.straightMm(), "mm"),
-                            given("slack", layout.site().slackPercent(), "%"))
+                            "straight distance × (1 + wire slack)",
+                            given("straight distance", l.straightMm(), "mm"),
+                            given("wire slack", layout.site().slackPercent(), "%"))
                         .about(LEADS)));
   }
 
@@ -165,10 +165,10 @@ public record LayoutNumbers(Layout layout, LayoutPlan plan, List<Lead> leads) {
             rolls,
             "",
             Calculation.FOUND_BY
-                + "laying the pieces into rolls, the longest first, each where it still fits; a piece longer than a roll is joined",
+                + "packing the pieces into rolls, longest first, each where it still fits; a piece longer than a roll is joined",
             List.of(
                 given("pieces", pieces.size(), ""),
-                given("length in all", used, "mm"),
+                given("total length", used, "mm"),
                 given("roll", layout.site().rollMm(), "mm")),
             Source.ARITHMETIC));
     numbers.add(

@@ -69,15 +69,15 @@ public record ModulePolygon(
           "polygon",
           new ModulePolygon(12, 5, 50, 10, 0, 1, true),
           Field.count("sides", "Sides", SIDES),
-          Field.count("pixelsPerModule", "Pixels a module", PIXELS)
-              .explained("evenly along the middle of a board, half a pitch from its ends"),
+          Field.count("pixelsPerModule", "Pixels per module", PIXELS)
+              .explained("evenly along the centre line of a board, half a pitch from its ends"),
           Field.measure("moduleLengthMm", "Module length", LENGTH),
           Field.measure("moduleWidthMm", "Module width", WIDTH),
-          Field.measure("gapMm", "Gap of inner corners", GAP)
+          Field.measure("gapMm", "Gap between inner corners", GAP)
               .explained("straight, from the inner corner of a board to that of its neighbour"),
           Field.count("controllerModule", "Controller on module", SIDES_FROM_ONE)
               .explained("where the data enters, counted clockwise from the top"),
-          Field.of("direction", "Data runs", Ring.WAY).in("clockwise"));
+          Field.of("direction", "Data direction", Ring.WAY).in("clockwise"));
 
   public ModulePolygon {
     SIDES.require("sides", sides);
@@ -203,7 +203,7 @@ public record ModulePolygon(
   @Override
   public List<Calculation> numbers(Fixture fixture) {
     Calculation.Given n = Calculation.given("sides n", sides, "");
-    Calculation.Given gap = Calculation.given("gap of inner corners", gapMm, "mm");
+    Calculation.Given gap = Calculation.given("gap between inner corners", gapMm, "mm");
     Calculation.Given width = Calculation.given("module width w", moduleWidthMm, "mm");
     return List.of(
         new Calculation(
@@ -226,7 +226,7 @@ public record ModulePolygon(
             "joint-" + fixture.id(),
             "Length of a joint of " + fixture.name(),
             jointMm(),
-            "gap of inner corners + module width w × sin(π ÷ sides n); straight between the middles of the board ends",
+            "gap between inner corners + module width w × sin(π ÷ sides n); straight between the centres of the board ends",
             gap,
             width,
             n),
@@ -234,7 +234,7 @@ public record ModulePolygon(
             "gap-along-" + fixture.id(),
             "Gap of " + fixture.name() + " along the sides",
             gapAlongMm(),
-            "gap of inner corners ÷ cos(π ÷ sides n); measured round the corner of the inner polygon",
+            "gap between inner corners ÷ cos(π ÷ sides n); measured round the corner of the inner polygon",
             gap,
             n));
   }

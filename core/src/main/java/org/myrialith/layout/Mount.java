@@ -52,13 +52,13 @@ public record Mount(
           coordinate("xMm", "At x").formerly("centreXMm", new Types.Measure(PLACE), x -> x),
           coordinate("yMm", "At y").formerly("centreYMm", new Types.Measure(PLACE), y -> y),
           coordinate("zMm", "Forward z").explained("towards the viewer"),
-          Field.measure("turnDegrees", "Turned clockwise", TURN)
+          Field.measure("turnDegrees", "Rotation", TURN)
               .or(0.0)
-              .explained("clockwise about the origin, the picture with it"),
+              .explained("clockwise about the origin, with its picture"),
           Field.flag("mirrored", "Mirrored", "no", "left and right swapped")
               .or(false)
-              .explained("about the middle of its emitters, before it is turned"),
-          Field.flag("reversed", "Data enters", "at the first end", "at the other end").or(false),
+              .explained("about the centre of its emitters, before rotation"),
+          Field.flag("reversed", "Data input", "at the first end", "at the other end").or(false),
           Field.rows(
                   "dark",
                   "Dark pixels, such as 3, 7-9",
@@ -67,15 +67,13 @@ public record Mount(
                   MOST_DARK)
               .or(List.of())
               .explained(
-                  "indices in data order that are sent but never lit; no template gives them a hole"),
+                  "positions in data order that are sent but never lit; templates give them no hole"),
           Field.words("emitter", "Emitter class", Types.Words.Rule.ANY)
               .or(USUAL_EMITTER)
-              .explained("a class that comes along, or one of emitters"));
+              .explained("a class of this gadget, or one of emitters"));
 
   private static Field<Double> coordinate(String name, String label) {
-    return Field.measure(name, label, PLACE)
-        .or(0.0)
-        .explained("where the origin of its own frame lies");
+    return Field.measure(name, label, PLACE).or(0.0).explained("position of the fixture's origin");
   }
 
   public Mount {
@@ -88,7 +86,7 @@ public record Mount(
       throw new InputException("dark", dark.size() + " entries", "at most " + MOST_DARK);
     }
     if (new HashSet<>(dark).size() != dark.size()) {
-      throw new InputException("dark", dark, "each index once");
+      throw new InputException("dark", dark, "each position once");
     }
     Objects.requireNonNull(emitter, "emitter");
   }

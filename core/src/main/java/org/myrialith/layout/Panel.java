@@ -52,10 +52,10 @@ public record Panel(
           "panel",
           new Panel(8, 8, 10, 10, Corner.TOP_LEFT, false, true, 0),
           Field.count("columns", "Columns", SIDE)
-              .explained("before the turn; 8192 emitters at most"),
+              .explained("before rotation; 8192 emitters at most"),
           Field.count("rows", "Rows", SIDE),
-          Field.measure("pitchXMm", "Pitch across", PITCH),
-          Field.measure("pitchYMm", "Pitch down", PITCH),
+          Field.measure("pitchXMm", "Horizontal pitch", PITCH),
+          Field.measure("pitchYMm", "Vertical pitch", PITCH),
           Field.of(
                   "firstCorner",
                   "First pixel",
@@ -63,7 +63,7 @@ public record Panel(
               .explained("where the data enters"),
           Field.of(
                   "run",
-                  "Data runs",
+                  "Data direction",
                   Types.Choice.ofTwo(
                       "along-rows",
                       false,
@@ -74,16 +74,16 @@ public record Panel(
               .in("alongColumns"),
           Field.of(
                   "wiring",
-                  "Next run",
+                  "Wiring",
                   Types.Choice.ofTwo(
-                      "serpentine", true, "comes back", "same-way", false, "same way again"))
+                      "serpentine", true, "serpentine", "same-way", false, "same direction"))
               .in("serpentine"),
           Field.of(
                   "quarterTurns",
-                  "Turned, picture upright",
+                  "Rotate the panel, keep the picture",
                   new Types.NumberedChoice(TURNS, List.of("0°", "90°", "180°", "270°")))
               .explained(
-                  "clockwise; the origin is the left top corner of the box round the centres after it"));
+                  "clockwise; the origin is then the top left corner of the box round the centres"));
 
   public Panel {
     SIDE.require("columns", columns);

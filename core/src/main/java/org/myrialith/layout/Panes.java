@@ -61,13 +61,13 @@ public record Panes(
           "edge-lit panes",
           new Panes(2, 10, 2, 6, 40, 60, 3, 50),
           Field.count("digits", "Digits", DIGITS),
-          Field.count("panesPerDigit", "Panes a digit", PANES),
-          Field.count("ledsPerPane", "LEDs under a pane", LEDS),
-          Field.measure("panePitchMm", "Pane to pane", PITCH),
+          Field.count("panesPerDigit", "Panes per digit", PANES),
+          Field.count("ledsPerPane", "LEDs per pane", LEDS),
+          Field.measure("panePitchMm", "Pane spacing", PITCH),
           Field.measure("sheetWidthMm", "Sheet width", SHEET),
           Field.measure("sheetHeightMm", "Sheet height", SHEET),
           Field.measure("sheetThicknessMm", "Sheet thickness", THICKNESS),
-          Field.measure("digitPitchMm", "Digit to digit", SHEET));
+          Field.measure("digitPitchMm", "Digit spacing", SHEET));
 
   public Panes {
     DIGITS.require("digits", digits);

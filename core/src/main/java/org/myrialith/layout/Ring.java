@@ -66,11 +66,11 @@ public record Ring(
             Circle.class,
             Field.count("count", "Pixels", COUNT),
             Field.measure("radiusMm", "Radius", RADIUS)
-                .explained("0 only for a single pixel in the middle"),
-            Field.measure("turnDegrees", "Turned further", TURN).or(0.0).explained("clockwise"),
+                .explained("0 only for a single pixel at the centre"),
+            Field.measure("turnDegrees", "Extra rotation", TURN).or(0.0).explained("clockwise"),
             Field.flag("back", "Back", "", "back")
                 .or(false)
-                .explained("its data runs against the way of the ring"));
+                .explained("data runs against the direction of the ring"));
 
     public Circle {
       COUNT.require("count", count);
@@ -80,7 +80,7 @@ public record Ring(
         throw new InputException(
             "radiusMm",
             "0",
-            "more than 0 mm for " + count + " emitters; 0 only for a single one in the middle");
+            "more than 0 mm for " + count + " emitters; 0 only for a single one at the centre");
       }
     }
 
@@ -100,14 +100,14 @@ public record Ring(
           "ring",
           "ring",
           new Ring(List.of(new Circle(24, 30)), 0, 360, true),
-          Field.measure("startDegrees", "First pixel, from up", START)
+          Field.measure("startDegrees", "Angle of the first pixel", START)
               .explained("of each circle's first pixel, from straight up and clockwise"),
-          Field.measure("sweepDegrees", "Sweep, 360 all round", SWEEP)
-              .explained("a whole ring spaces its pixels evenly, an arc has one at each end"),
-          Field.of("direction", "Data runs", WAY).in("clockwise"),
+          Field.measure("sweepDegrees", "Arc (360 = full ring)", SWEEP)
+              .explained("a full ring spaces its pixels evenly, an arc has one at each end"),
+          Field.of("direction", "Data direction", WAY).in("clockwise"),
           Field.rows("circles", "Circles", Circle.DESCRIPTION, 1, MOST_CIRCLES)
               .explained(
-                  "in the order the data runs; the picture has a row for each and as many columns as the"
+                  "in data order; the picture has one row per circle and as many columns as the"
                       + " fullest has pixels; an emitter shows the column nearest to its angle"));
 
   private record At(Circle circle, int row, int index) {}

@@ -148,16 +148,16 @@ public record SegmentDigits(
           Field.measure("heightMm", "Digit height", SIDE),
           Field.measure("widthMm", "Digit width", SIDE),
           Field.measure("slantDegrees", "Slant", SLANT),
-          Field.measure("gapMm", "Gap of segments", GAP).explained("at the ends of a segment"),
-          Field.measure("digitPitchMm", "Digit to digit", PITCH),
-          Field.measure("moduleGapMm", "Extra gap of modules", MODULE_GAP),
-          Field.count("ledsPerSegment", "LEDs a segment", LEDS),
+          Field.measure("gapMm", "Gap between segments", GAP).explained("at the ends of a segment"),
+          Field.measure("digitPitchMm", "Digit spacing", PITCH),
+          Field.measure("moduleGapMm", "Extra gap between modules", MODULE_GAP),
+          Field.count("ledsPerSegment", "LEDs per segment", LEDS),
           Field.of(
                   "together",
-                  "Wired in",
+                  "LED wiring",
                   Types.Choice.ofTwo("series", true, "series", "parallel", false, "parallel"))
               .in("series"),
-          Field.flag("decimalPoint", "Decimal points", "none", "one a digit"),
+          Field.flag("decimalPoint", "Decimal points", "none", "one per digit"),
           Field.rows(
                   "colonsAfter",
                   "Colons after digits",
@@ -165,14 +165,14 @@ public record SegmentDigits(
                   0,
                   MOST_COLONS)
               .or(List.of())
-              .explained("numbers of digits that a colon follows"),
+              .explained("numbers of digits followed by a colon"),
           Field.rows("modules", "Modules", Module.DESCRIPTION, 1, MOST_MODULES),
           Field.rows("indicators", "Indicators", Indicator.DESCRIPTION, 0, MOST_INDICATORS)
               .or(List.of()),
           Field.rows("custom", "Own segments", Segment.DESCRIPTION, 0, MOST_SEGMENTS)
               .or(List.of())
               .when("style", "custom")
-              .explained("lines of an own digit; one of no length is a point"));
+              .explained("lines of a custom digit; one without length is a point"));
 
   public SegmentDigits {
     Objects.requireNonNull(style, "style");

@@ -39,7 +39,7 @@ public enum SegmentStyle {
 
   /** Returns its name for makers. */
   public String words() {
-    return this == CUSTOM ? "drawn by myself" : segments.size() + " segments";
+    return this == CUSTOM ? "drawn by yourself" : segments.size() + " segments";
   }
 
   private static List<Segment> parse(String lines) {

@@ -37,14 +37,16 @@ public record Site(
   public static final Description<Site> DESCRIPTION =
       Description.of(
           Site.class,
-          Field.measure("viewingMm", "Looked at from", VIEWING).or(0.0).explained("0: not said"),
+          Field.measure("viewingMm", "Viewing distance", VIEWING)
+              .or(0.0)
+              .explained("0 = not given"),
           Field.measure("diffuserMm", "Diffuser", DIFFUSER)
               .or(0.0)
-              .explained("from the emitters; 0: none"),
-          Field.count("slackPercent", "More wire", SLACK)
+              .explained("distance from the emitters; 0 = none"),
+          Field.count("slackPercent", "Wire slack", SLACK)
               .or(USUAL.slackPercent)
-              .explained("than the straight way"),
-          Field.measure("rollMm", "Roll of strip", ROLL).or(USUAL.rollMm),
+              .explained("added to the straight distance"),
+          Field.measure("rollMm", "Strip roll length", ROLL).or(USUAL.rollMm),
           Field.of("enclosure", "Enclosure", EnclosureKinds.ALL).or(new Enclosure.Unbounded()));
 
   /** Returns how long a lead is cut for a straight way (mm). */

@@ -61,15 +61,15 @@ public record Spiral(
           "spiral",
           new Spiral(60, 16.7, 20, 12, 0, true, false),
           Field.count("count", "Pixels", COUNT),
-          Field.measure("spacingAlongMm", "Between pixels, along it", SPACING)
+          Field.measure("spacingAlongMm", "Pixel pitch along it", SPACING)
               .explained("length of strip or wire from one pixel to the next"),
           Field.measure("innerMm", "Inner radius", INNER).explained("of the innermost pixel"),
-          Field.measure("windingMm", "Between windings", WINDING),
-          Field.measure("startDegrees", "Inner pixel, from up", Ring.START)
+          Field.measure("windingMm", "Winding spacing", WINDING),
+          Field.measure("startDegrees", "Angle of the inner pixel", Ring.START)
               .or(0.0)
               .explained("of the innermost pixel, from straight up and clockwise"),
-          Field.of("opens", "Opens", Ring.WAY).or(true).in("clockwise"),
-          Field.of("dataEnters", "Data enters it", ENTRY).or(false).in("inwards"));
+          Field.of("opens", "Direction", Ring.WAY).or(true).in("clockwise"),
+          Field.of("dataEnters", "Data input", ENTRY).or(false).in("inwards"));
 
   public Spiral {
     COUNT.require("count", count);
@@ -159,18 +159,18 @@ public record Spiral(
             "wound-" + fixture.id(),
             "Length of " + fixture.name(),
             (count - 1) * spacingAlongMm,
-            "(pixels − 1) × distance along the curve",
+            "(pixels − 1) × pixel pitch along the curve",
             Calculation.given("pixels", count, "pixels"),
-            Calculation.given("distance along the curve", spacingAlongMm, "mm")),
+            Calculation.given("pixel pitch along the curve", spacingAlongMm, "mm")),
         LayoutNumbers.length(
             "outer-" + fixture.id(),
             "Outer radius of " + fixture.name(),
             outerMm(),
             Calculation.FOUND_BY
-                + "solving ∫ √(r² + b²) dφ from the inner radius = length along the curve for the radius r; b = between windings ÷ 2π",
+                + "solving ∫ √(r² + b²) dφ from the inner radius = length along the curve for the radius r; b = winding spacing ÷ 2π",
             length,
             Calculation.given("inner radius", innerMm, "mm"),
-            Calculation.given("between windings", windingMm, "mm")));
+            Calculation.given("winding spacing", windingMm, "mm")));
   }
 
   @Override

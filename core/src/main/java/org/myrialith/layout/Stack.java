@@ -47,8 +47,8 @@ public record Stack(
           Field.count("rows", "Rows", SIDE),
           Field.count("layers", "Layers", SIDE),
           Field.measure("pitchMm", "Pitch", GAP).explained("between neighbours of a layer"),
-          Field.measure("layerGapMm", "Layer to layer", GAP),
-          Field.measure("firstGapMm", "Under layer 1", GAP));
+          Field.measure("layerGapMm", "Layer spacing", GAP),
+          Field.measure("firstGapMm", "Gap under layer 1", GAP));
 
   public Stack {
     SIDE.require("columns", columns);
@@ -119,10 +119,10 @@ public record Stack(
             "stack-" + fixture.id(),
             "Height of " + fixture.name(),
             heightMm(),
-            "first gap + (layers − 1) × layer gap",
+            "first gap + (layers − 1) × layer spacing",
             Calculation.given("first gap", firstGapMm, "mm"),
             Calculation.given("layers", layers, ""),
-            Calculation.given("layer gap", layerGapMm, "mm")));
+            Calculation.given("layer spacing", layerGapMm, "mm")));
   }
 
   @Override
@@ -138,7 +138,7 @@ public record Stack(
                 phrase(
                     "%s of the emitters of %s can't be reached once it is built.",
                     Quantity.number(enclosed()), fixture.name()))
-            .advising("Test every emitter, then every layer, before the next goes on.")
+            .advising("Test every emitter, then every layer, before you add the next.")
             .restingOn(
                 new Calculation(
                     "enclosed-count-" + fixture.id(),

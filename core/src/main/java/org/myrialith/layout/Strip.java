@@ -66,10 +66,10 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
         Description.of(
             Piece.class,
             Field.count("pixels", "Pixels", COUNT).explained("a multiple of cutEvery"),
-            Field.measure("gapMm", "Gap before", GAP).or(0.0),
-            Field.flag("turned", "Turned", "", "turned")
+            Field.measure("gapMm", "Gap before it", GAP).or(0.0),
+            Field.flag("turned", "Reversed", "", "turned")
                 .or(false)
-                .explained("the data enters at the end farther along the path"));
+                .explained("data enters at the end farther along the path"));
 
     public Piece {
       COUNT.require("pixels", pixels);
@@ -84,14 +84,14 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
           "strip",
           new Strip(30, 60, List.of(new Point(0, 0), new Point(500, 0))),
           Field.measure("pixelsPerMetre", "Pixels per metre", DENSITY),
-          Field.count("cutEvery", "Cut every … pixels", CUT_EVERY).or(1),
+          Field.count("cutEvery", "Cut marks every … pixels", CUT_EVERY).or(1),
           Field.rows("pieces", "Pieces", Piece.DESCRIPTION, 1, MOST_PIECES)
               .formerly("count", new Types.Count(Piece.COUNT), n -> List.of(new Piece(n, 0, false)))
               .explained(
-                  "along the path; the first pixel sits half a pitch from the start of its piece"),
+                  "along the path; the first pixel is half a pitch from the start of its piece"),
           Field.rows("path", "Path", Point.DESCRIPTION, 2, MOST_POINTS)
               .explained(
-                  "corners, neighbours apart; past the last one the strip goes on straight"));
+                  "corners, at different points; after the last one the strip continues straight"));
 
   public Strip {
     pieces = List.copyOf(pieces);
@@ -117,7 +117,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
         throw new InputException(
             "pieces[" + i + "].pixels",
             pieces.get(i).pixels(),
-            "a multiple of " + cutEvery + ": the strip is cut only at its marks");
+            "a multiple of " + cutEvery + ": the strip can only be cut at its marks");
       }
     }
     int total = pieces.stream().mapToInt(Piece::pixels).sum();
@@ -136,7 +136,9 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
       Fixture.PLACE.require("path[" + i + "].yMm", path.get(i).yMm());
       if (i > 0 && !(path.get(i).distanceTo(path.get(i - 1)) > 0)) {
         throw new InputException(
-            "path[" + i + "]", "the point before again", "a point apart from the one before");
+            "path[" + i + "]",
+            "the previous point again",
+            "a point different from the previous one");
       }
     }
   }
@@ -235,9 +237,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
       numbers.add(
           LayoutNumbers.length(
               phrase("piece-%s-%d", fixture.id(), i),
-              phrase(
-                  "Piece %d of %s%s",
-                  i + 1, fixture.name(), piece.turned() ? ", turned round" : ""),
+              phrase("Piece %d of %s%s", i + 1, fixture.name(), piece.turned() ? ", reversed" : ""),
               cutMm(piece),
               "pixels ÷ pixels per metre",
               Calculation.given("pixels", piece.pixels(), ""),
@@ -268,7 +268,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                 "strip-over-" + fixture.id(),
                 Verdict.TIGHT,
                 phrase(
-                    "%s is %s longer than its path and goes on straight past the end.",
+                    "%s is %s longer than its path and continues straight past its end.",
                     fixture.name(), Quantity.text(reachMm() - pathMm(), "mm")))
             .advising("Lengthen the path, or use fewer pixels.")
             .restingOn(
@@ -277,12 +277,12 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
                     "path-" + fixture.id(),
                     "Length of the path of " + fixture.name(),
                     pathMm(),
-                    Calculation.FOUND_BY + "adding the legs of the path")));
+                    Calculation.FOUND_BY + "adding the straight sections of the path")));
   }
 
   @Override
   public String stretch(Placement first, int number) {
-    return "piece " + (number + 1) + (pieces.get(number).turned() ? ", turned round" : "");
+    return "piece " + (number + 1) + (pieces.get(number).turned() ? ", reversed" : "");
   }
 
   @Override

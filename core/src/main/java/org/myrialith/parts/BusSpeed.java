@@ -27,7 +27,7 @@ public enum BusSpeed {
             "Bus speed",
             Types.Choice.of(BusSpeed.values(), BusSpeed::key, BusSpeed::title))
         .or(USUAL)
-        .explained("at most; slower for long wires, faster where all chips take it");
+        .explained("maximum; slower for long wires, faster where all chips allow it");
   }
 
   /** Returns the name used in the gadget format. */

@@ -5,8 +5,8 @@ import java.util.Locale;
 /** What an 8-bit controller is clocked by: the slower, the less it draws and the less it needs. */
 public enum ClockRate {
   USUAL("its usual clock", 0),
-  MHZ_8("8 MHz, its own oscillator", 8_000_000),
-  MHZ_1("1 MHz, its own oscillator divided by 8", 1_000_000);
+  MHZ_8("8 MHz, internal oscillator", 8_000_000),
+  MHZ_1("1 MHz, internal oscillator divided by 8", 1_000_000);
 
   private final String title;
   private final int hertz;

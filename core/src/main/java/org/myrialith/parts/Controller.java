@@ -68,7 +68,7 @@ public record Controller(
                   "D1", "D2", "D3", "D4", "D5", "D6", "D7"),
               uses("B6 the crystal; B7 the crystal; C6 reset"),
               uses(
-                  "D0 serial in; D1 serial out; B3 SPI data out; B4 SPI data in; B5 SPI clock, board lamp; C0 analogue; C1 analogue; C2 analogue; C3 analogue; C4 I2C data, analogue; C5 I2C clock, analogue"),
+                  "D0 serial in; D1 serial out; B3 SPI data out; B4 SPI data in; B5 SPI clock, board LED; C0 analogue; C1 analogue; C2 analogue; C3 analogue; C4 I2C data, analogue; C5 I2C clock, analogue"),
               List.of("D3", "B3"),
               uses("D6 0A; D5 0B; B3 2A; D3 2B")),
           new PortGroups(
@@ -106,7 +106,7 @@ public record Controller(
               ports("A7", "B7", "C7", "D7", "E7", "F7", "G5"),
               Map.of(),
               uses(
-                  "E0 serial in; E1 serial out; B1 SPI clock; B2 SPI data out; B3 SPI data in; B7 board lamp; D0 I2C clock; D1 I2C data; F0 analogue; F1 analogue; F2 analogue; F3 analogue; F4 analogue; F5 analogue; F6 analogue; F7 analogue"),
+                  "E0 serial in; E1 serial out; B1 SPI clock; B2 SPI data out; B3 SPI data in; B7 board LED; D0 I2C clock; D1 I2C data; F0 analogue; F1 analogue; F2 analogue; F3 analogue; F4 analogue; F5 analogue; F6 analogue; F7 analogue"),
               List.of("B4"),
               uses("B7 0A; G5 0B; B4 2A; E3 3A; E4 3B; E5 3C")));
 
@@ -141,7 +141,7 @@ public record Controller(
           Timekeeping.CRYSTAL,
           new Ports(
               numbered(0, 22),
-              uses("P23 the board's supply; P24 the board's supply; P25 the board's lamp"),
+              uses("P23 the board's supply; P24 the board's supply; P25 the board's LED"),
               uses("P0 serial out; P1 serial in; P18 SPI clock; P19 SPI data out"),
               List.of(),
               Map.of()));
@@ -164,7 +164,7 @@ public record Controller(
                   "P4", "P5", "P13", "P14", "P16", "P17", "P18", "P19", "P21", "P22", "P23", "P25",
                   "P26", "P27", "P32", "P33"),
               uses(
-                  "P0 starting up; P1 the serial port; P2 starting up; P3 the serial port; P12 starting up; P15 starting up"),
+                  "P0 boot mode; P1 the serial port; P2 boot mode; P3 the serial port; P12 boot mode; P15 boot mode"),
               uses(
                   "P16 serial in; P17 serial out; P21 I2C data; P22 I2C clock; P18 SPI clock; P23 SPI data out; P32 analogue; P33 analogue"),
               List.of(),
@@ -235,7 +235,7 @@ public record Controller(
       Map<String, String> gone = new HashMap<>(taken);
       usable.stream()
           .filter(pin -> !some.contains(pin))
-          .forEach(pin -> gone.put(pin, "what else the board has it for"));
+          .forEach(pin -> gone.put(pin, "what else the board uses it for"));
       return new Ports(
           usable.stream().filter(some::contains).toList(),
           gone,
@@ -474,6 +474,6 @@ public record Controller(
     return Optional.of(
         taken == null
             ? phrase("this class has no pin %s", pin)
-            : phrase("pin %s belongs to %s", pin, taken));
+            : phrase("pin %s is reserved for %s", pin, taken));
   }
 }

@@ -61,18 +61,18 @@ public record Converter(
           Field.named("name", "Name"),
           Field.of(
               "sort",
-              "What it is",
+              "Type",
               Types.Choice.of(ConverterSort.values(), ConverterSort::key, ConverterSort::title)),
-          Field.named("from", "Fed from"),
-          Field.measure("volts", "Gives", VOLTS),
-          Field.measure("amps", "at most", AMPS),
-          Field.measure("percent", "Comes out", PERCENT).or(88.0),
-          Field.measure("fullPercent", "at the most", FULL_PERCENT)
+          Field.named("from", "Supplied from"),
+          Field.measure("volts", "Output voltage", VOLTS),
+          Field.measure("amps", "maximum output current", AMPS),
+          Field.measure("percent", "Efficiency, typical", PERCENT).or(88.0),
+          Field.measure("fullPercent", "Efficiency at full load", FULL_PERCENT)
               .or(0.0)
-              .explained("0 for as much"),
-          Field.measure("dropVolts", "Drop-out", DROP).or(0.0),
-          Field.measure("idleMilliamps", "Own draw", IDLE).or(0.0),
-          Field.measure("kelvinPerWatt", "Warmer by", KELVIN).or(0.0));
+              .explained("0 = as typical"),
+          Field.measure("dropVolts", "Dropout voltage", DROP).or(0.0),
+          Field.measure("idleMilliamps", "Quiescent current", IDLE).or(0.0),
+          Field.measure("kelvinPerWatt", "Thermal resistance", KELVIN).or(0.0));
 
   public Converter {
     name = TextRules.name("name", name);

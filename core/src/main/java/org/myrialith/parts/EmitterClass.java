@@ -66,9 +66,9 @@ public record EmitterClass(
         Description.of(
             Die.class,
             Field.named("colour", "Colour"),
-            Field.measure("forwardVolts", "Forward volts", VOLTS),
-            Field.measure("ratedMilliamps", "Rated mA", CURRENT),
-            Field.measure("pulseMilliamps", "Pulse mA", CURRENT)
+            Field.measure("forwardVolts", "Forward voltage", VOLTS),
+            Field.measure("ratedMilliamps", "Rated current", CURRENT),
+            Field.measure("pulseMilliamps", "Peak pulsed current", CURRENT)
                 .explained("no less than the rated current"),
             Field.measure("millicandela", "mcd", INTENSITY)
                 .explained("on the axis, at rated current"));
@@ -94,7 +94,7 @@ public record EmitterClass(
           Field.named("name", "Name"),
           Field.of(
               "kind",
-              "What it is",
+              "Type",
               Types.Choice.of(EmitterKind.values(), EmitterKind::key, EmitterKind::title)),
           Field.rows("dies", "Dies", Die.DESCRIPTION, 1, MOST_DIES)
               .explained("one for each channel of its kind"),

@@ -54,7 +54,7 @@ public record OwnController(
           Field.count("ramBytes", "RAM", RAM).or(0),
           Field.count("flashBytes", "Flash", FLASH).or(0),
           Field.measure("planMilliamps", "A pin", CURRENT).or(0.0),
-          Field.measure("mostMilliamps", "at most", CURRENT).or(0.0),
+          Field.measure("mostMilliamps", "maximum output current", CURRENT).or(0.0),
           Field.measure("chipMilliamps", "all pins", CURRENT).or(0.0));
 
   public OwnController {

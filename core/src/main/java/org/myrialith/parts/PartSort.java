@@ -5,9 +5,9 @@ public enum PartSort {
   RESISTOR("resistor", "resistor", 2),
   REGISTER("register", "8-bit shift register", 16),
   POWER_REGISTER("power-register", "8-bit shift register, power outputs", 20),
-  SINK("sink", "16-channel sink", 24),
-  GREY_SINK("grey-sink", "16-channel sink, grey scale", 28),
-  GREY_SINK_24("grey-sink-24", "24-channel sink, grey scale", 32),
+  SINK("sink", "16-channel constant-current LED driver", 24),
+  GREY_SINK("grey-sink", "16-channel constant-current LED driver, PWM", 28),
+  GREY_SINK_24("grey-sink-24", "24-channel constant-current LED driver, PWM", 32),
   EXPANDER_8("expander-8", "8-bit port expander", 16),
   EXPANDER_16("expander-16", "16-bit port expander", 28),
   PWM_16("pwm-16", "16-channel PWM chip", 28),
@@ -17,7 +17,7 @@ public enum PartSort {
   TRANSISTOR("transistor", "small bipolar transistor", 3),
   DARLINGTON_ARRAY("darlington-array", "Darlington array of seven", 16),
   MOSFET("mosfet", "MOSFET", 3),
-  BUFFER("buffer", "HCT buffer, four lines", 14),
+  BUFFER("buffer", "HCT buffer, four channels", 14),
   CAPACITOR("capacitor", "100 nF capacitor", 2);
 
   private final String key;

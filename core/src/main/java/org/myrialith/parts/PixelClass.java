@@ -41,17 +41,17 @@ public record PixelClass(
   public static final Description<PixelClass> DESCRIPTION =
       Description.of(
           PixelClass.class,
-          Field.measure("channelMilliamps", "A channel, full on", CHANNEL),
-          Field.measure("idleMilliamps", "A pixel, dark", IDLE),
+          Field.measure("channelMilliamps", "Current per channel at full level", CHANNEL),
+          Field.measure("idleMilliamps", "Idle current per pixel", IDLE),
           own("redMilliamps", "Red"),
           own("greenMilliamps", "Green"),
           own("blueMilliamps", "Blue"),
           own("whiteMilliamps", "White"));
 
   private static Field<Double> own(String name, String colour) {
-    return Field.measure(name, colour + ", full on", COLOUR)
+    return Field.measure(name, colour + " at full level", COLOUR)
         .or(0.0)
-        .explained("where it is another than that of a channel; 0 for none of its own");
+        .explained("where it differs from that of a channel; 0 = as a channel");
   }
 
   public PixelClass {

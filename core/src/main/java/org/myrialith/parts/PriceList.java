@@ -39,7 +39,7 @@ public record PriceList(String currency, List<Price> prices) {
             Field.of(
                 "part", "Part", Types.Choice.of(PartSort.values(), PartSort::key, PartSort::title)),
             Field.count("from", "From", FROM),
-            Field.measure("each", "Each", EACH));
+            Field.measure("each", "Price each", EACH));
 
     public Price {
       FROM.require("from", from);
@@ -87,7 +87,7 @@ public record PriceList(String currency, List<Price> prices) {
           Field.named("currency", "Currency").or("units"),
           Field.rows("prices", "Prices", Price.DESCRIPTION, 0, MOST_LINES)
               .or(USUAL.prices())
-              .explained("of one part, the line for the greatest number that is reached counts"));
+              .explained("price of one part; the line with the largest quantity reached counts"));
 
   public PriceList {
     currency = TextRules.name("currency", currency);

@@ -13,13 +13,13 @@ public enum RegisterClass {
   /** Open drains that sink only, and carry far more. */
   POWER(
       "power",
-      "8-bit shift register with power outputs, open drain",
+      "8-bit power shift register, open drain",
       8,
       new OutputStage(5, Double.POSITIVE_INFINITY, 150, 250, 500, 45)),
   /** One setting resistor a chip, none a channel. */
   SINK(
       "sink",
-      "16-channel sink of constant current",
+      "16-channel constant-current LED driver",
       16,
       1,
       GreyClock.NONE,
@@ -27,7 +27,7 @@ public enum RegisterClass {
   /** Counts the grey-scale clock itself, and starts anew with each blank. */
   GREY_12(
       "grey-12",
-      "16-channel sink, 12-bit grey scale",
+      "16-channel constant-current LED driver, 12-bit PWM",
       16,
       12,
       GreyClock.BLANKED,
@@ -35,7 +35,7 @@ public enum RegisterClass {
   /** Grey scale from an oscillator of its own, some 4 MHz. */
   GREY_24(
       "grey-24",
-      "24-channel sink, 12-bit grey scale, own oscillator",
+      "24-channel constant-current LED driver, 12-bit PWM, internal oscillator",
       24,
       12,
       GreyClock.OWN,
@@ -43,7 +43,7 @@ public enum RegisterClass {
   /** Counts a grey-scale clock over and over by itself. */
   GREY_16(
       "grey-16",
-      "16-channel sink, 16-bit grey scale",
+      "16-channel constant-current LED driver, 16-bit PWM",
       16,
       16,
       GreyClock.RUNS,

@@ -71,7 +71,7 @@ public record Supply(
   public static final Description<Supply> DESCRIPTION =
       Description.of(
           Supply.class,
-          Field.named("name", "What feeds it?"),
+          Field.named("name", "Power source"),
           Field.measure("volts", "Voltage", VOLTS),
           Field.measure("amps", "Rated current", AMPS),
           Field.of(
@@ -79,9 +79,9 @@ public record Supply(
                   "Kind",
                   Types.Choice.of(SupplyKind.values(), SupplyKind::key, SupplyKind::title))
               .or(SupplyKind.PLAIN),
-          Field.measure("milliampHours", "Holds", CAPACITY)
+          Field.measure("milliampHours", "Battery capacity", CAPACITY)
               .or(0.0)
-              .explained("of cells; 0 for what their class holds"));
+              .explained("of cells; 0 = typical for its type"));
 
   public Supply {
     name = TextRules.name("name", name);

@@ -31,10 +31,10 @@ public enum SupplyKind {
           new double[][] {{0.025, 1200}, {0.1, 1000}, {0.25, 750}, {0.5, 500}},
           Cell.ALKALINE_CURVE)),
   NIMH_AA(
-      "AA cells, rechargeable",
+      "AA cells, NiMH",
       new Cell(1.2, 0.03, 20, 4, new double[][] {{0.2, 2000}, {2, 1800}}, Cell.NIMH_CURVE)),
   NIMH_AAA(
-      "AAA cells, rechargeable",
+      "AAA cells, NiMH",
       new Cell(1.2, 0.05, 20, 2, new double[][] {{0.1, 800}, {1, 700}}, Cell.NIMH_CURVE)),
   BLOCK_9V(
       "9 V block, alkaline",

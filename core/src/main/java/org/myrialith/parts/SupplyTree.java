@@ -51,9 +51,9 @@ public record SupplyTree(
     public static final Description<Draw> DESCRIPTION =
         Description.of(
             Draw.class,
-            Field.named("name", "What"),
-            Field.named("on", "Hangs on"),
-            Field.measure("milliamps", "Draws", MILLIAMPS).or(0.0));
+            Field.named("name", "Load"),
+            Field.named("on", "Supplied from"),
+            Field.measure("milliamps", "Current", MILLIAMPS).or(0.0));
 
     public Draw {
       name = TextRules.name("name", name);
@@ -69,10 +69,10 @@ public record SupplyTree(
           Field.rows("sources", "More supplies", Supply.DESCRIPTION, 0, MOST).or(List.of()),
           Field.rows("converters", "Converters", Converter.DESCRIPTION, 0, MOST)
               .or(List.of())
-              .explained("between the supply and what hangs behind it"),
-          Field.named("lights", "Lights hang on").or(SUPPLY),
-          Field.named("controller", "The controller hangs on").or(SUPPLY),
-          Field.rows("own", "What else draws", Draw.DESCRIPTION, 0, MOST).or(List.of()));
+              .explained("between the supply and its loads"),
+          Field.named("lights", "Lights supplied from").or(SUPPLY),
+          Field.named("controller", "Controller supplied from").or(SUPPLY),
+          Field.rows("own", "Other loads", Draw.DESCRIPTION, 0, MOST).or(List.of()));
 
   public SupplyTree {
     sources = List.copyOf(sources);
@@ -105,7 +105,7 @@ public record SupplyTree(
 
   private static void once(Set<String> names, String field, String name) {
     if (!names.add(name)) {
-      throw new InputException(field, name, "a name that nothing else in the tree has");
+      throw new InputException(field, name, "a name that is not used in the tree yet");
     }
   }
 
@@ -125,7 +125,7 @@ public record SupplyTree(
         throw new InputException(
             "converters[" + at + "].from",
             converters.get(at).from(),
-            "what is not fed by it: a supply at the end of the way");
+            "a node that is not supplied by it: each path must start at a supply");
       }
       String from = now.get().from();
       now = converters.stream().filter(c -> c.name().equals(from)).findFirst();

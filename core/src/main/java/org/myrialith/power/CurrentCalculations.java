@@ -34,7 +34,7 @@ record CurrentCalculations(PowerPlan plan) {
   Calculation mean() {
     return new Calculation(
         "mean",
-        "Mean over the show",
+        "Mean current of the show",
         plan.meanAmps(),
         "A",
         Calculation.FOUND_BY
@@ -70,7 +70,7 @@ record CurrentCalculations(PowerPlan plan) {
         ampsMostOfTheTime(),
         "A",
         Calculation.FOUND_BY
-            + "putting the currents of the moments in order of size, by how long they are held",
+            + "sorting the currents of the moments by size, each for as long as it lasts",
         List.of(given("moments", show().count(), ""), given("peak", plan.peakAmps(), "A")),
         Source.ARITHMETIC);
   }
@@ -79,12 +79,12 @@ record CurrentCalculations(PowerPlan plan) {
     double seconds = show().lengthMillis() / 1000.0;
     return new Calculation(
         "energy",
-        "Energy of the show, once through",
+        "Energy of one run of the show",
         volts * plan.meanAmps() * seconds / JOULES_A_WATT_HOUR * 1000,
         "mWh",
-        "volts × mean current × length ÷ 3600 s/h",
+        "voltage × mean current × length ÷ 3600 s/h",
         List.of(
-            given("volts", volts, "V"),
+            given("voltage", volts, "V"),
             given("mean current", plan.meanAmps(), "A"),
             given("length", seconds, "s")),
         Source.ARITHMETIC);

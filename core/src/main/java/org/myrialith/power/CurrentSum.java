@@ -27,8 +27,8 @@ record CurrentSum(Load load) {
     double shared = peak.sharedAmps();
     CurrentTerm less =
         new CurrentTerm(
-            " − less by shared row switches",
-            List.of(given("less by shared row switches", shared, "A")));
+            " − saved by shared row switches",
+            List.of(given("saved by shared row switches", shared, "A")));
     return working(
         key,
         name,

@@ -37,17 +37,17 @@ public record DailyUse(
   public static final Description<DailyUse> DESCRIPTION =
       Description.of(
           DailyUse.class,
-          Field.measure("showHours", "Show, of a day", HOURS).or(24.0),
+          Field.measure("showHours", "Show per day", HOURS).or(24.0),
           Field.measure("darkHours", "Awake and dark", HOURS).or(0.0),
           Field.measure("sleepMilliamps", "Controller asleep", SLEEP).or(0.1),
-          Field.measure("wantedHours", "To last for, of the show", WANTED)
+          Field.measure("wantedHours", "Wanted battery life of the show", WANTED)
               .or(0.0)
-              .explained("0 for none in mind"),
+              .explained("0 = none"),
           Field.flag(
                   "ownSleep",
                   "Rest of the day",
                   "awake and dark: the exported firmware does not sleep",
-                  "asleep, by firmware of your own")
+                  "asleep, with your own firmware")
               .or(false));
 
   public DailyUse {
@@ -56,7 +56,7 @@ public record DailyUse(
     SLEEP.require("sleepMilliamps", sleepMilliamps);
     WANTED.require("wantedHours", wantedHours);
     if (showHours + darkHours > 24) {
-      throw new InputException("darkHours", darkHours, "no more than what the show leaves of 24 h");
+      throw new InputException("darkHours", darkHours, "no more than the show leaves of 24 h");
     }
   }
 

@@ -44,10 +44,10 @@ public record Load(Wiring wiring, double controllerMilliamps) {
     List<CircuitPlan> driving = plans().stream().filter(p -> p.emitters() > 0).toList();
     boolean allWhite = driving.stream().allMatch(p -> p.dims() && !p.whiteTakesOver());
     return allWhite
-        ? "All white"
+        ? "Full white"
         : driving.stream().noneMatch(CircuitPlan::dims)
             ? "Everything lit"
-            : "Everything at its most";
+            : "Everything at full level";
   }
 
   /** Returns the current of a dark gadget (A). */

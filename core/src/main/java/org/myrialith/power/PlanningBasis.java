@@ -2,7 +2,7 @@ package org.myrialith.power;
 
 /** What the supply is planned for. */
 public enum PlanningBasis {
-  WORST_CASE("worst-case", "Plan for the worst case: everything white"),
+  WORST_CASE("worst-case", "Plan for the worst case: full white"),
   THESE_FRAMES("these-frames", "Plan for these frames: the firmware limits the rest");
 
   private final String key;

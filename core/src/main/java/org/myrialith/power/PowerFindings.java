@@ -34,9 +34,9 @@ record PowerFindings(PowerPlan plan) {
                   "no-supply",
                   Verdict.OPEN,
                   phrase(
-                      "%s draws %s. No supply is named yet.",
+                      "%s: peak current %s. No power source named yet.",
                       plan.load().most(), Quantity.text(plan.worstAmps(), "A")))
-              .advising("Name the supply.")
+              .advising("Name a power source.")
               .restingOn(plan.worst())
               .mendedBy(supplyRemedies(plan.worstAmps())));
     }
@@ -53,11 +53,11 @@ record PowerFindings(PowerPlan plan) {
 
   private Finding framesFinding() {
     Verdict verdict = plan.judge(plan.peakAmps());
-    StringBuilder says = new StringBuilder(atPeak("Draws %s", plan.course().peakSent()));
+    StringBuilder says = new StringBuilder(atPeak("Peak current %s", plan.course().peakSent()));
     if (plan.course().overBudget() > 0) {
       says.append(
           phrase(
-              " %s of %s moments are over the budget.",
+              " %s of %s moments exceed the budget.",
               Quantity.number(plan.course().overBudget()), Quantity.number(plan.show().count())));
     }
     Finding finding =
@@ -77,9 +77,9 @@ record PowerFindings(PowerPlan plan) {
   private Finding limited() {
     Verdict sent = plan.judge(plan.peakAmps());
     String says =
-        atPeak("Asks for %s", plan.course().peakAsked())
+        atPeak("Peak current %s requested", plan.course().peakAsked())
             + phrase(
-                " The limiter in the firmware dims %s of %s moments; %s is sent at most.",
+                " The limiter in the firmware dims %s of %s moments, to at most %s.",
                 Quantity.number(plan.course().overBudget()),
                 Quantity.number(plan.show().count()),
                 Quantity.text(plan.peakAmps(), "A"))
@@ -99,22 +99,18 @@ record PowerFindings(PowerPlan plan) {
     return lightness.isEmpty()
         ? ""
         : phrase(
-            " What is dimmed most is seen at a lightness of %s of 100.",
+            " The most dimmed one looks %s of 100 as bright.",
             Quantity.number(lightness.getAsDouble()));
   }
 
   private String atPeak(String draws, CurrentProfile.Peak peak) {
     String what = phrase(draws, Quantity.text(peak.amps(), "A"));
     if (peak.frames().isEmpty()) {
-      return phrase("%s at most, all clips at their brightest at once. %s", what, gives());
+      return phrase("%s at most, with all clips at their highest at once. %s", what, gives());
     }
     return phrase(
-        "%s at moment %d, %s into the show: %s. %s",
-        what,
-        peak.index() + 1,
-        Quantity.text(peak.startMillis() / 1000.0, "s"),
-        names(peak.frames()),
-        gives());
+        "%s at %s (%s). %s",
+        what, Quantity.text(peak.startMillis() / 1000.0, "s"), names(peak.frames()), gives());
   }
 
   /** Names the frames that a moment shows. */
@@ -140,12 +136,12 @@ record PowerFindings(PowerPlan plan) {
           verdict == Verdict.HOLDS
               ? " The limiter in the firmware keeps it within the budget."
               : phrase(
-                  " The limiter can't: %s, the gadget draws %s already.",
-                  plan.load().switches() ? "with all lit that can't be dimmed" : "dark",
+                  " The limiter can't prevent it: %s, the gadget already draws %s.",
+                  plan.load().switches() ? "with everything lit that can't be dimmed" : "dark",
                   Quantity.text(plan.load().undimmedAmps(), "A"));
     }
     if (played) {
-      says += " Planned for these frames, which are all that is played; nothing limits others.";
+      says += " Planned for these frames only; nothing limits others.";
     }
     Finding finding =
         Finding.of(Step.POWER, "worst-case-current", verdict, says)
@@ -161,13 +157,13 @@ record PowerFindings(PowerPlan plan) {
   private String advice(String orElse) {
     return plan.load().dims()
         ? phrase("Lower the brightness limit, %s, or use a stronger supply.", orElse)
-        : "Light fewer at once, let less current through each, or use a stronger supply.";
+        : "Light fewer LEDs at once, set a lower current, or use a stronger supply.";
   }
 
   private String gives() {
     Supply given = plan.supply().orElseThrow();
     return phrase(
-        "The supply gives %s, %s with %s kept back.",
+        "Supply limit %s; %s with the %s margin.",
         Quantity.text(given.amps(), "A"),
         Quantity.text(plan.budgetAmps().orElseThrow(), "A"),
         Quantity.text(plan.settings().marginPercent(), "%"));

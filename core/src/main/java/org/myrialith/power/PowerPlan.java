@@ -193,7 +193,7 @@ public record PowerPlan(
     return new CurrentSum(load)
         .at(
             "peak",
-            at < 0 ? "Dark, as nothing plays" : "Peak, at moment " + (at + 1),
+            at < 0 ? "Idle current, all dark" : "Peak current, at moment " + (at + 1),
             course.peakSent());
   }
 
@@ -219,14 +219,15 @@ public record PowerPlan(
                 .at(
                     "frame-current",
                     phrase(
-                        "Most while frame %d shows, at moment %d", frame + 1, most[0].index() + 1),
+                        "Peak current while frame %d shows, at moment %d",
+                        frame + 1, most[0].index() + 1),
                     most[0]));
   }
 
   Calculation budget(Supply given) {
     return new Calculation(
         "budget",
-        "To plan with",
+        "Current budget",
         budgetAmps().orElseThrow(),
         "A",
         "rating × (100 % − margin)",
@@ -254,11 +255,11 @@ public record PowerPlan(
         "Limiter: largest weighted sum of levels",
         limiter.limit(),
         "",
-        "largest of(0, round down((budget − dark gadget − outputs on or off) ÷ current per unit of weight))",
+        "largest of(0, round down((budget − idle gadget − on/off outputs) ÷ current per unit of weight))",
         List.of(
             given("budget", budgetAmps().orElseThrow(), "A"),
-            given("dark gadget", load.darkAmps(), "A"),
-            given("outputs on or off", Load.switchedAmps(played), "A"),
+            given("idle gadget", load.darkAmps(), "A"),
+            given("on/off outputs", Load.switchedAmps(played), "A"),
             given("current per unit of weight", load.unitAmps(), "A")),
         Source.ARITHMETIC);
   }

@@ -58,21 +58,22 @@ public record PowerSettings(
   public static final Description<PowerSettings> DESCRIPTION =
       Description.of(
           PowerSettings.class,
-          Field.count("marginPercent", "Kept back", MARGIN),
+          Field.count("marginPercent", "Safety margin", MARGIN),
           Field.of(
                   "school",
                   "Planned for",
                   Types.Choice.of(PlanningBasis.values(), PlanningBasis::key, PlanningBasis::title))
               .in("basis"),
-          Field.measure("controllerMilliamps", "Controller draws", CONTROLLER),
-          Feed.wireField("cable", "Cable of the supply").or(Conductor.MM2_0_75),
-          Field.measure("cableMm", "Its length", CABLE)
+          Field.measure("controllerMilliamps", "Controller current", CONTROLLER),
+          Feed.wireField("cable", "Supply cable").or(Conductor.MM2_0_75),
+          Field.measure("cableMm", "Cable length", CABLE)
               .or(0.0)
-              .explained("one way, from the supply to where feeds begin; 0 for none to speak of"),
-          Feed.plugField("connector", "Its plug"),
-          Field.rows("rails", "Chains that are fed", RailSettings.DESCRIPTION, 0, MOST_RAILS)
+              .explained(
+                  "one way, from the supply to where power enters the gadget; 0 = negligible"),
+          Feed.plugField("connector", "Cable connector"),
+          Field.rows("rails", "Power injection", RailSettings.DESCRIPTION, 0, MOST_RAILS)
               .or(List.of())
-              .explained("how pixels of a circuit get their current; absent: not said yet"),
+              .explained("how the pixels of a circuit are supplied; absent: not entered yet"),
           Part.of("day", DailyUse.DESCRIPTION));
 
   public PowerSettings {

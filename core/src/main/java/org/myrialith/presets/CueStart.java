@@ -14,37 +14,33 @@ import org.myrialith.layout.SegmentDigits;
 public enum CueStart {
   MOOD(
       "Mood light",
-      "A button goes from mood to mood, held it puts the light out and on.",
+      "A button steps through moods; held, it switches the light off and on.",
       Need.ANY,
       MoodLight::staged),
   CLOCK(
-      "Clock to set",
-      "Shows the time; a button that is held sets hours, then minutes, which blink meanwhile.",
+      "Clock with setting",
+      "Shows the time; a held button sets hours, then minutes, which blink meanwhile.",
       Need.FOUR_DIGITS,
       SetClock::staged),
   COUNTER(
       "Counter",
-      "A press counts on, a long one begins at nought; every tenth is celebrated.",
+      "A press counts up, a long press resets; every tenth is celebrated.",
       Need.ANY,
       Tally::staged),
-  SIGN(
-      "Sign with messages",
-      "A button goes from message to message.",
-      Need.LETTERS,
-      MessageSign::staged),
+  SIGN("Sign with messages", "A button steps through messages.", Need.LETTERS, MessageSign::staged),
   WATCH(
-      "What is worst",
-      "All is well until a contact closes; of several the most urgent is shown.",
+      "Status panel (most urgent first)",
+      "All well until a contact closes; the most urgent state shows.",
       Need.ANY,
       Watch::staged),
   MEMORY(
       "Memory game",
-      "Four buttons, four colours: show it again, one more each time.",
+      "Four buttons, four colours: repeat the sequence, one longer each time.",
       Need.FOUR,
       MemoryGame::staged),
   ARROWS(
-      "Arrows to wear",
-      "Two buttons start arrows to the left and to the right; a glow in the dark between.",
+      "Wearable turn signals",
+      "Two buttons start arrows to the left and right; a glow in the dark between.",
       Need.FOUR,
       WornArrows::staged),
   DIE("Die", "Rolls at a press, then shows one to six.", Need.FOUR, Die::staged);
@@ -52,7 +48,7 @@ public enum CueStart {
   /** What a machine wants of a fixture. */
   private enum Need {
     ANY("a fixture"),
-    FOUR("a fixture with four lights or more"),
+    FOUR("a fixture with four emitters or more"),
     LETTERS("a panel of 8 columns and 5 rows or more"),
     FOUR_DIGITS("four segment digits, or a panel of 17 columns and 5 rows or more");
 

@@ -88,14 +88,14 @@ public final class RowText {
       ArrayNode list, int most, String field, String line, List<InputError> errors) {
     for (String part : line.split("[,;\\s]+")) {
       if (!part.matches("[0-9]{1,6}(-[0-9]{1,6})?")) {
-        errors.add(new InputError(field, part, "whole numbers and runs, such as 3, 7-9"));
+        errors.add(new InputError(field, part, "whole numbers and ranges, such as 3, 7-9"));
         return;
       }
       String[] ends = part.split("-");
       int from = Integer.parseInt(ends[0]);
       int to = Integer.parseInt(ends[ends.length - 1]);
       if (to < from || list.size() + (to - from) >= most) {
-        errors.add(new InputError(field, part, "runs upwards, at most " + most + " in all"));
+        errors.add(new InputError(field, part, "ascending ranges, at most " + most + " in all"));
         return;
       }
       for (int i = from; i <= to; i++) {
@@ -111,7 +111,9 @@ public final class RowText {
     if (fitting.size() > 1) {
       errors.add(
           new InputError(
-              at, line, "values parted by “;”, or by a comma and a blank: 12; 30,5 or 12, 30, 5"));
+              at,
+              line,
+              "values separated by “;”, or by a comma and a blank: 12; 30,5 or 12, 30, 5"));
     } else if (fitting.isEmpty()) {
       errors.add(new InputError(at, line, expected(columns)));
     } else {
@@ -261,7 +263,7 @@ public final class RowText {
                   column.type() instanceof Types.Flag flag
                       ? "the word " + flag.whenTrue()
                       : number(column) ? "a number" : "a name";
-              return column.optional() ? word + " if you like" : word;
+              return column.optional() ? word + " (optional)" : word;
             })
         .collect(Collectors.joining(", "));
   }

@@ -207,7 +207,7 @@ public final class Types {
 
     @Override
     public String allowed() {
-      return "# and six digits of base 16, such as #ff8a30";
+      return "# and six hexadecimal digits, such as #ff8a30";
     }
   }
 

@@ -35,7 +35,7 @@ public record Caption(
   public static final int MOST_LENGTH = 10_000;
 
   private static final Bounds DOWN = Bounds.count(-64, 64, "rows");
-  private static final Bounds SPEED = Bounds.count(1, 200, "dots a second");
+  private static final Bounds SPEED = Bounds.count(1, 200, "dots per second");
   private static final Bounds PAGE = Bounds.count(1, 60_000, "ms");
 
   /** Ways to show a text. */
@@ -73,13 +73,13 @@ public record Caption(
           Field.id("fixture"),
           Field.words("text", "Text", Types.Words.Rule.ANY),
           Field.words("font", "Font", Types.Words.Rule.ANY).or(Fonts.USUAL),
-          Field.of("way", "Shown", Types.Choice.of(Way.values(), Way::key, Way::title))
+          Field.of("way", "Motion", Types.Choice.of(Way.values(), Way::key, Way::title))
               .or(Way.SCROLLS),
           Field.of("colour", "Colour", Types.Colour.ANY).or(0xffffff),
           Field.of("background", "Background", Types.Colour.ANY).or(0),
-          Field.count("down", "Moved down", DOWN).or(0),
-          Field.count("dotsPerSecond", "Scrolls", SPEED).or(12),
-          Field.count("pageMillis", "A page is held", PAGE).or(2000));
+          Field.count("down", "Rows down", DOWN).or(0),
+          Field.count("dotsPerSecond", "Scroll speed", SPEED).or(12),
+          Field.count("pageMillis", "Hold per page", PAGE).or(2000));
 
   public Caption {
     TextRules.id("fixture", fixture);

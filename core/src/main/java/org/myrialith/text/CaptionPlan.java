@@ -67,15 +67,15 @@ public record CaptionPlan(
     double seconds = shots.stream().mapToInt(Shot::holdMillis).sum() / 1000.0;
     notes.add(
         phrase(
-            "%s, %s. %s letters a second: %s.",
+            "%s, %s. %s letters per second: %s.",
             shots.size() == 1 ? "1 frame" : Quantity.number(shots.size()) + " frames",
             Quantity.text(seconds, "s"),
             Quantity.number(Math.round(10 * lettersPerSecond) / 10.0),
             cutOff().isPresent()
                 ? "part of it is cut off"
                 : lettersPerSecond > READABLE
-                    ? "too fast to be read"
-                    : lettersPerSecond > COMFORTABLE ? "fast" : "can be read in time"));
+                    ? "too fast to read"
+                    : lettersPerSecond > COMFORTABLE ? "fast" : "easy to read"));
     if (!missing.isEmpty()) {
       notes.add(phrase("The font has no %s.", String.join(" ", missing)));
     }
@@ -116,16 +116,16 @@ public record CaptionPlan(
     if (wide > columns) {
       cuts.add(
           phrase(
-              "The text is %s wide, the fixture has %s: it is cut off on both sides.",
+              "Text width %s, fixture %s: cut off on both sides.",
               Quantity.text(wide, "columns"), Quantity.text(columns, "columns")));
     }
     if (cut) {
-      cuts.add("Accents or other dots lie above or below the fixture and are cut off.");
+      cuts.add("Accents or other dots above or below the fixture are cut off.");
     }
     if (font.height() > rows) {
       cuts.add(
           phrase(
-              "The font is %s high, the fixture has %s: what is beyond is cut off.",
+              "Font height %s, fixture %s: the rest is cut off.",
               Quantity.text(font.height(), "rows"), Quantity.text(rows, "rows")));
     }
     return cuts.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", cuts));
@@ -151,7 +151,7 @@ public record CaptionPlan(
       if (count > MOST_SHOTS) {
         throw new InputException(
             "text",
-            phrase("%d columns with what is dark before it", count),
+            phrase("%d columns including the dark ones before it", count),
             phrase("at most %d, a frame each", MOST_SHOTS));
       }
       List<Shot> shots = new ArrayList<>();

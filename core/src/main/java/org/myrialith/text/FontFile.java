@@ -61,7 +61,7 @@ public record FontFile(String name, String bdf) {
         .map(
             said ->
                 phrase(
-                    "%s: %s of %s characters kept, those that texts use first. Import it again for others.",
+                    "%s: %s of %s characters kept, those used by texts first. Import it again for others.",
                     name, Quantity.number(said[0]), Quantity.number(said[1])));
   }
 

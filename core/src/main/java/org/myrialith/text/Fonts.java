@@ -22,7 +22,7 @@ public final class Fonts {
 
   static {
     bring(USUAL, "Pebble, 8 rows");
-    bring("pebble-8-even", "Pebble, 8 rows, all as wide");
+    bring("pebble-8-even", "Pebble, 8 rows, monospaced");
     bring("pebble-5", "Pebble, 5 rows, capitals");
     bring("pebble-16", "Pebble, 16 rows");
   }

@@ -29,8 +29,8 @@ public record Feed(int at, Conductor wire, double lengthMm, Connector connector)
           Feed.class,
           Field.count("at", "At pixel", AT),
           wireField("wire", "Wire"),
-          Field.measure("lengthMm", "One way", LENGTH),
-          plugField("connector", "Joined by"));
+          Field.measure("lengthMm", "Length, one way", LENGTH),
+          plugField("connector", "Connector"));
 
   public Feed {
     AT.require("at", at);

@@ -28,13 +28,13 @@ public final class Plug {
     Calculation working =
         new Calculation(
             key,
-            phrase("Through the plug of %s", where),
+            phrase("Connector current of %s", where),
             amps,
             "A",
             "current of its wire",
             List.of(
                 given("current of its wire", amps, "A"),
-                given("it carries", plug.carriesAmps(), "A")),
+                given("connector rating", plug.carriesAmps(), "A")),
             Source.COMMON_PRACTICE);
     boolean carries = amps <= plug.carriesAmps();
     Finding finding =
@@ -43,10 +43,10 @@ public final class Plug {
                 key,
                 carries ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "Through the %s of %s flow %s; it carries %s for good.",
-                    plug.title(),
+                    "Connector at %s: current %s; %s is rated for %s continuous.",
                     where,
                     Quantity.text(amps, "A"),
+                    plug.title(),
                     Quantity.text(plug.carriesAmps(), "A")))
             .restingOn(working);
     return carries ? finding : finding.advising(advice);

@@ -52,16 +52,16 @@ public record RailSettings(
       Description.of(
           RailSettings.class,
           Field.id("circuit"),
-          Feed.wireField("along", "From pixel to pixel"),
-          Field.of("minus", "Minus", minusField())
+          Feed.wireField("along", "Wire between pixels"),
+          Field.of("minus", "Ground return", minusField())
               .or(Optional.empty())
-              .explained("a plane or another wire; else as plus"),
+              .explained("a plane or another wire; else like the plus"),
           Field.flag("closed", "Ends", "open", "joined to a ring").or(false),
-          Field.measure("leastVolts", "A pixel needs", LEAST)
+          Field.measure("leastVolts", "Minimum pixel voltage", LEAST)
               .or(0.0)
-              .explained("0 for what its class needs"),
-          Field.measure("celsius", "Copper at", CELSIUS).or(40.0),
-          Field.rows("feeds", "Fed at", Feed.DESCRIPTION, 0, MOST_FEEDS));
+              .explained("0 = as its class"),
+          Field.measure("celsius", "Copper temperature", CELSIUS).or(40.0),
+          Field.rows("feeds", "Injection points", Feed.DESCRIPTION, 0, MOST_FEEDS));
 
   public RailSettings {
     TextRules.id("circuit", circuit);
@@ -73,14 +73,16 @@ public record RailSettings(
     for (int i = 1; i < feeds.size(); i++) {
       if (feeds.get(i).at() == feeds.get(i - 1).at()) {
         throw new InputException(
-            "feeds[" + i + "].at", feeds.get(i).at(), "another pixel than the feed before");
+            "feeds[" + i + "].at",
+            feeds.get(i).at(),
+            "another pixel than the injection point before");
       }
     }
   }
 
   private static Types.Choice<Optional<Conductor>> minusField() {
     Map<String, Types.Choice.Option<Optional<Conductor>>> all = new LinkedHashMap<>();
-    all.put("as-plus", new Types.Choice.Option<>(Optional.empty(), "as plus"));
+    all.put("as-plus", new Types.Choice.Option<>(Optional.empty(), "like the plus"));
     for (Conductor one : Conductor.values()) {
       all.put(one.key(), new Types.Choice.Option<>(Optional.of(one), one.title()));
     }

@@ -46,18 +46,18 @@ record RailVolts(RailFindings of) {
     int at = course.weakest();
     return new Calculation(
         of.key("rail-volts"),
-        phrase("Volts at pixel %d, which gets least", at),
+        phrase("Voltage at pixel %d, the lowest", at),
         course.leastVolts(),
         "V",
-        "where feeds begin − lost in plus − lost in minus; both rails solved as networks of resistances, each pixel drawing its current",
+        "input voltage − drop in plus − drop in ground; both rails solved as resistor networks, each pixel drawing its current",
         List.of(
-            given("where feeds begin", course.startVolts(), "V"),
-            given("lost in plus", course.drops()[at], "V"),
-            given("lost in minus", course.minusDrops()[at], "V"),
-            given("drawn by the chain", course.chainAmps(), "A"),
-            given("plus, from pixel to pixel", ohmsOfAMetre(settings().along()), "ohm a metre"),
-            given("minus", ohmsOfAMetre(settings().minusAlong()), "ohm a metre"),
-            given("feeds", plan().settings().feeds().size(), "")),
+            given("input voltage", course.startVolts(), "V"),
+            given("drop in plus", course.drops()[at], "V"),
+            given("drop in ground", course.minusDrops()[at], "V"),
+            given("current of the chain", course.chainAmps(), "A"),
+            given("plus, between pixels", ohmsOfAMetre(settings().along()), "ohm per metre"),
+            given("ground, between pixels", ohmsOfAMetre(settings().minusAlong()), "ohm per metre"),
+            given("injection points", plan().settings().feeds().size(), "")),
         Source.standard("IEC 60028 for copper"));
   }
 
@@ -79,25 +79,25 @@ record RailVolts(RailFindings of) {
         enough ? Verdict.HOLDS : dead && plan().said() ? Verdict.BREAKS : Verdict.TIGHT;
     String what =
         of.forWorst() || plan().shown().isEmpty()
-            ? "with everything at its most"
-            : phrase("in moment %d, the lowest of the show", plan().moment() + 1);
+            ? "at full level"
+            : phrase("at moment %d, the lowest of the show", plan().moment() + 1);
     String says =
         gets <= 0
             ? phrase(
-                "The wires cannot carry %s to the chain %s: long before that its pixels go brown and dark.",
+                "Voltage collapses: the wires can't carry %s to the chain %s. Pixels turn reddish and dark.",
                 Quantity.text(course.chainAmps(), "A"), what)
             : phrase(
-                "Pixel %d gets %s %s; it needs %s to keep its colours.",
+                "Lowest pixel voltage at pixel %d: %s %s; %s needed for full colour.",
                 course.weakest(), Quantity.text(gets, "V"), what, Quantity.text(least, "V"));
     if (!enough && gets > 0) {
       says +=
           phrase(
-              " From pixel %d on blue and green fade first%s.",
+              " Colour shift from pixel %d on: blue and green drop first%s.",
               plan().firstBelow(course), dead ? ", and chips stop" : "");
     }
     if (!plan().said()) {
       says =
-          "Not told yet how the chain is fed; as strips usually are, from their beginning: " + says;
+          "Power injection not entered. Supplied at the start only, as strips usually are: " + says;
     }
     Finding finding = of.finding("rail-volts", verdict, says).restingOn(weakest());
     if (enough) {
@@ -105,7 +105,7 @@ record RailVolts(RailFindings of) {
     }
     return plan().said()
         ? finding.advising(advice()).mendedBy(remedies())
-        : finding.advising("Tell how it is fed; then what mends it is worked out.");
+        : finding.advising("Enter the injection points to see remedies.");
   }
 
   private double gets(RailSettings other) {
@@ -125,16 +125,16 @@ record RailVolts(RailFindings of) {
             c ->
                 all.add(
                     phrase(
-                        "In %s from pixel to pixel it would get %s.",
+                        "With %s between pixels: %s.",
                         c.title(), Quantity.text(gets(plan().settings().along(c)), "V"))));
     for (Way way : ways()) {
       double volts = gets(way.settings());
       if (volts > planned().leastVolts() + 0.01 && volts < plan().leastVolts() && volts > 0) {
-        all.add(phrase("%s it would still get %s only.", way.told(), Quantity.text(volts, "V")));
+        all.add(phrase("%s: still only %s.", way.told(), Quantity.text(volts, "V")));
       }
     }
     return all.isEmpty()
-        ? "Feed it at more places, by thicker wires, or limit the brightness."
+        ? "Add injection points, use thicker wires, or limit the brightness."
         : String.join(" ", all);
   }
 
@@ -149,8 +149,8 @@ record RailVolts(RailFindings of) {
       List<Integer> ends = List.of(0, last);
       all.add(
           new Way(
-              "Fed at both ends",
-              phrase("Feed both ends, 0 and %d", last),
+              "Power injected at both ends",
+              phrase("Inject power at both ends, 0 and %d", last),
               plan().settings().fedAt(ends),
               new Change.FeedRail(circuit, ends)));
     }
@@ -186,7 +186,7 @@ record RailVolts(RailFindings of) {
         put(
             all,
             new Remedy(
-                phrase("%s: %s at least", way.label(), Quantity.text(volts, "V")), way.change()));
+                phrase("%s: at least %s", way.label(), Quantity.text(volts, "V")), way.change()));
       }
     }
     brightness()
@@ -208,7 +208,7 @@ record RailVolts(RailFindings of) {
     String places = at.stream().map(String::valueOf).collect(Collectors.joining(", "));
     return new Remedy(
         phrase(
-            "Feed at %s: %s at least",
+            "Inject power at %s: at least %s",
             places, Quantity.text(gets(plan().settings().fedAt(at)), "V")),
         new Change.FeedRail(plan().settings().circuit(), at));
   }

@@ -60,21 +60,21 @@ record RailWires(RailFindings of) {
     Calculation working =
         new Calculation(
             of.key("feed-current"),
-            phrase("Through the feed at pixel %d", feed.at()),
+            phrase("Current of the injection point at pixel %d", feed.at()),
             amps[most],
             "A",
-            "lost in its plus ÷ resistance one way",
+            "drop in its plus ÷ one-way resistance",
             List.of(
-                given("resistance one way", feed.ohms(plan().settings().celsius()), "ohm"),
-                given("lost in its plus", amps[most] * feed.ohms(plan().settings().celsius()), "V"),
-                given("its wire carries", carries, "A")),
-            Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
+                given("one-way resistance", feed.ohms(plan().settings().celsius()), "ohm"),
+                given("drop in its plus", amps[most] * feed.ohms(plan().settings().celsius()), "V"),
+                given("wire rating", carries, "A")),
+            Source.standard("IEC 60335-1, table 11; thin wires 6 A/mm², common practice"));
     Finding finding =
         of.finding(
                 "feed-current",
                 verdict,
                 phrase(
-                    "The feed at pixel %d carries %s; %s carries %s for good.%s",
+                    "Injection point at pixel %d: current %s; %s is rated for %s continuous.%s",
                     feed.at(),
                     Quantity.text(amps[most], "A"),
                     feed.wire().title(),
@@ -84,13 +84,13 @@ record RailWires(RailFindings of) {
                         : phrase(
                             " A fuse of %s near the supply %s.",
                             Quantity.text(fuse, "A"),
-                            fused ? "guards it" : "would blow later than the wire")))
+                            fused ? "protects it" : "would blow later than the wire")))
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
             phrase(
-                "Use a wire that carries %s, or more feeds.",
+                "Use a wire rated for %s, or more injection points.",
                 Quantity.text(fuse == 0 ? amps[most] : fuse, "A")));
   }
 
@@ -107,12 +107,12 @@ record RailWires(RailFindings of) {
     Calculation working =
         new Calculation(
             of.key("along-current"),
-            "The most between two pixels",
+            "Highest current between two pixels",
             amps,
             "A",
             Calculation.FOUND_BY
-                + "solving plus and minus as networks of resistances, each pixel drawing its current",
-            List.of(given("carried for good", carries, "A")),
+                + "solving plus and ground as resistor networks, each pixel drawing its current",
+            List.of(given("continuous rating", carries, "A")),
             Source.standard(
                 "tracks: IPC-2221, outer layers, 10 K warmer; wires: IEC 60335-1, table 11"));
     boolean carried = amps <= carries;
@@ -121,11 +121,11 @@ record RailWires(RailFindings of) {
                 "along-current",
                 carried ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "From pixel to pixel up to %s flow; %s carries %s for good.",
+                    "Current between pixels up to %s; %s is rated for %s continuous.",
                     Quantity.text(amps, "A"), thinner.title(), Quantity.text(carries, "A")))
             .restingOn(working);
     return Optional.of(
-        carried ? finding : finding.advising("Feed it at more places, or by something thicker."));
+        carried ? finding : finding.advising("Add injection points, or use a thicker wire."));
   }
 
   /** The plug that carries most of what it may. */
@@ -140,10 +140,10 @@ record RailWires(RailFindings of) {
             f ->
                 Plug.judged(
                     of.key("feed-plug"),
-                    phrase("the feed at pixel %d", feeds.get(f).at()),
+                    phrase("the injection point at pixel %d", feeds.get(f).at()),
                     feeds.get(f).connector(),
                     amps[f],
-                    "Use a plug that carries it, more feeds, or solder it."));
+                    "Use a connector rated for it, more injection points, or solder it."));
   }
 
   private Optional<Finding> behindEnd() {
@@ -155,9 +155,10 @@ record RailWires(RailFindings of) {
                     "feeds-behind",
                     Verdict.TIGHT,
                     phrase(
-                        "%s told for pixels behind the end, which is pixel %d: reckoned at the end.",
-                        plan().behindEnd() == 1 ? "A feed is" : "Feeds are", pixels - 1))
-                .advising("Say where it is fed now."));
+                        "%s beyond the last pixel, %d: calculated at the end.",
+                        plan().behindEnd() == 1 ? "An injection point is" : "Injection points are",
+                        pixels - 1))
+                .advising("Move it to an existing pixel."));
   }
 
   /** Returns the capacitor that is asked for where each feed meets the chain (µF). */
@@ -183,19 +184,19 @@ record RailWires(RailFindings of) {
     double rises = course.minusDrops()[0];
     double logic = course.logicVolts();
     double sees = logic - rises;
-    if (plan().load().ownRail()) {
+    if (plan().load().ownRail() || course.volts(0) <= 0 || sees <= 0) {
       return Optional.empty();
     }
     double needs = HIGH_SHARE * course.volts(0);
     Calculation working =
         new Calculation(
             of.key("ground-shift"),
-            "Ground of the first pixel above that of the controller",
+            "Ground rise of the first pixel",
             rises,
             "V",
-            "lost in minus up to the first pixel",
+            "drop in ground up to the first pixel",
             List.of(
-                given("lost in minus up to the first pixel", rises, "V"),
+                given("drop in ground up to the first pixel", rises, "V"),
                 given("high level", logic, "V"),
                 given("first pixel", course.volts(0), "V")),
             Source.ARITHMETIC);
@@ -205,23 +206,24 @@ record RailWires(RailFindings of) {
                 "ground-shift",
                 verdict,
                 phrase(
-                    "The ground of the first pixel rises by %s: of a high level it sees %s and takes %s.",
+                    "Ground at the first pixel rises by %s: high level %s, threshold %s.",
                     Quantity.text(rises, "V"), Quantity.text(sees, "V"), Quantity.text(needs, "V")))
             .restingOn(working);
     return Optional.of(
         verdict == Verdict.HOLDS
             ? finding
-            : finding.advising("Run a ground of its own beside the data, straight to the pixel."));
+            : finding.advising(
+                "Run a separate ground wire beside the data, straight to the pixel."));
   }
 
   private Finding capacitor() {
     Calculation working =
         new Calculation(
             of.key("bulk"),
-            "Capacitor that carries a step from dark to all",
+            "Capacitor for a step from dark to all lit",
             stepFarads(plan()) * 1e6,
             "µF",
-            "step × time ÷ dip; time until the supply follows, dip that is allowed",
+            "step × time ÷ dip; time until the supply follows, allowed dip",
             List.of(
                 given("step", stepAmps(plan()), "A"),
                 given("time", STEP_SECONDS, "s"),
@@ -231,7 +233,7 @@ record RailWires(RailFindings of) {
             "bulk",
             Verdict.HOLDS,
             phrase(
-                "Across plus and minus where each feed meets the chain %s or more, the right way round; 100 nF at each pixel where there is none.",
+                "At each injection point %s or more across plus and ground (observe polarity), and 100 nF at each pixel without one.",
                 Quantity.text(bulk(plan()), "µF")))
         .restingOn(working);
   }

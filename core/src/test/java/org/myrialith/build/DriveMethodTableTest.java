@@ -53,7 +53,7 @@ class DriveMethodTableTest {
   @Test
   void twelveLedsByTurns() {
     DriveMethodTable table = table(bar(12, "single-red"), Controller.AVR8_32K);
-    assertThat(way(table, "rows and columns on pins").numbers().pins()).isEqualTo(7);
+    assertThat(way(table, "row–column matrix on pins").numbers().pins()).isEqualTo(7);
     DriveMethod charlieplex = way(table, "charlieplexed pins");
     assertThat(charlieplex.numbers().pins()).isEqualTo(4);
     assertThat(charlieplex.numbers().resistors()).isEqualTo(4);
@@ -72,9 +72,9 @@ class DriveMethodTableTest {
             new Circuits(List.of()),
             slow,
             List.of("f1"));
-    assertThat(way(table, "rows and columns on pins").buildable()).isTrue();
+    assertThat(way(table, "row–column matrix on pins").buildable()).isTrue();
     assertThat(way(table, "8-bit shift registers").buildable()).isTrue();
-    String timed = "pins that the controller's timers dim";
+    String timed = "hardware PWM pins";
     assertThat(way(table, timed).buildable()).isFalse();
     assertThat(way(table, timed).whyNot().orElseThrow()).contains("1\u00a0MHz");
   }
@@ -85,7 +85,7 @@ class DriveMethodTableTest {
     DriveMethod way =
         way(
             table(bar(64, "single-red"), Controller.AVR8_32K),
-            "rows and columns on shift registers");
+            "row–column matrix on shift registers");
     assertThat(way.numbers().pins()).isEqualTo(4);
     assertThat(way.numbers().chips()).isEqualTo(2);
     assertThat(way.numbers().switches()).isEqualTo(8);
@@ -112,7 +112,8 @@ class DriveMethodTableTest {
     assertThat(registers.ramBytes()).isEqualTo(2);
     // 14 resistors at 0.05, two chips at 0.4, two capacitors at 0.05
     assertThat(registers.cost()).isCloseTo(0.7 + 0.8 + 0.1, within(1e-9));
-    assertThat(way(table, "16-channel sinks, on or off").numbers().chips()).isEqualTo(1);
+    assertThat(way(table, "16-channel constant-current LED drivers, on or off").numbers().chips())
+        .isEqualTo(1);
     assertThat(way(table, "16-bit port expanders").numbers().bits()).isEqualTo(36);
     // transistors made for amperes let through what a small LED can carry
     assertThat(way(table, "transistors on shift registers").buildable()).isTrue();

@@ -138,7 +138,7 @@ final class ScanGadgets {
                         .scanned(
                             Scan.of(150, 3, 4).by(ScanMethod.PLAIN).in(RowOrder.INTERLACED))))),
         Named.of(
-            "bits over two passes",
+            "split bit-angle (2 passes)",
             GadgetPlan.of(
                 gadget(
                     Controller.AVR8_32K,
@@ -146,7 +146,7 @@ final class ScanGadgets {
                     matrix(List.of("D5", "D6", "D7"), List.of("B1", "B0", "C2", "B5"))
                         .scanned(Scan.of(400, 5, 4).by(ScanMethod.TWO_PASSES))))),
         Named.of(
-            "bits over four passes",
+            "split bit-angle (4 passes)",
             GadgetPlan.of(
                 gadget(
                     Controller.AVR8_256K,
@@ -270,7 +270,7 @@ final class ScanGadgets {
                     panel(3, 2, "single-red"),
                     Charlieplex.usual("c1", List.of("f1")).onPins(List.of("B0", "B1", "B3"))))),
         Named.of(
-            "pins that an interrupt dims",
+            "pins, software PWM",
             GadgetPlan.of(
                 gadget(
                     Controller.AVR8_32K,

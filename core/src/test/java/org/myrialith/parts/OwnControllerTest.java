@@ -37,7 +37,7 @@ class OwnControllerTest {
     assertThat(badge.stage().chipMilliamps()).isEqualTo(60);
     // timers reach only the pins that are brought out
     assertThat(badge.timerOutputs()).containsOnlyKeys("D3");
-    assertThat(badge.whyNot("B5").orElseThrow()).contains("what else the board has it for");
+    assertThat(badge.whyNot("B5").orElseThrow()).contains("what else the board uses it for");
     assertThat(new OwnController("All", Controller.RADIO32, "", 0, 0, 0, 0, 0).controller())
         .usingRecursiveComparison()
         .ignoringFields("title")

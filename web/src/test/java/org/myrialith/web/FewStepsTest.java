@@ -59,7 +59,7 @@ class FewStepsTest {
 
   private void start() {
     page.evaluate("sessionStorage.setItem('rows-as-text', 'no')");
-    click(page.getByLabel("What is it called?"));
+    click(page.getByLabel("Name of the gadget"));
     type("P");
     press("Enter");
     assertThat(page.locator("#strata a[aria-current]")).containsText("Layout");

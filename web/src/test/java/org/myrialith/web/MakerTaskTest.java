@@ -113,16 +113,16 @@ class MakerTaskTest {
   }
 
   private void startAndDescribe() {
-    page.getByLabel("What is it called?").fill("Test lantern ⚓");
+    page.getByLabel("Name of the gadget").fill("Test lantern ⚓");
     button("Start").click();
     assertThat(page.locator("#strata a[aria-current]")).containsText("Layout");
     layer("Brief");
-    page.getByLabel("What feeds it?").fill("Wall adapter");
+    page.getByLabel("Power source").fill("Wall adapter");
     page.keyboard().press("Tab");
     page.waitForTimeout(200);
     assertThat(page.locator("#notice")).not().containsText("Voltage");
     // a supply with a name alone is refused when it is left, and what was typed stays
-    page.getByLabel("What is it called?").focus();
+    page.getByLabel("Name of the gadget").focus();
     assertThat(page.locator("#notice")).containsText("Voltage");
   }
 
@@ -130,9 +130,9 @@ class MakerTaskTest {
     page.getByLabel("Voltage").fill("5");
     page.keyboard().press("Tab");
     page.getByLabel("Rated current").fill("2");
-    page.getByLabel("What is it called?").focus();
+    page.getByLabel("Name of the gadget").focus();
     assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("2\u00a0A");
-    assertThat(page.getByLabel("What feeds it?")).hasValue("Wall adapter");
+    assertThat(page.getByLabel("Power source")).hasValue("Wall adapter");
 
     layer("Layout");
     button("Add a panel").click();
@@ -164,7 +164,7 @@ class MakerTaskTest {
   private void importPanel() {
     layer("Frames");
     page.locator("input[type=file]").setInputFiles(folder.resolve("tide.gif"));
-    button("Look at it first").click();
+    button("Preview").click();
     assertThat(page.locator(".before-after li")).hasCount(3);
     assertThat(stored().clips()).as("looking keeps nothing").isEmpty();
     page.getByText("Nearest: ").click();
@@ -231,7 +231,7 @@ class MakerTaskTest {
     layer("Power");
     assertThat(page.locator("#calculations .finding-breaks").first()).containsText("at moment");
     Locator remedy =
-        page.locator("#calculations .finding", new Page.LocatorOptions().setHasText("All white"))
+        page.locator("#calculations .finding", new Page.LocatorOptions().setHasText("Full white"))
             .locator(".mend")
             .first();
     assertThat(remedy).containsText("Limit brightness to");

@@ -104,7 +104,7 @@ class PagesTest {
       Page page = screen.page();
       page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
       if (step.equals("brief")) {
-        page.getByLabel("What is it called?").focus(); // a supply is judged when it is left
+        page.getByLabel("Name of the gadget").focus(); // a supply is judged when it is left
       } else {
         page.keyboard().press("Tab");
       }
@@ -149,7 +149,7 @@ class PagesTest {
       assertThat(page.locator(".revision b")).hasText("2");
       page.goBack();
       page.locator("#strata a", new Page.LocatorOptions().setHasText("Power")).click();
-      page.getByLabel("Kept back").fill("10");
+      page.getByLabel("Safety margin").fill("10");
       page.keyboard().press("Tab");
       assertThat(page.locator(".revision b")).hasText("3");
     }
@@ -215,7 +215,7 @@ class PagesTest {
               List.of(large, "32 MB"))) {
         page.navigate(address(id, "frames"));
         page.locator("input[type=file]").setInputFiles((Path) step.get(0));
-        screen.button("Look at it first").click();
+        screen.button("Preview").click();
         assertThat(page.locator("#notice")).containsText((String) step.get(1));
       }
       assertThat(application.head(id)).isEqualTo(1);
@@ -256,7 +256,7 @@ class PagesTest {
       assertThat(said).hasText("0: Harbour window, index 0, column 0, row 0");
       page.locator(".walk-back").click();
       assertThat(said).hasText("167: Tide line, index 39, column 39, row 0");
-      screen.button("Walk the order").click();
+      screen.button("Follow the data").click();
       assertThat(said).hasText(Pattern.compile("[3-9]\\d?: Harbour window.*"));
       screen.button("Stop").click();
       assertThat(page.locator(".walker")).not().hasAttribute("r", "0");
@@ -347,13 +347,13 @@ class PagesTest {
     String id = application.bring(Gadget.blank("Fed"));
     try (Screen screen = Screen.open(address(id, "brief"))) {
       Page page = screen.page();
-      page.getByLabel("What feeds it?").fill("half a na");
+      page.getByLabel("Power source").fill("half a na");
       screen.button("5 V adapter, 3 A").click();
       assertThat(page.getByLabel("Rated current")).hasValue("3");
-      assertThat(page.getByLabel("What feeds it?")).hasValue("5 V adapter, 3 A");
+      assertThat(page.getByLabel("Power source")).hasValue("5 V adapter, 3 A");
       page.getByLabel("Rated current").fill("3200 mA");
       page.getByLabel("Voltage").fill("5.1V");
-      page.getByLabel("What is it called?").focus();
+      page.getByLabel("Name of the gadget").focus();
       screen.onRevision(3);
       assertThat(page.getByLabel("Rated current")).hasValue("3.2");
       assertThat(application.stored(id).brief().supply().orElseThrow().volts()).isEqualTo(5.1);
@@ -365,10 +365,10 @@ class PagesTest {
     String id = application.bring(Gadget.blank("Curved"));
     try (Screen screen = Screen.open(address(id, "colour"))) {
       Page page = screen.page();
-      page.getByLabel("Exponent, 1.0 to 3.5").fill("2.7");
+      page.getByLabel("Gamma exponent, 1.0 to 3.5").fill("2.7");
       page.keyboard().press("Tab");
       assertThat(page.locator("#notice")).containsText("pick that curve first");
-      assertThat(page.getByLabel("Exponent, 1.0 to 3.5")).hasValue("2.7");
+      assertThat(page.getByLabel("Gamma exponent, 1.0 to 3.5")).hasValue("2.7");
       page.locator("input[name=transfer][value=power]").check();
       screen.onRevision(2);
       assertThat(application.stored(id).colour().transfer())
@@ -408,7 +408,7 @@ class PagesTest {
     try (Screen screen = Screen.open(address(id, "colour"))) {
       Page page = screen.page();
       page.keyboard().press("?");
-      assertThat(page.locator("#keys")).containsText("Core sample");
+      assertThat(page.locator("#keys")).containsText("Timeline");
       screen.holdAccessible();
       page.keyboard().press("Escape");
       assertThat(page.locator("#keys")).isHidden();
@@ -461,11 +461,11 @@ class PagesTest {
       assertThat(page.locator(".plan-side .no-js")).containsText("need JavaScript");
       page.navigate(address(id, "frames"));
       assertThat(page.locator(".easel .no-js").first()).containsText("need JavaScript");
-      page.locator("summary", new Page.LocatorOptions().setHasText("Paint by numbers")).click();
+      page.locator("summary", new Page.LocatorOptions().setHasText("Draw by numbers")).click();
       page.locator("#points").fill("0,0 5,0");
       screen.button("Paint").click();
       assertThat(application.head(id)).isEqualTo(3);
-      page.locator("summary", new Page.LocatorOptions().setHasText("Paint by numbers")).click();
+      page.locator("summary", new Page.LocatorOptions().setHasText("Draw by numbers")).click();
       page.locator("#points").fill("99,0");
       screen.button("Paint").click();
       assertThat(page.locator("#notice")).containsText("0,0 to 15,7");

@@ -92,9 +92,9 @@ class RoughNetworkTest {
       assertThat(state(page)).not().hasText("saved");
       assertThat(state(page)).hasText("saved");
       held(page);
-      screen.button("Copy it").click();
+      screen.button("Copy").click();
       assertThat(state(page)).hasText("saving Copy it");
-      assertThat(screen.button("Copy it")).hasAttribute("aria-busy", "true");
+      assertThat(screen.button("Copy")).hasAttribute("aria-busy", "true");
       letGo(page);
       assertThat(state(page)).hasText("saved");
       page.navigate(application.address() + "/gadgets/" + id + "/frames?fixture=f1");
@@ -185,16 +185,16 @@ class RoughNetworkTest {
     try (Screen screen = open(id, "power")) {
       Page page = screen.page();
       broken(page);
-      fill(page, "Kept back", "31");
+      fill(page, "Safety margin", "31");
       page.keyboard().press("Tab");
       assertThat(state(page)).hasText("not saved");
       assertThat(page.locator("#trouble")).containsText("Not saved: Kept back.");
       screen.holdAccessible();
-      fill(page, "Controller draws", "33");
+      fill(page, "Controller current", "33");
       page.locator("#strata a").first().click(); // nothing leaves the page meanwhile
       assertThat(page.locator("#trouble")).containsText("Kept back, Controller draws");
       assertThat(page.locator("#strata a[aria-current]")).containsText("Power");
-      assertThat(page.getByLabel("Kept back")).hasValue("31");
+      assertThat(page.getByLabel("Safety margin")).hasValue("31");
       page.unrouteAll();
       screen.button("Send again").click();
       assertThat(state(page)).hasText("saved");
@@ -305,16 +305,16 @@ class RoughNetworkTest {
       Page page = screen.page();
       slow(page);
       // the value makes the remedy needless before it comes to it
-      fill(page, "A channel, full on", "1");
+      fill(page, "Current per channel at full level", "1");
       page.locator(".mend").first().click();
       assertThat(page.locator("#notice")).containsText("the plan changed meanwhile");
       assertThat(page.locator("#strata a[aria-current]")).containsText("Power");
       assertThat(application.head(id)).isEqualTo(2);
       application.json("DELETE", "/api/v1/projects/" + id, null);
-      fill(page, "Kept back", "12");
+      fill(page, "Safety margin", "12");
       page.keyboard().press("Tab");
       assertThat(page.locator("#notice")).containsText("It may have been deleted");
-      assertThat(page.getByLabel("Kept back")).hasValue("12");
+      assertThat(page.getByLabel("Safety margin")).hasValue("12");
     }
   }
 
@@ -356,7 +356,7 @@ class RoughNetworkTest {
       Page page = screen.page();
       page.setViewportSize(1280, 500);
       slow(page);
-      fill(page, "Pitch down", "11");
+      fill(page, "Vertical pitch", "11");
       page.keyboard().press("Tab");
       page.waitForTimeout(700); // scrolling is smooth
       double scrolled = ((Number) page.evaluate("() => scrollY")).doubleValue();

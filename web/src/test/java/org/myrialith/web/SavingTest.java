@@ -52,17 +52,17 @@ class SavingTest {
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/power")) {
       Page page = screen.page();
       slow(page, 150);
-      type(page, "Kept back", "25");
-      type(page, "Controller draws", "31");
-      type(page, "A channel, full on", "18,5");
-      type(page, "A pixel, dark", "0.8");
+      type(page, "Safety margin", "25");
+      type(page, "Controller current", "31");
+      type(page, "Current per channel at full level", "18,5");
+      type(page, "Idle current per pixel", "0.8");
       page.waitForCondition(
           () -> Gadgets.line(application.stored(id)).pixel().idleMilliamps() == 0.8);
       Gadget stored = application.stored(id);
       assertThat(stored.power().marginPercent()).isEqualTo(25);
       assertThat(stored.power().controllerMilliamps()).isEqualTo(31);
       assertThat(Gadgets.line(stored).pixel().channelMilliamps()).isEqualTo(18.5);
-      assertThat(page.getByLabel("Kept back")).hasValue("25");
+      assertThat(page.getByLabel("Safety margin")).hasValue("25");
     }
   }
 
@@ -74,7 +74,7 @@ class SavingTest {
       Page page = screen.page();
       slow(page, 150);
       page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Quay");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy it")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy")).click();
       page.waitForCondition(() -> application.stored(id).fixtures().size() == 3);
       assertThat(application.stored(id).fixtures())
           .extracting(f -> f.name())
@@ -91,7 +91,7 @@ class SavingTest {
       Page page = screen.page();
       slow(page, 300);
       page.getByLabel("Columns").fill("999");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy it")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy")).click();
       assertThat(page.locator("#notice")).containsText("Columns");
       page.waitForTimeout(900);
       assertThat(page.getByLabel("Columns")).hasValue("999");
@@ -133,16 +133,16 @@ class SavingTest {
     try (Screen screen = Screen.open(frames)) {
       Page page = screen.page();
       page.locator("input[type=file]").setInputFiles(folder.resolve("two.gif"));
-      page.getByText("Look at it first").click();
+      page.getByText("Preview").click();
       assertThat(page.locator(".notes")).containsText("1 frame has no delay set");
       screen.holdAccessible();
-      page.getByText("Keep, behind them").click();
+      page.getByText("Import, after those").click();
       assertThat(page.locator(".core li")).hasCount(18);
       page.locator("#undo").click();
       assertThat(page.locator(".core li")).hasCount(16);
 
       page.locator("input[type=file]").setInputFiles(folder.resolve("one.png"));
-      page.getByText("Look at it first").click();
+      page.getByText("Preview").click();
       page.getByText("Crop: ").click();
       assertThat(page.locator(".tab[aria-current]")).containsText("Crop");
       page.getByText("Keep, in place").click();
@@ -152,10 +152,10 @@ class SavingTest {
       assertThat(clip.frames().get(0).holdMillis()).isEqualTo(1000);
 
       page.locator("input[type=file]").setInputFiles(folder.resolve("two.gif"));
-      page.getByText("Look at it first").click();
+      page.getByText("Preview").click();
       assertThat(page.locator(".before-after li")).hasCount(2);
       String looked = page.url();
-      page.getByText("Let it go").click();
+      page.getByText("Discard").click();
       assertThat(page.locator(".core li")).hasCount(1);
       page.navigate(looked);
       assertThat(page.locator("h1")).containsText("nothing at this address");

@@ -39,7 +39,7 @@ class TwoTabsTest {
       assertThat(two.page().locator(".touched .differs")).containsText("35");
       two.holdAccessible();
       assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(35);
-      two.button("Go on with yours").click();
+      two.button("Continue with yours").click();
       assertThat(two.page().locator(".revision b")).hasText("4");
       assertThat(two.page().locator("#strata a[aria-current]")).containsText("Colour");
       assertThat(application.stored(id).colour().brightnessPercent()).isEqualTo(44);
@@ -55,7 +55,7 @@ class TwoTabsTest {
     try (Screen one = Screen.open(address(id, "brief"));
         Screen two = one.tab(address(id, "frames"));
         Screen three = one.tab(address(id, "layout?fixture=f1"))) {
-      one.page().getByLabel("What is it called?").fill("Renamed");
+      one.page().getByLabel("Name of the gadget").fill("Renamed");
       one.page().keyboard().press("Tab");
       assertThat(one.page().locator(".revision b")).hasText("2");
       two.page().bringToFront();
@@ -64,7 +64,7 @@ class TwoTabsTest {
       two.page().keyboard().press("Space");
       assertThat(two.page().locator(".revision b")).hasText("3");
       three.page().bringToFront();
-      three.page().getByLabel("Pitch across").fill("11");
+      three.page().getByLabel("Horizontal pitch").fill("11");
       three.page().keyboard().press("Tab");
       assertThat(three.page().locator(".revision b")).hasText("4");
       Gadget stored = application.stored(id);

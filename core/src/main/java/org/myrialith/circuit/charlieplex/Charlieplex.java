@@ -66,9 +66,9 @@ public record Charlieplex(
   /** What is lit in one turn. */
   public enum Together {
     /** Each gets the same, whatever else is lit. */
-    ONE("one", "one light at a time"),
+    ONE("one", "one LED at a time"),
     /** All that have their anode on one pin, which feeds them together. */
-    ANODE("anode", "all of one anode pin");
+    ANODE("anode", "all LEDs of one anode pin");
 
     private final String key;
     private final String title;
@@ -94,7 +94,7 @@ public record Charlieplex(
     /** The current of a light goes through two of them. */
     PINS("pins", "one at each pin"),
     /** One for each light, or for each two that stand against each other. */
-    LIGHTS("lights", "one at each light");
+    LIGHTS("lights", "one at each LED");
 
     private final String key;
     private final String title;
@@ -125,15 +125,15 @@ public record Charlieplex(
           Field.named("name", "Name"),
           Field.rows("charliePins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, MOST_PINS)
               .or(List.of())
-              .explained("n of them carry n(n − 1) lights"),
+              .explained("n pins drive n(n − 1) LEDs"),
           Field.of(
                   "together",
-                  "A turn lights",
+                  "LEDs lit at a time",
                   Types.Choice.of(Together.values(), Together::key, Together::title))
               .or(Together.ONE),
           Field.of(
                   "resistorsAt",
-                  "Where resistors are",
+                  "Resistors",
                   Types.Choice.of(ResistorsAt.values(), ResistorsAt::key, ResistorsAt::title))
               .or(ResistorsAt.PINS),
           Part.of("scan", Scan.DESCRIPTION),
@@ -156,7 +156,7 @@ public record Charlieplex(
     }
     if (charliePins.size() == 1) {
       throw new InputException(
-          "charliePins", charliePins.get(0), "2 pins at least: n pins carry n(n − 1) lights");
+          "charliePins", charliePins.get(0), "at least 2 pins: n pins drive n(n − 1) LEDs");
     }
     if (charliePins.size() > MOST_PINS) {
       throw new InputException(
@@ -167,15 +167,16 @@ public record Charlieplex(
     Objects.requireNonNull(scan, "scan");
     Objects.requireNonNull(hookup, "hookup");
     if (hookup.through() != SwitchType.NONE) {
-      throw new InputException("through", hookup.through().title(), "straight: pins do it all");
+      throw new InputException(
+          "through", hookup.through().title(), "straight: the pins drive both sides");
     }
     if (hookup.side() != Side.TO_SUPPLY) {
       throw new InputException(
-          "side", hookup.side().title(), Side.TO_SUPPLY.title() + ": anodes have the turns");
+          "side", hookup.side().title(), Side.TO_SUPPLY.title() + ": anodes are multiplexed");
     }
     if (hookup.ownRail()) {
       throw new InputException(
-          "railVolts", Double.toString(hookup.railVolts()), "0: pins feed the lights");
+          "railVolts", Double.toString(hookup.railVolts()), "0: the pins supply the LEDs");
     }
     fixtures = MemberList.once(fixtures);
   }
@@ -263,7 +264,7 @@ public record Charlieplex(
 
   @Override
   public String drives() {
-    return "single LEDs, of which both ends are free";
+    return "single LEDs with both leads free";
   }
 
   @Override
@@ -283,7 +284,7 @@ public record Charlieplex(
 
   @Override
   public String turnWord() {
-    return alone() ? "lights" : "anode pins";
+    return alone() ? "LEDs" : "anode pins";
   }
 
   @Override
@@ -328,11 +329,11 @@ public record Charlieplex(
                     plan.key("digit-pins"),
                     Verdict.TIGHT,
                     phrase(
-                        "Segment %s of %s has its anode on another pin than the segment before it: digits whose segments share a pin can't be wired so, only single LEDs.",
+                        "Segment %s of %s has its anode on another pin than the segment before it: digits with a common pin can't be charlieplexed this way, only single LEDs.",
                         channel.name(), channel.fixture().name()))
                 .advising(
                     phrase(
-                        "Let each digit begin a row, on %s; then common anodes stand on their pins.",
+                        "Start each digit at a new row, on %s; its common anode then has one pin.",
                         Quantity.text(Byte.SIZE + 1, "pins"))));
       }
       row = plan.map().chip(c);
@@ -389,7 +390,7 @@ public record Charlieplex(
   @Override
   public Optional<Regrouped> regrouped(int turns) {
     return alone()
-        ? Optional.of(new Regrouped("all of one anode pin together", rows()))
+        ? Optional.of(new Regrouped("all LEDs of one anode pin together", rows()))
         : Optional.empty();
   }
 
@@ -397,7 +398,7 @@ public record Charlieplex(
   public Optional<String> pinsMissing(int lights) {
     return Optional.of(
         phrase(
-            "%s want %s, as n pins carry n × (n − 1); %d are named.",
+            "%s need %s, as n pins drive n × (n − 1); %d are named.",
             Quantity.text(lights, "lights"),
             Quantity.text(pinsFor(lights), "pins"),
             charliePins.size()));
@@ -411,6 +412,6 @@ public record Charlieplex(
 
   @Override
   public String about(Controller controller) {
-    return "Charlieplexed: two LEDs in opposite directions between each two pins; one pin is high, one or several are low, all others are high-impedance. One LED at a time gives even but low brightness; all LEDs of one anode pin at a time are brighter and share the current of its resistor. Place the resistors at the pins: with resistors at the LEDs, two in series glow where the supply exceeds twice their forward voltage. LEDs of one colour only. ";
+    return "Charlieplexed: two LEDs in opposite directions between each pair of pins. One pin is high, one or several are low, all others are high-impedance. One LED at a time is even but dim. All LEDs of one anode pin at a time are brighter and share the current of its resistor. Place the resistors at the pins: with resistors at the LEDs, two LEDs in series glow where the supply exceeds twice their forward voltage. LEDs of one colour only. ";
   }
 }

@@ -160,7 +160,7 @@ public record Ghosting(ScannedPlan plan) {
           Step.CIRCUITS,
           plan.key("stray"),
           Verdict.OPEN,
-          "Stray light waits for lights that light.");
+          "Ghosting can be judged once the circuit drives LEDs.");
     }
     double share = worst();
     Verdict verdict =
@@ -168,16 +168,16 @@ public record Ghosting(ScannedPlan plan) {
     Calculation working =
         new Calculation(
             plan.key("stray"),
-            "Most that strays through two unlit lights in a row",
+            "Ghost current through two unlit LEDs in series",
             share * 100,
             "%",
             Calculation.FOUND_BY
                 + "solving for the current at which two unlit LEDs in series share the voltage across a lit one, as a share of its current",
             List.of(
-                given("volts of one e-fold of current", SLOPE_VOLTS, "V"),
-                given("lights that one turn can light", together(), ""),
-                given("seen beside others from", SEEN * 100, "%"),
-                given("seen in the dark from", SEEN_IN_THE_DARK * 100, "%")),
+                given("voltage for a current e times larger", SLOPE_VOLTS, "V"),
+                given("LEDs that can be lit at a time", together(), ""),
+                given("visible beside other LEDs from", SEEN * 100, "%"),
+                given("visible in the dark from", SEEN_IN_THE_DARK * 100, "%")),
             Source.COMMON_PRACTICE);
     String least = share < 1e-6 ? "less than a millionth" : Quantity.text(share * 100, "%");
     Finding finding =
@@ -186,14 +186,14 @@ public record Ghosting(ScannedPlan plan) {
                 plan.key("stray"),
                 verdict,
                 phrase(
-                    "From a pin that is high two lights in a row lead to each that is low: they get %s of the current of a lit one.",
+                    "Ghosting: two unlit LEDs in series get %s of the current of a lit one.",
                     least))
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
         : finding.advising(
             atLights()
-                ? "Put the resistors at the pins: then two in a row have only the volts of one lit light."
-                : "Lights of unlike colours share these pins: give the ones of higher volts a circuit of their own.");
+                ? "Place the resistors at the pins: two LEDs in series then get only the voltage of one lit LED."
+                : "LEDs of different colours share these pins: put those with the higher forward voltage in a circuit of their own.");
   }
 }

@@ -71,9 +71,9 @@ public final class CircuitKinds {
       Description.of(
           Circuits.class,
           Field.rows("circuits", "Circuits", ALL, 0, Circuits.MOST).or(List.of()),
-          Field.rows("chosen", "Chosen", ChoiceReason.DESCRIPTION, 0, Circuits.MOST)
+          Field.rows("chosen", "Reasons", ChoiceReason.DESCRIPTION, 0, Circuits.MOST)
               .or(List.of())
-              .explained("why circuits are the way they are"),
+              .explained("why circuits were chosen"),
           Field.of("prices", "Prices", PriceList.DESCRIPTION).or(PriceList.USUAL),
           Field.of("reads", "Inputs", InputList.DESCRIPTION).in("inputs").or(InputList.NONE));
 

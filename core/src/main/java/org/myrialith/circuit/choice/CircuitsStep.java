@@ -94,12 +94,12 @@ public record CircuitsStep(
   private Calculation player(double seconds) {
     return new Calculation(
         "player-refresh",
-        "Highest refresh of this show",
+        "Highest frame rate of this show",
         refreshHz(),
         "Hz",
-        "1 ÷ largest of(all lines with their gap, slowest circuit, longest frame of the player)",
+        "1 ÷ largest of(all lines with their gaps, slowest circuit, longest frame of the player)",
         List.of(
-            Calculation.given("all lines with their gap", wireSeconds(), "s"),
+            Calculation.given("all lines with their gaps", wireSeconds(), "s"),
             Calculation.given("slowest circuit", slowestSeconds(), "s"),
             Calculation.given("longest frame of the player", seconds, "s")),
         Source.partClass("cycles of the player, measured on a simulated controller"));
@@ -111,8 +111,8 @@ public record CircuitsStep(
     PinFindings standing = new PinFindings(circuits, brief.controller());
     if (wiring.emitters() == 0) {
       all.add(
-          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "Nothing is driven yet.")
-              .advising("Put a fixture in a circuit."));
+          Finding.of(Step.CIRCUITS, "no-chain", Verdict.OPEN, "No fixture is connected yet.")
+              .advising("Add a fixture to a circuit."));
     } else {
       all.add(ram());
       for (CircuitPlan plan : wiring.plans()) {
@@ -148,9 +148,9 @@ public record CircuitsStep(
                 "slow-clock",
                 Verdict.BREAKS,
                 phrase(
-                    "%s can't be sent at %s: its bits or its grey-scale clock need a faster clock.",
+                    "%s can't run at %s: its bits or its grey-scale clock need a faster clock.",
                     String.join(", ", late), Quantity.text(brief.controller().clockHz(), "Hz")))
-            .advising("Nothing is exported at this clock.")
+            .advising("No firmware is exported for this clock.")
             .mendedBy(List.of(new Remedy("Use the usual clock", new Change.UseClock("usual")))));
   }
 
@@ -171,7 +171,7 @@ public record CircuitsStep(
                 "buffer-ram",
                 verdict,
                 phrase(
-                    "One frame takes %s of the controller's %s of RAM.",
+                    "Frame buffer %s of the controller's %s of RAM.",
                     Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
             .restingOn(
                 new Calculation(
@@ -225,16 +225,16 @@ public record CircuitsStep(
                 "class-current-" + plan.circuit().id(),
                 Verdict.TIGHT,
                 phrase(
-                    "The class %s says %s a channel; %s is reckoned with %s.",
+                    "%s: %s per channel in the class; %s uses %s.",
                     from.name(),
                     Quantity.text(most, "mA"),
                     plan.circuit().name(),
                     Quantity.text(plan.channelMilliamps(), "mA")))
-            .advising("One of the two is not that of the part in hand.");
+            .advising("Enter the current of the part you have in both places.");
     Change change = new Change.SetChannelCurrent(plan.circuit().id(), most);
     return org.myrialith.parts.PixelClass.CHANNEL.allow(most)
         ? finding.mendedBy(
-            List.of(new Remedy("Reckon with " + Quantity.text(most, "mA") + " a channel", change)))
+            List.of(new Remedy("Use " + Quantity.text(most, "mA") + " per channel", change)))
         : finding;
   }
 }

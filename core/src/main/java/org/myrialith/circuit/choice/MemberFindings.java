@@ -52,7 +52,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
             .map(
                 c ->
                     new Remedy(
-                        "Put it on " + c.name(), new Change.PutInCircuit(run.text(), c.id())))
+                        "Connect it to " + c.name(), new Change.PutInCircuit(run.text(), c.id())))
             .toList();
     List<Remedy> own = own(run, kind);
     if (fitting.isEmpty() && own.isEmpty()) {
@@ -61,7 +61,7 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
           key("no-circuit", run),
           Verdict.OPEN,
           phrase(
-              "%s (%s) needs a circuit of another kind; it is laid out, counted and exported, but not driven yet.",
+              "%s (%s) needs another kind of circuit: it is laid out, counted and exported, but not driven yet.",
               name, kind.title()));
     }
     Finding dark =
@@ -71,12 +71,12 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
             Verdict.TIGHT,
             name + " is in no circuit and stays dark.");
     if (!fitting.isEmpty()) {
-      return dark.advising("Put it in a circuit.").mendedBy(fitting);
+      return dark.advising("Add it to a circuit.").mendedBy(fitting);
     }
     return dark.advising(
             own.size() > FEW_WAYS
-                ? phrase("It can be driven in %d ways: choose one in the table.", own.size())
-                : "None of the circuits drives its emitters: " + kind.title() + ".")
+                ? phrase("%d drive methods fit it: choose one in the table.", own.size())
+                : "No circuit here drives its class, " + kind.title() + ".")
         .mendedBy(own.size() > FEW_WAYS ? List.of() : own);
   }
 
@@ -103,9 +103,9 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
             "wrong-kind-" + fixture.id(),
             Verdict.BREAKS,
             phrase(
-                "%s hangs on %s, but its emitters are: %s.",
-                fixture.name(), circuit.name(), kind.title()))
-        .advising(phrase("Remove it, or choose emitters that it drives: %s.", circuit.drives()))
+                "%s is on %s, but its class is %s.", fixture.name(), circuit.name(), kind.title()))
+        .advising(
+            phrase("Remove it, or choose a class that this circuit drives: %s.", circuit.drives()))
         .mendedBy(remedies);
   }
 
@@ -120,9 +120,9 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
                     key("run-beyond", run),
                     Verdict.TIGHT,
                     phrase(
-                        "%s has index %d to %d of %s, which ends at index %d.",
+                        "%s takes LEDs %d to %d of %s, which ends at LED %d.",
                         circuit.name(), run.from(), run.to(), fixture.name(), last))
-                .advising("Set the run to what is there."));
+                .advising("Limit the section to the LEDs that exist."));
   }
 
   private Optional<Finding> cut(Circuit circuit, FixtureRun run) {
@@ -135,8 +135,8 @@ record MemberFindings(Layout layout, Circuits circuits, Fixture fixture) {
                     key("run-cuts", run),
                     Verdict.TIGHT,
                     phrase(
-                        "Index %d of %s is wired together with others outside the run of %s: the circuit that has the first of them lights them all.",
+                        "LED %d of %s is wired together with others outside the section of %s: the circuit of the first of them drives them all.",
                         cut, fixture.name(), circuit.name()))
-                .advising("Let the run begin and end with a whole segment."));
+                .advising("Start and end the section at whole segments."));
   }
 }

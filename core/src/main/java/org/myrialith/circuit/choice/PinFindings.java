@@ -38,7 +38,7 @@ record PinFindings(Circuits circuits, Controller controller) {
                   phrase(
                       "%s %s can't be used: %s.",
                       wrong.size() == 1 ? "Pin" : "Pins", String.join(", ", wrong), why))
-              .advising("Choose among " + String.join(", ", circuit.able(controller)) + ".")
+              .advising("Choose from " + String.join(", ", circuit.able(controller)) + ".")
               .mendedBy(moves(circuit)));
     }
     if (wrong.isEmpty()) {
@@ -56,7 +56,7 @@ record PinFindings(Circuits circuits, Controller controller) {
     return moved.able(controller).containsAll(moved.pins())
         ? List.of(
             new Remedy(
-                "Move circuits to pins that it has", new Change.UseController(controller.key())))
+                "Move the circuits to valid pins", new Change.UseController(controller.key())))
         : List.of();
   }
 
@@ -75,7 +75,7 @@ record PinFindings(Circuits circuits, Controller controller) {
                       "input-same-pin-" + pin,
                       Verdict.BREAKS,
                       phrase("%s and %s both use pin %s.", other, input.name(), pin))
-                  .advising("Give one of them another pin."));
+                  .advising("Move one of them to another pin."));
         }
       }
     }
@@ -106,7 +106,7 @@ record PinFindings(Circuits circuits, Controller controller) {
                           + (pin.equals(circuit.pins().get(0)) ? "" : "-" + pin),
                       Verdict.BREAKS,
                       phrase("%s and %s both use pin %s.", other.name(), circuit.name(), pin))
-                  .advising("Give one of them another pin."));
+                  .advising("Move one of them to another pin."));
         }
       }
     }
@@ -127,10 +127,10 @@ record PinFindings(Circuits circuits, Controller controller) {
                           "same-timer-" + circuit.id() + "-" + timer,
                           Verdict.BREAKS,
                           phrase(
-                              "Timer %s %s for %s and %s for %s.",
+                              "Timer %s is needed twice: %s by %s, %s by %s.",
                               timer, before, other.name(), what, circuit.name()))
                       .advising(
-                          "Give one of them pins of another timer, or drive it another way."));
+                          "Move one of them to pins of another timer, or use another drive method."));
             }
           });
     }

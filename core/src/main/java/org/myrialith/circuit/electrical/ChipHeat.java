@@ -27,11 +27,11 @@ public record ChipHeat(String key, double watts, String formula) {
     Calculation working =
         new Calculation(
             key,
-            "Heat of the hottest chip, everything lit",
+            "Dissipation of the hottest chip, everything lit",
             watts,
             "W",
             formula,
-            List.of(given("without a sink", CHIP_WATTS, "W")),
+            List.of(given("without heat sink", CHIP_WATTS, "W")),
             Source.COMMON_PRACTICE);
     Finding finding =
         Finding.of(
@@ -39,12 +39,12 @@ public record ChipHeat(String key, double watts, String formula) {
                 key,
                 cool ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "With everything lit, a chip turns %s into heat; about %s is what it may.",
+                    "With everything lit, the hottest chip dissipates %s; about %s is allowed.",
                     Quantity.text(watts, "W"), Quantity.text(CHIP_WATTS, "W")))
             .restingOn(working);
     return cool
         ? finding
         : finding.advising(
-            "Hang the LEDs on a supply nearer to their forward volts, or a resistor before them takes a part of it.");
+            "Use a supply closer to the forward voltage, or add series resistors that take part of the heat.");
   }
 }

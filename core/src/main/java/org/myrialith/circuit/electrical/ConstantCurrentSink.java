@@ -72,8 +72,8 @@ public record ConstantCurrentSink(
         amps(),
         "A",
         lights()
-            ? "setting constant ÷ setting resistor; as long as supply − forward voltage leave 0.8 V"
-            : "0; supply − forward voltage − its tolerance leave less than 0.8 V",
+            ? "setting constant ÷ setting resistor; as long as the headroom (supply − forward voltage) is 0.8 V or more"
+            : "0: headroom (supply − forward voltage − its tolerance) is below 0.8 V",
         List.of(
             given("wanted", wantedAmps, "A"),
             given("setting constant", settingVolts, "V"),
@@ -83,7 +83,7 @@ public record ConstantCurrentSink(
             given("tolerance, either way", spreadVolts, "V"),
             given("dissipation of an output", watts(), "W")),
         Source.partClass(
-            "sinks repeat the current of their setting resistor: 15 times at 1.25 V, 31.5 times at 1.24 V, 41 times at 1.21 V by class"));
+            "output current = setting current × 15 at 1.25 V, × 31.5 at 1.24 V, × 41 at 1.21 V, by class"));
   }
 
   @Override

@@ -52,13 +52,13 @@ public record DriverChipLoad(double volts, double forwardVolts, double peakAmps,
         name,
         amps(),
         "A",
-        "peak current × duty",
+        "peak current × duty cycle",
         List.of(
             given("peak current", peakAmps, "A"),
-            given("duty", duty * 100, "%"),
+            given("duty cycle", duty * 100, "%"),
             given("supply", volts, "V"),
             given("forward voltage", forwardVolts, "V")),
-        Source.partClass("display driver: digits by turns, dimmed by pulse width"));
+        Source.partClass("display driver: multiplexed digits, dimmed by pulse width"));
   }
 
   @Override

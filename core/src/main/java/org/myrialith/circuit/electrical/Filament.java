@@ -84,7 +84,7 @@ public record Filament(
         name,
         amps(),
         "A",
-        "rated current × ((rail − switch drop) ÷ rated voltage)^0.55; cold, ten times that",
+        "rated current × ((rail − switch drop) ÷ rated voltage)^0.55; ten times that when cold",
         List.of(
             given("rail", volts, "V"),
             given("switch drop", volts - across(), "V"),

@@ -78,7 +78,7 @@ public enum LevelShift {
             highVolts,
             1,
             this == HCT
-                ? Source.standard("JESD7A, HCT: high from 2.0 V")
+                ? Source.standard("JESD7A, HCT: input high threshold 2.0 V")
                 : Source.partClass("small MOSFET, on from 2.5 V (common practice)"));
   }
 
@@ -111,7 +111,7 @@ public enum LevelShift {
       Calculation working =
           new Calculation(
               key + "-rise",
-              "Rise behind the level shifter",
+              "Rise time behind the level shifter",
               rise,
               "s",
               "ln(9) × pull-up × (stray + inputs × input)",
@@ -143,7 +143,7 @@ public enum LevelShift {
       case HCT ->
           List.of(
               phrase(
-                  "An HCT buffer close to the first chip or pixel: its plus to plus of %s, ground to ground, 100 nF across them, its output enable to ground, inputs that are not used to ground. Each line below goes from its pin to an input of the buffer, and from that output on as told.",
+                  "HCT buffer close to the first chip or pixel: its supply pin to plus of %s, ground to ground, 100 nF across them, output enable to ground, unused inputs to ground. Each line below goes from its pin to a buffer input, and from that output on as listed.",
                   takers));
       case MOSFET ->
           List.of(

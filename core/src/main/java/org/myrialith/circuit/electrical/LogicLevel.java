@@ -134,7 +134,7 @@ public record LogicLevel(
             List.of(
                 new Remedy(
                     phrase(
-                        "Use registers of the HCT class: they take %s",
+                        "Use HCT registers: input high threshold %s",
                         Quantity.text(HCT_VOLTS, "V")),
                     new Change.UseRegisters(key.substring(1), RegisterClass.HCT.key()))))
         : finding;
@@ -185,7 +185,7 @@ public record LogicLevel(
             given("pin output resistance", controller.stage().sourceOhms(), "ohm"),
             given("inputs", inputs, ""),
             given("input high threshold", needed(), "V")),
-        Source.standard("JESD7A: an input takes 1 µA at most"));
+        Source.standard("JESD7A: input current 1 µA at most"));
   }
 
   private Verdict verdict() {
@@ -217,9 +217,9 @@ public record LogicLevel(
                     + switch (verdict()) {
                       case TIGHT ->
                           phrase(
-                              ": %s to spare serves two chips, and fails in a long chain.",
+                              ": margin %s, enough for two chips but not for a long chain.",
                               Quantity.text(spare(), "V"));
-                      case HOLDS -> phrase(": %s to spare.", Quantity.text(spare(), "V"));
+                      case HOLDS -> phrase(": margin %s.", Quantity.text(spare(), "V"));
                       default -> ".";
                     })
             .restingOn(high(), margin());
@@ -236,7 +236,7 @@ public record LogicLevel(
     if (takersVolts >= HCT_LEAST && takersVolts <= HCT_MOST) {
       all.add(
           phrase(
-              "A buffer of the HCT class between takes %s, with %s to spare, and gives %s, with %s to spare.",
+              "With an HCT buffer: threshold %s, margin %s; its output %s, margin %s.",
               Quantity.text(HCT_VOLTS, "V"),
               Quantity.text(reached() - HCT_VOLTS, "V"),
               Quantity.text(takersVolts, "V"),
@@ -244,14 +244,14 @@ public record LogicLevel(
     } else {
       all.add(
           phrase(
-              "A level shifter between gives %s, with %s to spare.",
+              "With a level shifter: %s, margin %s.",
               Quantity.text(takersVolts, "V"), Quantity.text(takersVolts - needed(), "V")));
     }
     if (fixedVolts == 0) {
       double most = Math.floor(100 * reached() / (HIGH_SHARE + SCANT_SHARE)) / 100;
       all.add(
           phrase(
-              "Fed with %s, %s take %s: %s to spare.",
+              "Supplied with %s, %s need %s: margin %s.",
               Quantity.text(most, "V"),
               takers,
               Quantity.text(HIGH_SHARE * most, "V"),

@@ -65,7 +65,7 @@ public record MultiplexedLoad(SeriesResistor resistor, double duty, double rowOh
   public Calculation calculation(String key, String name) {
     Calculation own = resistor.calculation(key, name);
     List<Calculation.Given> all = new ArrayList<>(own.given());
-    all.add(given("duty", duty * 100, "%"));
+    all.add(given("duty cycle", duty * 100, "%"));
     all.add(given("mean", amps(), "A"));
     return new Calculation(
         key, name, own.value(), own.unit(), own.formula(), all, Source.COMMON_PRACTICE);

@@ -48,7 +48,7 @@ public record MultiplexedSink(ConstantCurrentSink kept, double duty) implements 
   public Calculation calculation(String key, String name) {
     Calculation own = kept.calculation(key, name);
     List<Calculation.Given> all = new ArrayList<>(own.given());
-    all.add(given("duty", duty * 100, "%"));
+    all.add(given("duty cycle", duty * 100, "%"));
     all.add(given("mean", amps(), "A"));
     return new Calculation(key, name, own.value(), own.unit(), own.formula(), all, own.source());
   }

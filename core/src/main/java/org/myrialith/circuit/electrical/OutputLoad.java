@@ -54,7 +54,7 @@ public record OutputLoad(
   public String title() {
     return leds == 1
         ? die.colour()
-        : phrase("%d %s %s", leds, die.colour(), series ? "in series" : "side by side");
+        : phrase("%d %s %s", leds, die.colour(), series ? "in series" : "in parallel");
   }
 
   /** Returns what its path is called: "Resistor for red", "Current of warm white". */

@@ -38,10 +38,10 @@ public record SeriesResistor(
   private static final List<Package> PACKAGES =
       List.of(
           new Package("0805 (125 mW)", 0.125),
-          new Package("1206 or a quarter-watt with leads (250 mW)", 0.25),
-          new Package("half-watt with leads", 0.5),
-          new Package("one watt with leads", 1),
-          new Package("two watts with leads", 2));
+          new Package("1206, or quarter-watt through-hole (250 mW)", 0.25),
+          new Package("half-watt through-hole", 0.5),
+          new Package("one-watt through-hole", 1),
+          new Package("two-watt through-hole", 2));
 
   /** No more than this share of what a package is rated for (common practice). */
   private static final double SHARE = 0.7;
@@ -132,7 +132,7 @@ public record SeriesResistor(
         .filter(p -> watts() <= SHARE * p.watts())
         .map(Package::name)
         .findFirst()
-        .orElse("none of the usual ones: use a driver of constant current");
+        .orElse("no common size: use a constant-current driver");
   }
 
   @Override
@@ -170,7 +170,7 @@ public record SeriesResistor(
             given("resistors in series", alike, ""),
             given("least", leastOhms, "ohm"),
             given("exact", exactOhms(), "ohm"),
-            given("nearest value", nearestOhms(), "ohm"),
+            given("nearest standard value", nearestOhms(), "ohm"),
             given("typical current", amps(), "A"),
             given("at the highest forward voltage", leastAmps(), "A"),
             given("at the lowest forward voltage", mostAmps(), "A"),

@@ -5,9 +5,9 @@ import org.myrialith.parts.OutputStage;
 /** Where the other end of what an output switches goes to. */
 public enum Side {
   /** Anodes to the supply: the output sinks and a low level lights. */
-  TO_SUPPLY("to-supply", "anodes to the supply, outputs sink"),
+  TO_SUPPLY("to-supply", "anodes to the supply (outputs sink)"),
   /** Cathodes to ground: the output sources and a high level lights. */
-  TO_GROUND("to-ground", "cathodes to ground, outputs source");
+  TO_GROUND("to-ground", "cathodes to ground (outputs source)");
 
   private final String key;
   private final String title;

@@ -28,21 +28,21 @@ public enum SwitchType {
   /** Its on-resistance is given at 2.5 V. */
   MOSFET_LOW(
       "mosfet-2v5",
-      "through a MOSFET given at 2.5 V",
+      "through a MOSFET rated at 2.5 V gate drive",
       new OutputStage(0.08, Double.POSITIVE_INFINITY, 1500, 3000, 3000, 20),
       2.5,
       new Package(1, 1)),
   /** Its on-resistance is given at 4.5 V. */
   MOSFET_LOGIC(
       "mosfet-4v5",
-      "through a logic-level MOSFET (4.5 V)",
+      "through a logic-level MOSFET (rated at 4.5 V)",
       new OutputStage(0.05, Double.POSITIVE_INFINITY, 3000, 8000, 8000, 30),
       4.5,
       new Package(1, 1)),
   /** Its on-resistance is given at 10 V: no logic drives it fully. */
   MOSFET_TEN(
       "mosfet-10v",
-      "through a MOSFET given at 10 V",
+      "through a MOSFET rated at 10 V gate drive",
       new OutputStage(0.05, Double.POSITIVE_INFINITY, 5000, 20_000, 20_000, 55),
       10,
       new Package(1, 1));

@@ -64,14 +64,14 @@ public record TwoWireBus(
   public Calculation pullUps() {
     return new Calculation(
         "pull-up-most" + key,
-        "Pull-up at most",
+        "Largest pull-up",
         mostOhms(),
         "ohm",
         "allowed rise ÷ (0.8473 × bus capacitance); at least (supply − 0.4 V) ÷ 3 mA",
         List.of(
-            given("allowed rise", speed.riseSeconds(), "s"),
+            given("allowed rise time", speed.riseSeconds(), "s"),
             given("bus capacitance", busPf(), "pF"),
-            given("at least", leastOhms(), "ohm"),
+            given("smallest pull-up", leastOhms(), "ohm"),
             given("chosen", pullUpOhms, "ohm")),
         Source.standard("UM10204"));
   }
@@ -95,17 +95,17 @@ public record TwoWireBus(
                 "%s at %s.",
                 Quantity.text(chips, chipsWord),
                 chips == 1
-                    ? phrase("address %x hex", first)
-                    : phrase("addresses %x to %x hex", first, first + chips - 1)));
+                    ? phrase("address 0x%x", first)
+                    : phrase("addresses 0x%x to 0x%x", first, first + chips - 1)));
     return apart
         ? finding
         : finding.advising(
             chips > most
                 ? phrase(
-                    "Address pins tell %d apart: put the rest on a second bus, or use registers.",
+                    "The address pins allow %d chips: put the rest on a second bus, or use registers.",
                     most)
                 : phrase(
-                    "The class answers at %x to %x hex: begin at %x hex (%d).",
+                    "The class answers at addresses 0x%x to 0x%x: begin at 0x%x (%d).",
                     from, from + most - 1, from, from));
   }
 
@@ -123,7 +123,7 @@ public record TwoWireBus(
             "bus-speed" + key,
             takes ? Verdict.HOLDS : Verdict.BREAKS,
             phrase(
-                "The bus is clocked at %s; the %s take up to %s.",
+                "Bus clock %s; the %s allow up to %s.",
                 Quantity.text(1 / speed.bitSeconds(controller), "Hz"),
                 chipsWord,
                 Quantity.text(1000.0 * most, "Hz")));
@@ -143,9 +143,9 @@ public record TwoWireBus(
       all.add(phrase("%s on this wire", Quantity.text(fewer, "chips")));
     }
     return phrase(
-        "The bus may have %s at its speed: %s.",
+        "Bus capacitance allowed at this speed %s: %s.",
         Quantity.text(Math.floor(allowed), "pF"),
-        all.isEmpty() ? "part it over two" : String.join(", or ", all));
+        all.isEmpty() ? "split it over two buses" : String.join(", or ", all));
   }
 
   public Finding judged() {
@@ -156,7 +156,7 @@ public record TwoWireBus(
                 "pull-ups" + key,
                 within ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "Pull-ups of %s on a bus of %s: %s to %s are right.",
+                    "Pull-ups of %s with a bus capacitance of %s; %s to %s needed.",
                     Quantity.text(pullUpOhms, "ohm"),
                     Quantity.text(Math.rint(busPf()), "pF"),
                     Quantity.text(Math.ceil(leastOhms()), "ohm"),
@@ -165,6 +165,8 @@ public record TwoWireBus(
     return within
         ? finding
         : finding.advising(
-            leastOhms() > mostOhms() || busPf() > MOST_PF ? shorter() : "Use a pull-up within.");
+            leastOhms() > mostOhms() || busPf() > MOST_PF
+                ? shorter()
+                : "Use pull-ups in this range.");
   }
 }

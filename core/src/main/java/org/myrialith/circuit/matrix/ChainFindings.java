@@ -75,8 +75,8 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
             most,
             "A",
             Calculation.FOUND_BY
-                + "adding the peak currents of its columns, in the row that has the most",
-            List.of(given("at the very most", circuit.sort().stage().chipMilliamps(), "mA")),
+                + "adding the peak currents of its columns, in the row with the highest current",
+            List.of(given("absolute maximum", circuit.sort().stage().chipMilliamps(), "mA")),
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
@@ -84,13 +84,13 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
                 plan.key("chip-current"),
                 carries ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "With a whole row lit, a chip carries %s; %s is the very most.",
+                    "One row fully lit: chip current %s; absolute maximum %s.",
                     Quantity.text(most, "A"), Quantity.text(limit, "A")))
             .restingOn(working);
     return carries
         ? finding
         : finding.advising(
-            "Ask for less current, use chips with power outputs or sinks, or fewer columns a chip.");
+            "Set a lower LED current, use power registers or constant-current drivers, or fewer columns per chip.");
   }
 
   /** Outputs that keep a current turn what the LEDs leave into heat, each in its turn. */
@@ -106,7 +106,7 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
             plan.key("chip-heat"),
             Arrays.stream(watts).max().orElse(0),
             Calculation.FOUND_BY
-                + "adding, for all its lights, current × (row voltage − forward voltage) × duty")
+                + "adding, for all its LEDs, current × (row voltage − forward voltage) × duty cycle")
         .finding();
   }
 }

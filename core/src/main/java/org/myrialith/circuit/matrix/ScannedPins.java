@@ -61,13 +61,13 @@ public record ScannedPins(
   public static final Kind<ScannedPins> KIND =
       Kind.of(
           "scanned-pins",
-          "rows and columns on pins",
+          "row–column matrix on pins",
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
           Field.rows("rowPins", "Row pins", new Types.Words(Types.Words.Rule.ANY), 0, PinName.MOST)
               .or(List.of())
-              .explained("a pin for each row"),
+              .explained("one pin per row"),
           Field.rows(
                   "columnPins",
                   "Column pins",
@@ -75,7 +75,7 @@ public record ScannedPins(
                   0,
                   PinName.MOST)
               .or(List.of())
-              .explained("a pin and a resistor for each column"),
+              .explained("one pin and one resistor per column"),
           Field.of(
                   "rowSwitch",
                   "Rows through",
@@ -87,18 +87,18 @@ public record ScannedPins(
 
   /** Rows and columns. */
   public static final CircuitStart MATRIX =
-      new CircuitStart("matrix", "rows and columns on pins", id -> usual(id, List.of()));
+      new CircuitStart("matrix", "row–column matrix on pins", id -> usual(id, List.of()));
 
   /** A pin for each light, dimmed by an interrupt. */
   public static final CircuitStart SOFT =
       new CircuitStart(
           "soft-pins",
-          "pins that an interrupt dims",
+          "pins, software PWM",
           id ->
               usual(id, List.of())
                   .through(RowSwitch.NONE)
                   .scanned(Scan.of(200, 6, 0))
-                  .called("Soft pins"));
+                  .called("Software PWM"));
 
   public ScannedPins {
     TextRules.id("id", id);
@@ -117,7 +117,7 @@ public record ScannedPins(
       throw new InputException(
           "through",
           hookup.through().title(),
-          "straight: columns are pins, rows have the switches");
+          "straight: columns are pins, the rows have switches");
     }
     fixtures = MemberList.once(fixtures);
   }
@@ -206,7 +206,7 @@ public record ScannedPins(
 
   @Override
   public String drives() {
-    return "what has pins of its own";
+    return "LEDs with both leads free";
   }
 
   /** Returns the columns that it has, one at least. */
@@ -297,7 +297,7 @@ public record ScannedPins(
   @Override
   public String about(Controller controller) {
     return phrase(
-        "Multiplexed: one row is on at a time; bit-angle modulation lights each bit of a level for 1, 2, 4 ... units of time. The LED current is the peak current; the mean is that times the duty cycle. Small transistors turn off slowly, so set 5 µs of blanking; a row driven straight by a pin has a design limit of %s. Without rows, each LED has its own column pin and is only dimmed. Peak pulsed current may exceed the continuous rating of an LED. ",
+        "Multiplexed: one row is on at a time. Bit-angle modulation lights each bit of a level for 1, 2, 4 ... units of time. The LED current is the peak current; the mean is the peak times the duty cycle. Small transistors turn off slowly, so set 5 µs of blanking. A row driven straight by a pin has a design limit of %s. Without rows, each LED has its own column pin and is only dimmed. Peak pulsed current may exceed the continuous rating of an LED. ",
         Quantity.text(controller.stage().planMilliamps() * 1e-3, "A"));
   }
 }

@@ -81,17 +81,17 @@ public record ScannedRegisters(
   public static final Kind<ScannedRegisters> KIND =
       Kind.of(
           "scanned-registers",
-          "rows and columns on shift registers",
+          "row–column matrix on shift registers",
           usual("c1", List.of()),
           Field.id("id"),
           Field.named("name", "Name"),
           PinName.field("dataPin", "Data pin"),
           PinName.field("clockPin", "Clock pin"),
           PinName.field("latchPin", "Latch pin"),
-          PinName.field("blankPin", "Blank pin"),
+          PinName.field("blankPin", "Blanking pin"),
           Field.of(
                   "sort",
-                  "Columns on",
+                  "Column chips",
                   Types.Choice.of(RegisterClass.values(), RegisterClass::key, RegisterClass::title))
               .or(RegisterClass.HC),
           Field.count("rows", "Rows", ROWS),
@@ -109,23 +109,23 @@ public record ScannedRegisters(
   /** Rows and columns. */
   public static final CircuitStart MATRIX =
       new CircuitStart(
-          "register-matrix", "rows and columns on shift registers", id -> usual(id, List.of()));
+          "register-matrix", "row–column matrix on shift registers", id -> usual(id, List.of()));
 
   /** Columns on constant-current sinks. */
   public static final CircuitStart SINK_MATRIX =
       new CircuitStart(
           "sink-matrix",
-          "rows on registers, columns on sinks",
+          "row–column matrix, columns on constant-current drivers",
           id ->
               usual(id, List.of())
                   .of(RegisterClass.SINK, 8, 16, RowSwitch.MOSFET)
-                  .called("Sink matrix"));
+                  .called("Driver matrix"));
 
   /** An output for each light, dimmed by an interrupt. */
   public static final CircuitStart SOFT =
       new CircuitStart(
           "soft-registers",
-          "shift registers that an interrupt dims",
+          "shift registers, software PWM",
           id ->
               usual(id, List.of())
                   .of(RegisterClass.HC, 1, 8, RowSwitch.NONE)
@@ -151,14 +151,16 @@ public record ScannedRegisters(
     }
     if (sort.depth() > 1) {
       throw new InputException(
-          "sort", sort.title(), "chips that are only on or off: these dim by themselves");
+          "sort",
+          sort.title(),
+          "chips that only switch on or off (grey-scale chips dim by themselves)");
     }
     if (!rowSwitch.turns() && rows != 1) {
-      throw new InputException("rows", Integer.toString(rows), "1 where rows have no switch");
+      throw new InputException("rows", Integer.toString(rows), "1 without row switches");
     }
     if (hookup.through() != SwitchType.NONE) {
       throw new InputException(
-          "through", hookup.through().title(), "straight: rows have the switches");
+          "through", hookup.through().title(), "straight: the rows have switches");
     }
     hookup.requireSide(sort.stage());
     Objects.requireNonNull(shift, "shift");
@@ -256,7 +258,7 @@ public record ScannedRegisters(
 
   @Override
   public String drives() {
-    return "what has pins of its own";
+    return "LEDs with both leads free";
   }
 
   /** Returns the chips of the columns. */
@@ -402,6 +404,6 @@ public record ScannedRegisters(
 
   @Override
   public String about(Controller controller) {
-    return "Columns are on the chips next to the controller, rows on 8-bit registers at the end of the chain, through a switch each. Outputs are blanked while a slot is latched; the next slot is shifted in while the present one is on. The blank pin drives output enable of all chips, with a pull-up, so that nothing lights before the scan starts. One row without a switch dims plain LEDs on registers. ";
+    return "Columns are on the chips next to the controller, rows on 8-bit registers at the end of the chain, each through a switch. Outputs are blanked while a slot is latched; the next slot is shifted in while the present one is on. The blanking pin drives output enable of all chips, with a pull-up, so that nothing lights before the scan starts. One row without a switch dims plain LEDs on registers. ";
   }
 }

@@ -55,15 +55,18 @@ record EyeFindings(ScannedPlan plan) {
   private Calculation rate() {
     return new Calculation(
         plan.key("scan-refresh"),
-        "Turns of all " + plan.circuit().turnWord(),
+        "Refresh rate of " + plan.circuit().turnWord(),
         timing().refreshHz(),
         "Hz",
-        "clock × passes ÷ (turns × cycles of the slots of one)",
+        "clock × passes ÷ (rows × cycles of the slots of one row)",
         List.of(
             given("clock", plan.timing().hertz(), "Hz"),
-            given("turns", timing().turns(), ""),
+            given("rows", timing().turns(), ""),
             given("passes", timing().passes(), ""),
-            given("cycles of the slots of one", (double) timing().cycles() / timing().turns(), ""),
+            given(
+                "cycles of the slots of one row",
+                (double) timing().cycles() / timing().turns(),
+                ""),
             given("wanted", plan.circuit().scan().refreshHz(), "Hz")),
         Source.ARITHMETIC);
   }
@@ -72,10 +75,10 @@ record EyeFindings(ScannedPlan plan) {
     double hertz = timing().refreshHz();
     String seen =
         hertz >= MOVED_HERTZ
-            ? "steady for still and for moving eyes"
+            ? "steady for still and moving eyes"
             : hertz >= STILL_HERTZ
-                ? "steady for a still eye; a moving one sees it break up"
-                : "it flickers";
+                ? "steady for a still eye; a moving eye sees it break up"
+                : "visible flicker";
     Verdict verdict =
         hertz < STILL_HERTZ
             ? Verdict.BREAKS
@@ -85,31 +88,29 @@ record EyeFindings(ScannedPlan plan) {
                 "scan-refresh",
                 verdict,
                 phrase(
-                    "%s %s a second%s: %s.%s",
+                    "%s, refresh rate %s%s: %s.%s",
                     plan.circuit().rowSwitch().turns()
                         ? phrase(
-                            "%s of %s have their turns",
+                            "%s, %s",
                             Quantity.text(timing().turns(), plan.circuit().turnWord()),
                             Quantity.text(timing().bits(), "bits"))
-                        : phrase("Levels of %s are shown", Quantity.text(timing().bits(), "bits")),
-                    Quantity.text(Math.floor(hertz), "times"),
+                        : phrase("Dimming to %s", Quantity.text(timing().bits(), "bits")),
+                    Quantity.text(hertz, "Hz"),
                     timing().passes() == 1
                         ? ""
-                        : phrase(
-                            ", all of their bits %s",
-                            Quantity.text(Math.floor(timing().wholeHz()), "times")),
+                        : phrase(", full cycles %s", Quantity.text(timing().wholeHz(), "Hz")),
                     seen,
                     timing().reaches()
                         ? ""
                         : phrase(
-                            " %s are wanted, and the shortest slot leaves no more.",
+                            " %s was requested; the shortest slot allows no more.",
                             Quantity.text(plan.circuit().scan().refreshHz(), "Hz"))))
             .restingOn(rate());
     return verdict == Verdict.HOLDS ? finding : finding.advising(quicker());
   }
 
   private String reached(String with, double hertz) {
-    return phrase("%s: %s", with, Quantity.text(Math.floor(hertz), "Hz"));
+    return phrase("%s: %s", with, Quantity.text(hertz, "Hz"));
   }
 
   /** What fewer bits, another method, and a matrix in halves would reach. */
@@ -125,13 +126,13 @@ record EyeFindings(ScannedPlan plan) {
     }
     double inPasses = plan.mostHertz(turns, scan.by(ScanMethod.TWO_PASSES));
     if (scan.method() == ScanMethod.BIT_ANGLE && inPasses > 1.1 * timing().refreshHz()) {
-      all.add(reached("bits over two passes", inPasses));
+      all.add(reached("split bit-angle (2 passes)", inPasses));
     }
     plan.circuit()
         .regrouped(turns)
         .ifPresent(by -> all.add(reached(by.title(), plan.mostHertz(by.turns(), scan))));
     anotherClass(turns, scan).ifPresent(all::add);
-    return phrase("At most, with %s. A driver chip scans by itself.", String.join("; ", all));
+    return phrase("At most, with %s. A driver chip refreshes by itself.", String.join("; ", all));
   }
 
   /** The class that reaches the most, when that is clearly more. */
@@ -148,33 +149,33 @@ record EyeFindings(ScannedPlan plan) {
     double hertz = timing().refreshHz();
     String says =
         hertz >= NO_EFFECT_HERTZ
-            ? "beyond the frequency from which no effect is known"
+            ? "no observable effect by IEEE 1789"
             : hertz >= LOW_RISK_HERTZ
-                ? "within what the standard calls low risk"
+                ? "low risk by IEEE 1789"
                 : phrase(
-                    "below the %s of low risk that the standard asks of room lights",
+                    "below the %s that IEEE 1789 sets for low risk in room lighting",
                     Quantity.text(LOW_RISK_HERTZ, "Hz"));
     return of(
             "scan-standard",
             Verdict.HOLDS,
             phrase(
-                "Lights that go all the way on and off at %s are %s.",
+                "Flicker, LEDs fully on and off at %s: %s.",
                 Quantity.text(Math.floor(hertz), "Hz"), says))
         .restingOn(
             new Calculation(
                 plan.key("scan-standard"),
-                "Low risk for lights that go dark, from",
+                "Low-risk limit for full modulation",
                 LOW_RISK_HERTZ,
                 "Hz",
                 "100 % ÷ 0.08 %; modulation ÷ (0.08 % per Hz), no observable effect from 100 % ÷ 0.0333 %",
-                List.of(given("turns", hertz, "Hz")),
+                List.of(given("refresh rate", hertz, "Hz")),
                 IEEE));
   }
 
   private Calculation duty() {
     return new Calculation(
         plan.key("scan-duty"),
-        "A light of full level is lit",
+        "Duty cycle at full level",
         timing().duty() * 100,
         "%",
         "lowest bit × (2^bits − 1) × refresh ÷ passes",
@@ -183,8 +184,8 @@ record EyeFindings(ScannedPlan plan) {
             given("bits", timing().bits(), ""),
             given("refresh", timing().refreshHz(), "Hz"),
             given("passes", timing().passes(), ""),
-            given("turns", timing().turns(), ""),
-            given("rows off between slots", timing().darkSeconds(), "s")),
+            given("rows", timing().turns(), ""),
+            given("blanking between slots", timing().darkSeconds(), "s")),
         Source.ARITHMETIC);
   }
 
@@ -194,8 +195,8 @@ record EyeFindings(ScannedPlan plan) {
             "scan-brightness",
             Verdict.HOLDS,
             phrase(
-                "A light is lit %s of the time: beside one that is always on at the same current it has a lightness of %s.%s",
-                Quantity.text(timing().duty() * 100, "%"), Quantity.text(seen, "%"), asBright()))
+                "Duty cycle %s: perceived brightness %s of 100 beside an LED that is always on at the same current.%s",
+                Quantity.text(timing().duty() * 100, "%"), Quantity.number(seen), asBright()))
         .restingOn(duty());
   }
 
@@ -211,7 +212,7 @@ record EyeFindings(ScannedPlan plan) {
     return timing().duty() > ALWAYS
         ? ""
         : phrase(
-            " As bright as that it would want %s in its turn; the class stands pulses of %s, %s of that brightness.",
+            " For equal brightness it needs %s peak; rated peak pulsed current %s gives %s of that brightness.",
             Quantity.text(peak, "A"),
             Quantity.text(pulse, "A"),
             Quantity.text(Math.min(1, pulse / peak) * 100, "%"));

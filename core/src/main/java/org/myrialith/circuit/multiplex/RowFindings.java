@@ -45,7 +45,7 @@ record RowFindings(ScannedPlan plan) {
                 "scan-ghosts",
                 clean ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "All is off for %s between slots; %s lets go within %s.",
+                    "Blanking %s between slots; turn-off time of %s %s.",
                     Quantity.text(timing().darkSeconds(), "s"),
                     plan.circuit().rowSwitch().title(),
                     Quantity.text(off, "s")))
@@ -54,7 +54,7 @@ record RowFindings(ScannedPlan plan) {
         ? finding
         : finding.advising(
             phrase(
-                "The row before glows on in the columns of the next: blank for %s.",
+                "Ghosting: the previous row glows in the columns of the next. Set blanking to %s.",
                 Quantity.text(off, "s")));
   }
 
@@ -62,7 +62,7 @@ record RowFindings(ScannedPlan plan) {
     OutputStage stage = plan.rowStage();
     return new Calculation(
         plan.key("row-current"),
-        "Row with all its LEDs lit",
+        "Row current, all its LEDs lit",
         plan.rowAmps(),
         "A",
         Calculation.FOUND_BY + "adding the peak currents of its LEDs",
@@ -84,7 +84,7 @@ record RowFindings(ScannedPlan plan) {
                 "row-current",
                 verdict,
                 phrase(
-                    "A row carries up to %s through %s; %s is planned with, %s is the very most.",
+                    "Row current up to %s through %s; design limit %s, absolute maximum %s.",
                     Quantity.text(plan.rowAmps(), "A"),
                     plan.circuit().rowSwitch().title(),
                     Quantity.text(stage.planMilliamps() * 1e-3, "A"),
@@ -92,7 +92,7 @@ record RowFindings(ScannedPlan plan) {
             .restingOn(rowCurrent());
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Let rows through a stronger switch, or ask for less current.");
+        : finding.advising("Use a stronger row switch, or set a lower LED current.");
   }
 
   /** Below this share of what a lone light gets, a full row is seen darker (common practice). */
@@ -111,7 +111,7 @@ record RowFindings(ScannedPlan plan) {
     Calculation working =
         new Calculation(
             plan.key("row-shared"),
-            phrase("Each of %d LEDs of a row, lit together", together),
+            phrase("LED current with %d of a row lit", together),
             each,
             "A",
             "(supply − forward voltage − switch drop) ÷ (resistors in series × resistor + output resistance + (lit together − 1) × on-resistance of the row switch)",
@@ -131,13 +131,11 @@ record RowFindings(ScannedPlan plan) {
                 "row-shared",
                 even ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "A light alone in its row gets %s in its turn, each of %d lit together %s.",
+                    "Row brightness changes with content: one LED lit gets %s peak, %d lit get %s each.",
                     Quantity.text(alone, "A"), together, Quantity.text(each, "A")))
             .restingOn(working);
     return Optional.of(
-        even
-            ? finding
-            : finding.advising("Full rows are seen darker: let rows through a stronger switch."));
+        even ? finding : finding.advising("Full rows look dimmer: use a stronger row switch."));
   }
 
   /** What a scan that stops leaves on. */
@@ -154,13 +152,13 @@ record RowFindings(ScannedPlan plan) {
             "scan-stops",
             stands ? Verdict.HOLDS : Verdict.TIGHT,
             phrase(
-                "When the scan stops, what has its turn stays on at %s a light; the class stands %s for good.",
+                "If the scan stops, one row stays on at %s per LED; continuous rating %s.",
                 Quantity.text(most, "A"), Quantity.text(rated, "A")));
     return stands
         ? finding
         : finding.advising(
             plan.polled()
-                ? "A stop in the midst of it burns it. The export lights only while the player waits; try out with less current."
-                : "A stop burns it: keep the watchdog of the export, and try out with less current.");
+                ? "A stop in mid-row destroys LEDs. The export lights them only while the player waits; test with less current."
+                : "A stop destroys LEDs: keep the watchdog of the export, and test with less current.");
   }
 }

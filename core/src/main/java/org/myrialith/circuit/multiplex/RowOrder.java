@@ -4,9 +4,9 @@ import java.util.stream.IntStream;
 
 /** In what order rows have their turns. */
 public enum RowOrder {
-  IN_TURN("in-turn", "one after the other"),
+  IN_TURN("in-turn", "in order"),
   /** What creeps down the rows is seen less. */
-  INTERLACED("interlaced", "every second one, then those between");
+  INTERLACED("interlaced", "odd rows, then even rows");
 
   private final String key;
   private final String title;

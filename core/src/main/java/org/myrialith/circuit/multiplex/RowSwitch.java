@@ -7,7 +7,7 @@ import org.myrialith.parts.PartSort;
 /** What lets the current of a whole row through while it is its turn. */
 public enum RowSwitch {
   /** A single row that is always on: its lights are only dimmed. */
-  NONE("none", "nothing: each light has its own column", null, 0),
+  NONE("none", "none: each LED has its own column", null, 0),
   /** The pin itself. */
   PIN("pin", "the pin itself", null, 0.1e-6),
   /** A saturated transistor is slow to let go. */

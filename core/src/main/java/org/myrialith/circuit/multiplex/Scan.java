@@ -46,20 +46,20 @@ public record Scan(
           Field.count("depth", "Depth", DEPTH).or(4),
           Field.measure("blankMicros", "Blanking", BLANK)
               .or(4.0)
-              .explained("everything off while the columns change"),
+              .explained("everything off while the columns change (dead time)"),
           Field.of(
                   "method",
-                  "Levels by",
+                  "Dimming",
                   Types.Choice.of(ScanMethod.values(), ScanMethod::key, ScanMethod::title))
               .or(ScanMethod.BIT_ANGLE),
           Field.of(
                   "order",
-                  "Rows come",
+                  "Row order",
                   Types.Choice.of(RowOrder.values(), RowOrder::key, RowOrder::title))
               .or(RowOrder.IN_TURN),
-          Field.count("interruptCycles", "Interrupt", CYCLES)
+          Field.count("interruptCycles", "Interrupt length", CYCLES)
               .or(0)
-              .explained("cycles of firmware of your own; 0 for those of the export"));
+              .explained("cycles of your own firmware; 0 = the exported one"));
 
   public Scan {
     REFRESH.require("refreshHz", refreshHz);

@@ -57,9 +57,9 @@ record ScanFindings(ScannedPlan plan) {
                   "rows-missing",
                   Verdict.BREAKS,
                   phrase(
-                      "%s want an output each; there are %d.",
+                      "%s need an output each; %d available.",
                       Quantity.text(lights(), "lights"), columns))
-              .advising("Name more columns, or let rows have turns."));
+              .advising("Name more columns, or use multiplexing."));
     }
     return rows >= wanted && columns > 0
         ? Optional.empty()
@@ -73,11 +73,11 @@ record ScanFindings(ScannedPlan plan) {
                             () ->
                                 columns == 0
                                     ? phrase(
-                                        "%s want some %s for rows and columns; none are named.",
+                                        "%s need some %s for rows and columns; none named.",
                                         Quantity.text(lights(), "lights"),
                                         Quantity.text(square(), "pins"))
                                     : phrase(
-                                        "%s on %s want %s; %d are named.",
+                                        "%s on %s need %s; %d named.",
                                         Quantity.text(lights(), "lights"),
                                         Quantity.text(columns, "columns"),
                                         Quantity.text(wanted, "rows"),
@@ -100,14 +100,14 @@ record ScanFindings(ScannedPlan plan) {
                 "scan-slots",
                 Verdict.BREAKS,
                 phrase(
-                    "The shortest slot has to be as long as what begins it, %s, and the longest would then be %d ticks of a clock that counts to %d: nothing is scanned.",
+                    "The shortest slot can't be shorter than its overhead, %s; the longest would then be %d ticks of a timer that counts to %d. Nothing is scanned.",
                     Quantity.text(timing().beginSeconds(), "s"),
                     timing().mostTicks(),
                     timing().clock().mostTicks()))
             .advising(
                 timing(scan.deep(bits)).fits()
                     ? phrase("With %s it fits.", Quantity.text(bits, "bits"))
-                    : "Use a shorter chain, a shorter blanking, or a quicker interrupt."));
+                    : "Use a shorter chain, less blanking, or a shorter interrupt."));
   }
 
   private ScanTiming timing(Scan scan) {
@@ -127,7 +127,7 @@ record ScanFindings(ScannedPlan plan) {
   private Calculation share() {
     return new Calculation(
         plan.key("scan-share"),
-        plan.polled() ? "Share of time of beginning slots" : "Share of time of the interrupts",
+        plan.polled() ? "CPU time spent starting slots" : "CPU time spent in interrupts",
         timing().share() * 100,
         "%",
         "rate × time of one",
@@ -139,7 +139,7 @@ record ScanFindings(ScannedPlan plan) {
                 : given("cycles of one", timing().interruptCycles(), "")),
         Source.partClass(
             plan.polled()
-                ? "pins that are set, with 3 µs of looking at the clock; boards differ"
+                ? "pins that are set, plus 3 µs to read the clock; boards differ"
                 : "instructions of the exported interrupt"));
   }
 
@@ -151,14 +151,14 @@ record ScanFindings(ScannedPlan plan) {
                 much ? Verdict.TIGHT : Verdict.HOLDS,
                 plan.polled()
                     ? phrase(
-                        "%s slots a second, each begun within %s while the player waits. %s",
+                        "%s slots per second; each takes %s to start, while the player waits. %s",
                         Quantity.number(Math.rint(timing().interruptsHz())),
                         Quantity.text(timing().beginSeconds(), "s"),
                         plan.circuit().scan().interruptCycles() > 0
-                            ? "No interrupt: cycles of one of your own do not count here."
-                            : "All is dark while a frame is put together.")
+                            ? "No interrupt is used: cycles of your own firmware do not count here."
+                            : "The display is dark while a frame is composed.")
                     : phrase(
-                        "%s interrupts a second of %s take %s of the time.",
+                        "%s interrupts per second, %s each: %s of CPU time.",
                         Quantity.number(Math.rint(timing().interruptsHz())),
                         Quantity.text(timing().interruptCycles(), "cycles"),
                         Quantity.text(timing().share() * 100, "%")))
@@ -171,7 +171,7 @@ record ScanFindings(ScannedPlan plan) {
     Scan scan = plan.circuit().scan();
     List<String> all = new ArrayList<>();
     if (scan.method() == ScanMethod.PLAIN) {
-      all.add(phrase("by bit-angle %s", share(scan.by(ScanMethod.BIT_ANGLE))));
+      all.add(phrase("bit-angle modulation %s", share(scan.by(ScanMethod.BIT_ANGLE))));
     }
     if (scan.depth() > 1) {
       all.add(
@@ -182,7 +182,7 @@ record ScanFindings(ScannedPlan plan) {
     double half =
         Math.min(Scan.REFRESH.max(), Math.max(Scan.REFRESH.min(), timing().refreshHz() / 2));
     all.add(phrase("at %s %s", Quantity.text(Math.floor(half), "Hz"), share(scan.at(half))));
-    return phrase("It takes %s.", String.join(", ", all));
+    return phrase("CPU load %s.", String.join(", ", all));
   }
 
   private String share(Scan scan) {
@@ -196,11 +196,11 @@ record ScanFindings(ScannedPlan plan) {
         plan.slotRamBytes(),
         "bytes",
         plan.polled()
-            ? "2 × lights × bytes of one; levels that are shown, and those that come next"
-            : "2 × slots × bytes of one; those that are shown, and those that are made",
+            ? "2 × LEDs × bytes of one; levels on display and levels to come"
+            : "2 × slots × bytes of one; slots on display and slots to come",
         List.of(
             plan.polled()
-                ? given("lights", timing().turns() * plan.lightsOfATurn(), "")
+                ? given("LEDs", timing().turns() * plan.lightsOfATurn(), "")
                 : given("slots", timing().slotCount(), ""),
             given("bytes of one", plan.polled() ? 1 : plan.circuit().slotBytes(), ""),
             given("RAM of the controller", controller().ramBytes(), "bytes")),
@@ -217,7 +217,7 @@ record ScanFindings(ScannedPlan plan) {
                 "scan-ram",
                 verdict,
                 phrase(
-                    "What is shown and what comes next take %s of the controller's %s of RAM.",
+                    "Buffers on display and to come: %s of the controller's %s of RAM.",
                     Quantity.text(takes, "bytes"), Quantity.text(ram, "bytes")))
             .restingOn(ram());
     if (verdict == Verdict.HOLDS) {
@@ -228,7 +228,7 @@ record ScanFindings(ScannedPlan plan) {
         plan.polled()
             ? "Use a controller with more RAM."
             : scan.method() != ScanMethod.BIT_ANGLE
-                ? phrase("By bit-angle: %s.", ram(scan.by(ScanMethod.BIT_ANGLE)))
+                ? phrase("Bit-angle modulation: %s.", ram(scan.by(ScanMethod.BIT_ANGLE)))
                 : scan.depth() > 1
                     ? phrase(
                         "With %s: %s.",
@@ -244,14 +244,14 @@ record ScanFindings(ScannedPlan plan) {
   Calculation unit() {
     return new Calculation(
         plan.key("scan-unit"),
-        "The lowest bit lights",
+        "On-time of the lowest bit",
         timing().unitSeconds(),
         "s",
         "ticks × time of a tick",
         List.of(
             given("ticks", timing().unit(), ""),
             given("time of a tick", (double) timing().prescale() / timing().hertz(), "s"),
-            given("rows off between slots", timing().darkSeconds(), "s")),
+            given("blanking between slots", timing().darkSeconds(), "s")),
         Source.partClass("timer of the controller"));
   }
 }

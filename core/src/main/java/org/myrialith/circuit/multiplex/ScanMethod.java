@@ -7,13 +7,13 @@ import java.util.stream.IntStream;
 /** How the levels of a row are made of slots that are on or off. */
 public enum ScanMethod {
   /** A slot for each bit, each twice as long as the one before. */
-  BIT_ANGLE("bit-angle", "bit-angle: slots of 1, 2, 4 … units", 0),
+  BIT_ANGLE("bit-angle", "bit-angle modulation (slots of 1, 2, 4 … units)", 0),
   /** As many equal slots as there are levels; the row is on from the first to that of its level. */
-  PLAIN("plain", "plain PWM: equal slots", 0),
+  PLAIN("plain", "plain PWM (equal slots)", 0),
   /** The higher bits in each of two passes over the rows, the lowest in one of them. */
-  TWO_PASSES("two-passes", "bits over two passes", 1),
+  TWO_PASSES("two-passes", "split bit-angle (2 passes)", 1),
   /** The higher bits in each of four passes, the two lowest in one each. */
-  FOUR_PASSES("four-passes", "bits over four passes", 2);
+  FOUR_PASSES("four-passes", "split bit-angle (4 passes)", 2);
 
   private final String key;
   private final String title;

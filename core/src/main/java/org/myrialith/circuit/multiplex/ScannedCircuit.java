@@ -143,7 +143,7 @@ public interface ScannedCircuit extends SwitchedCircuit {
   default Optional<Regrouped> regrouped(int turns) {
     int half = (turns + 1) / 2;
     return turns > 1
-        ? Optional.of(new Regrouped(phrase("%d rows of twice the columns", half), half))
+        ? Optional.of(new Regrouped(phrase("%d rows, twice the columns", half), half))
         : Optional.empty();
   }
 
@@ -177,7 +177,7 @@ public interface ScannedCircuit extends SwitchedCircuit {
     OptionalInt timer = controller.scanTimer();
     return timer.isEmpty() || timer.getAsInt() == 0
         ? Map.of()
-        : Map.of(Integer.toString(timer.getAsInt()), "scans the rows of " + id());
+        : Map.of(Integer.toString(timer.getAsInt()), "multiplexes the rows of " + id());
   }
 
   /** Returns what lights hang on: the supply, or the high level of pins that feed them (V). */

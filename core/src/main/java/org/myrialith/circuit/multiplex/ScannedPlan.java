@@ -294,9 +294,9 @@ public record ScannedPlan(
         "Copying the levels of one frame",
         dataSeconds(),
         "s",
-        "lights × time of one",
+        "LEDs × time of one",
         List.of(
-            given("lights", timing.turns() * lightsOfATurn(), ""),
+            given("LEDs", timing.turns() * lightsOfATurn(), ""),
             given("time of one", COPIED_CYCLES * brief.controller().cycleSeconds(), "s")),
         Source.partClass("made by the exported player, at most"));
   }
@@ -307,14 +307,14 @@ public record ScannedPlan(
         "Making the slots of one frame",
         dataSeconds(),
         "s",
-        "(lights × cycles of a light + slots × cycles of clearing one) ÷ clock ÷ largest of(5 %, 100 % − share of the scan)",
+        "(LEDs × cycles of an LED + slots × cycles to clear one) ÷ clock ÷ largest of(5 %, 100 % − CPU load of the scan)",
         List.of(
-            given("lights", timing.turns() * lightsOfATurn(), ""),
-            given("cycles of a light", lightCycles(), ""),
+            given("LEDs", timing.turns() * lightsOfATurn(), ""),
+            given("cycles of an LED", lightCycles(), ""),
             given("slots", timing.slotCount(), ""),
-            given("cycles of clearing one", clearingCycles(), ""),
+            given("cycles to clear one", clearingCycles(), ""),
             given("clock", brief.controller().clockHz(), "Hz"),
-            given("share of the scan", timing.share() * 100, "%")),
+            given("CPU load of the scan", timing.share() * 100, "%")),
         Source.partClass("made by the exported player"));
   }
 
@@ -381,6 +381,6 @@ public record ScannedPlan(
         };
     return circuit.about(brief.controller())
         + timer
-        + "The exported firmware has a watchdog, because a scan that stops overheats a row. Flashing at a few hertz can bring on seizures: keep the refresh high.";
+        + "The exported firmware has a watchdog, because a scan that stops overheats a row. Flashing at a few hertz can bring on seizures: keep the refresh rate high.";
   }
 }

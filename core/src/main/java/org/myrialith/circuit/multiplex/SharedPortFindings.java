@@ -45,9 +45,9 @@ public record SharedPortFindings(List<CircuitPlan> plans) {
                     scanned.key("scan-port") + "-" + other.circuit().id(),
                     Verdict.TIGHT,
                     phrase(
-                        "%s and %s share port %s: while the one is sent, the rows of the other stand still.",
+                        "%s and %s share port %s: while one is sent, the rows of the other stand still.",
                         scanned.circuit().name(), other.circuit().name(), both.get(0)))
-                .advising("Give one of them pins of another port."));
+                .advising("Move one of them to pins of another port."));
       }
     }
   }
@@ -62,10 +62,10 @@ public record SharedPortFindings(List<CircuitPlan> plans) {
                   scanned.key("scan-held"),
                   Verdict.TIGHT,
                   phrase(
-                      "With each frame the other circuits are sent for %s, and one row stays on for that: it is seen to jump where the lowest bit lights %s.",
+                      "Each frame, one row stays on for %s while the other circuits are sent. The lowest bit is on for only %s, so brightness jumps visibly.",
                       Quantity.text(seconds, "s"),
                       Quantity.text(scanned.timing().unitSeconds(), "s")))
-              .advising("Drive the others from a controller of their own, or use a driver chip."));
+              .advising("Drive the others from a second controller, or use a driver chip."));
     }
   }
 }

@@ -3,9 +3,9 @@ package org.myrialith.circuit.output;
 /** How channels are laid into the outputs of chips. */
 public enum Filling {
   /** One after the other, without a gap. */
-  PACKED("packed", "packed, no output left between"),
+  PACKED("packed", "packed, no spare outputs between fixtures"),
   /** Each digit or named part begins a byte: at the first or ninth output of a chip. */
-  FIELD_A_BYTE("field-a-byte", "each digit or piece begins a byte");
+  FIELD_A_BYTE("field-a-byte", "each digit or part begins at a new byte");
 
   private final String key;
   private final String title;

@@ -62,8 +62,7 @@ public record OutputMoves(SwitchedCircuit circuit, SwitchedPlan plan) {
           "output",
           output,
           phrase(
-              "a free output: %s stands on this one",
-              plan.nameOf(plan.map().channels().get(there))));
+              "a free output: %s is on this one", plan.nameOf(plan.map().channels().get(there))));
     }
     return put(circuit, channel, output);
   }

@@ -108,18 +108,18 @@ public record OutputWiring(
   public static final Description<OutputWiring> DESCRIPTION =
       Description.of(
           OutputWiring.class,
-          Field.measure("milliamps", "Through an LED", CURRENT),
+          Field.measure("milliamps", "LED current", CURRENT),
           Field.of("side", "LEDs", Types.Choice.of(Side.values(), Side::key, Side::title))
               .or(Side.TO_SUPPLY),
           Field.of(
                   "resistors",
-                  "Resistors of",
+                  "Resistors per",
                   Types.Choice.of(
                       PreferredValues.values(), PreferredValues::key, PreferredValues::title))
               .or(PreferredValues.E24),
-          Field.measure("spreadVolts", "Forward volts, ±", SPREAD)
+          Field.measure("spreadVolts", "Forward-voltage tolerance ±", SPREAD)
               .or(0.2)
-              .explained("how far an LED of the class may be off"),
+              .explained("largest deviation of an LED of the class"),
           Field.of(
                   "filling",
                   "Outputs",
@@ -130,15 +130,15 @@ public record OutputWiring(
                   "Switched",
                   Types.Choice.of(SwitchType.values(), SwitchType::key, SwitchType::title))
               .or(SwitchType.NONE),
-          Field.measure("railVolts", "Own rail", RAIL)
+          Field.measure("railVolts", "Separate rail", RAIL)
               .or(0.0)
-              .explained("that the LEDs hang on; 0 for the supply of the gadget"),
-          Field.rows("moved", "Moved", Moved.DESCRIPTION, 0, MOST_MOVED)
+              .explained("supplies the LEDs; 0 = supply of the gadget"),
+          Field.rows("moved", "Moved outputs", Moved.DESCRIPTION, 0, MOST_MOVED)
               .or(List.of())
-              .explained("channels put on another output by hand"),
-          Field.rows("fields", "Fields", NamedField.DESCRIPTION, 0, MOST_MOVED)
+              .explained("channels assigned to an output by hand"),
+          Field.rows("fields", "Named outputs", NamedField.DESCRIPTION, 0, MOST_MOVED)
               .or(List.of())
-              .explained("channels under a name, which begin a byte where a field has one"));
+              .explained("channels given a name, which begin at a new byte where needed"));
 
   public OutputWiring {
     CURRENT.require("milliamps", milliamps);
@@ -150,7 +150,7 @@ public record OutputWiring(
     RAIL.require("railVolts", railVolts);
     if (through != SwitchType.NONE && side == Side.TO_GROUND) {
       throw new InputException(
-          "side", side.title(), "anodes to the supply: a switch on the low side only sinks");
+          "side", side.title(), "anodes to the supply: a low-side switch only sinks");
     }
     moved = List.copyOf(moved);
     fields = List.copyOf(fields);

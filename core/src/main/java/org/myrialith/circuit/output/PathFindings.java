@@ -62,7 +62,7 @@ record PathFindings(SwitchedPlan plan) {
     Calculation working =
         new Calculation(
             plan.key("shared-resistor"),
-            phrase("Current of each of %d segments behind one resistor", each),
+            phrase("Current of each of %d segments sharing one resistor", each),
             part,
             "A",
             "one alone ÷ segments",
@@ -76,7 +76,7 @@ record PathFindings(SwitchedPlan plan) {
                 plan.key("shared-resistor"),
                 Verdict.HOLDS,
                 phrase(
-                    "A resistor for each segment keeps all digits alike: behind one for the whole digit a segment alone would get %s, each of %d only %s.",
+                    "One resistor per digit: a segment lit alone gets %s, each of %d lit together %s. Use a resistor per segment for even brightness.",
                     Quantity.text(resistor.amps(), "A"), each, Quantity.text(part, "A")))
             .restingOn(working));
   }
@@ -118,12 +118,12 @@ record PathFindings(SwitchedPlan plan) {
                     key,
                     Verdict.BREAKS,
                     phrase(
-                        "%s: %s flows%s, and the class is rated for %s.",
+                        "%s: current %s%s; rated current %s.",
                         one.title(),
                         Quantity.text(one.path().mostAmps(), "A"),
-                        byTurns ? " in its turn" : "",
+                        byTurns ? " peak" : "",
                         Quantity.text(rated, "A")))
-                .advising("Ask for less current.")
+                .advising("Set a lower current.")
                 .restingOn(working(load)));
   }
 
@@ -139,13 +139,13 @@ record PathFindings(SwitchedPlan plan) {
                   key,
                   Verdict.BREAKS,
                   phrase(
-                      "%s: %s flows in its turn, %s in the mean; the class stands pulses of %s and %s for good.",
+                      "%s: peak current %s, mean %s; rated %s peak pulsed, %s continuous.",
                       one.title(),
                       Quantity.text(turns.mostAmps(), "A"),
                       Quantity.text(turns.amps(), "A"),
                       Quantity.text(pulse, "A"),
                       Quantity.text(rated, "A")))
-              .advising("Ask for less current.")
+              .advising("Set a lower current.")
               .restingOn(working(load)));
     }
     return turns.resistor().amps() < DIM * turns.resistor().wantedAmps()
@@ -159,9 +159,9 @@ record PathFindings(SwitchedPlan plan) {
             key,
             Verdict.TIGHT,
             phrase(
-                "%s share %s as they please: none is sure of its part.",
+                "%s share %s unevenly in parallel: no LED has a defined current.",
                 one.title(), Quantity.text(one.amps(), "A")))
-        .advising("In series each has all of it, as far as the supply reaches.")
+        .advising("In series each carries the full current, as far as the supply allows.")
         .restingOn(working(load));
   }
 
@@ -172,11 +172,11 @@ record PathFindings(SwitchedPlan plan) {
             key,
             Verdict.BREAKS,
             phrase(
-                "%s: %s needed, %s are there: dark.",
+                "%s: %s needed, supply %s: dark.",
                 one.title(), Quantity.text(needs, "V"), Quantity.text(one.path().volts(), "V")))
         .advising(
             one.leds() > 1
-                ? "Wire them in parallel, each with a resistor of its own, or use a higher supply for them."
+                ? "Wire them in parallel with a resistor each, or use a higher supply."
                 : "Use a higher supply, or LEDs of a lower forward voltage.")
         .restingOn(working(load));
   }
@@ -190,11 +190,11 @@ record PathFindings(SwitchedPlan plan) {
                   key,
                   Verdict.TIGHT,
                   phrase(
-                      "%s: %s flows of the %s wanted, however small the resistor: the supply is too near to the forward volts.",
+                      "%s: only %s of the %s wanted, whatever the resistor: too little headroom above the forward voltage.",
                       one.title(),
                       Quantity.text(resistor.amps(), "A"),
                       Quantity.text(resistor.wantedAmps(), "A")))
-              .advising("Ask for less current, or use a higher supply.")
+              .advising("Set a lower current, or use a higher supply.")
               .restingOn(working(load)));
     }
     return spread(resistor, load, key);
@@ -212,14 +212,14 @@ record PathFindings(SwitchedPlan plan) {
                 key,
                 share > 1 ? Verdict.BREAKS : Verdict.TIGHT,
                 phrase(
-                    "%s: %s across a lamp for %s.",
+                    "%s: %s across a lamp rated for %s.",
                     plan.switching().loads().get(load).title(),
                     Quantity.text(lamp.across(), "V"),
                     Quantity.text(lamp.ratedVolts(), "V")))
             .advising(
                 share > 1
-                    ? "It burns out soon: use a lower rail, or lamps for more volts."
-                    : "It glows dimly: use a rail of its own volts, or lamps for less.")
+                    ? "It burns out soon: use a lower rail, or lamps for a higher voltage."
+                    : "It glows dimly: use a rail of its rated voltage, or lamps for a lower one.")
             .restingOn(working(load)));
   }
 
@@ -234,11 +234,11 @@ record PathFindings(SwitchedPlan plan) {
                   key,
                   resistor.amps() > rated ? Verdict.BREAKS : Verdict.TIGHT,
                   phrase(
-                      "%s: up to %s flows, and the class is rated for %s.",
+                      "%s: current up to %s; rated current %s.",
                       one.title(),
                       Quantity.text(resistor.mostAmps(), "A"),
                       Quantity.text(rated, "A")))
-              .advising("Ask for less current.")
+              .advising("Set a lower current.")
               .restingOn(working(load)));
     }
     if (!resistor.cool()) {
@@ -248,7 +248,7 @@ record PathFindings(SwitchedPlan plan) {
                   key,
                   Verdict.BREAKS,
                   phrase(
-                      "%s: the resistor of %s dissipates up to %s, more than any usual package stands.",
+                      "%s: the resistor of %s dissipates up to %s, more than common packages allow.",
                       one.title(),
                       Quantity.text(resistor.ohms(), "ohm"),
                       Quantity.text(resistor.watts(), "W")))
@@ -263,11 +263,11 @@ record PathFindings(SwitchedPlan plan) {
                   key,
                   Verdict.TIGHT,
                   phrase(
-                      "%s: anything from %s to %s flows, as the forward volts of each LED fall out: some will be dimmer.",
+                      "%s: current varies from %s to %s with forward-voltage tolerance, so some LEDs will look dimmer.",
                       one.title(),
                       Quantity.text(resistor.leastAmps(), "A"),
                       Quantity.text(resistor.mostAmps(), "A")))
-              .advising("A higher supply or fewer LEDs in series make the resistor count for more.")
+              .advising("A higher supply or fewer LEDs in series evens it out.")
               .restingOn(working(load)));
     }
     return Optional.empty();
@@ -276,7 +276,7 @@ record PathFindings(SwitchedPlan plan) {
   private String setting() {
     ConstantCurrentSink first = (ConstantCurrentSink) plan.switching().loads().get(0).path();
     return phrase(
-        "One setting resistor of %s a chip: %s an output",
+        "One setting resistor of %s per chip: output current %s",
         Quantity.text(first.settingOhms(), "ohm"), Quantity.text(first.amps(), "A"));
   }
 

@@ -75,9 +75,9 @@ record SwitchFindings(SwitchedPlan plan) {
                     plan.key("rail-volts"),
                     Verdict.BREAKS,
                     phrase(
-                        "The LEDs hang on %s; what switches them stands %s.",
+                        "Supply of the LEDs %s; rating of the outputs that switch them %s.",
                         Quantity.text(rail, "V"), Quantity.text(most, "V")))
-                .advising("Switch them through a transistor, or with outputs made for it."));
+                .advising("Switch them through a transistor, or use outputs rated for it."));
   }
 
   /** An open drain only pulls down: what is to turn a transistor on has to come from elsewhere. */
@@ -109,7 +109,7 @@ record SwitchFindings(SwitchedPlan plan) {
     Calculation working =
         new Calculation(
             plan.key("base-current"),
-            "An output gives to its switch",
+            "Output current into its switch",
             gives,
             "A",
             ohms > 0 ? "current of the load ÷ 15" : "(5 V − 1.4 V) ÷ 2.7 kohm",
@@ -119,14 +119,14 @@ record SwitchFindings(SwitchedPlan plan) {
     String says =
         ohms > 0
             ? phrase(
-                "Each base takes %s through %s.",
+                "Base current %s through %s.",
                 Quantity.text(gives, "A"), Quantity.text(ohms, "ohm"))
-            : phrase("Each input of the array takes %s.", Quantity.text(gives, "A"));
+            : phrase("Input current of the array %s.", Quantity.text(gives, "A"));
     Finding finding = Finding.of(Step.CIRCUITS, plan.key("base"), verdict, says).restingOn(working);
     return Optional.of(
         verdict == Verdict.HOLDS
             ? finding
-            : finding.advising("That is much for an output: use a MOSFET or a Darlington array."));
+            : finding.advising("High for an output: use a MOSFET or a Darlington array."));
   }
 
   /** A MOSFET is only fully on at the gate volts that its data are given for. */
@@ -142,13 +142,13 @@ record SwitchFindings(SwitchedPlan plan) {
             plan.key("gate"),
             on ? Verdict.HOLDS : Verdict.BREAKS,
             phrase(
-                "The gates get %s; the MOSFET is fully on from %s.",
+                "Gate voltage %s; the MOSFET is fully on from %s.",
                 Quantity.text(logicVolts(), "V"), Quantity.text(needs, "V")));
     return Optional.of(
         on
             ? finding
             : finding.advising(
-                "Use a MOSFET whose on-resistance is given at the volts of this logic."));
+                "Use a MOSFET whose on-resistance is specified at this logic voltage."));
   }
 
   private Finding heat() {
@@ -158,7 +158,9 @@ record SwitchFindings(SwitchedPlan plan) {
     Calculation working =
         new Calculation(
             plan.key("switch-heat"),
-            in.switches() > 1 ? "Heat of a package, all its switches on" : "Heat of a switch",
+            in.switches() > 1
+                ? "Dissipation of a package, all its switches on"
+                : "Dissipation of a switch",
             watts,
             "W",
             "switches × current × (saturation voltage + current × on-resistance)",
@@ -167,7 +169,7 @@ record SwitchFindings(SwitchedPlan plan) {
                 given("current", mostAmps(), "A"),
                 given("saturation voltage", plan.stage().lostVolts(), "V"),
                 given("on-resistance", plan.stage().sinkOhms(), "ohm"),
-                given("without a sink", in.watts(), "W")),
+                given("without heat sink", in.watts(), "W")),
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
@@ -175,12 +177,14 @@ record SwitchFindings(SwitchedPlan plan) {
                 plan.key("switch-heat"),
                 cool ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "%s turns %s into heat; %s is what it may.",
+                    "%s dissipates %s; limit %s.",
                     in.switches() > 1 ? "A package with all its switches on" : "A switch",
                     Quantity.text(watts, "W"),
                     Quantity.text(in.watts(), "W")))
             .restingOn(working);
-    return cool ? finding : finding.advising("Use MOSFETs, or light fewer of a package at once.");
+    return cool
+        ? finding
+        : finding.advising("Use MOSFETs, or light fewer outputs of a package at once.");
   }
 
   /** Cold lamps against what the switch stands for a moment. */
@@ -202,7 +206,7 @@ record SwitchFindings(SwitchedPlan plan) {
             plan.key("inrush"),
             holds ? Verdict.HOLDS : Verdict.TIGHT,
             phrase(
-                "A cold lamp takes %s for some 10 to 100 ms; a switch stands %s.",
+                "Inrush of a cold lamp %s for 10 to 100 ms; rated current of the switch %s.",
                 Quantity.text(most, "A"), Quantity.text(stands, "A")));
     return Optional.of(
         holds

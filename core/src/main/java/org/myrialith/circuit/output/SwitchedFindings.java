@@ -50,11 +50,11 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             plan.key("outputs"),
             Verdict.HOLDS,
             phrase(
-                "%s on %s of %d outputs; %s.",
+                "%s on %s, %d outputs; %s.",
                 counted(map.channels().size(), "channel"),
                 counted(map.chips(), plan.chipWord()),
                 map.width(),
-                map.spare() == 0 ? "none is left over" : map.spare() + " left over"))
+                map.spare() == 0 ? "none spare" : map.spare() + " spare"))
         .restingOn(plan.outputs());
   }
 
@@ -72,9 +72,9 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                     plan.key("two-on-one"),
                     Verdict.BREAKS,
                     phrase(
-                        "%s and %s are on one output.",
+                        "%s and %s are on the same output.",
                         plan.nameOf(two.get(0)), plan.nameOf(two.get(1))))
-                .advising("Put one of them on an output that is free."));
+                .advising("Move one of them to a free output."));
   }
 
   private Finding output() {
@@ -89,7 +89,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
     Calculation working =
         new Calculation(
             plan.key("output-current"),
-            "Most that an output carries",
+            "Highest output current",
             most * 1e-3,
             "A",
             "paths × current of a path; at the lower end of the forward-voltage tolerance",
@@ -105,7 +105,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                 plan.key("output-current"),
                 verdict,
                 phrase(
-                    "%s carries up to %s; %s is planned with, %s is the very most.",
+                    "%s carries up to %s; design limit %s, absolute maximum %s.",
                     plan.hookup().through() == SwitchType.NONE ? "An output" : "A switch",
                     Quantity.text(most * 1e-3, "A"),
                     Quantity.text(stage.planMilliamps() * 1e-3, "A"),
@@ -113,7 +113,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Ask for less current, or use outputs that carry more.");
+        : finding.advising("Set a lower current, or use outputs rated for more.");
   }
 
   /** Current of each chip with all its outputs lit (A). */
@@ -167,7 +167,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                 plan.key("chip-current"),
                 verdict,
                 phrase(
-                    "With everything lit, %s carries %s; %s is the very most.%s",
+                    "Everything lit: %s carries %s; absolute maximum %s.%s",
                     plan.map().chips() == 1
                         ? "the " + plan.chipWord()
                         : phrase("%s %d", plan.chipWord(), at + 1),
@@ -175,7 +175,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
                     Quantity.text(limit, "A"),
                     inFrames.isEmpty()
                         ? ""
-                        : phrase(" In these frames: %s at most.", Quantity.text(shown, "A"))))
+                        : phrase(" In these frames: at most %s.", Quantity.text(shown, "A"))))
             .restingOn(
                 inFrames.isEmpty()
                     ? new Calculation[] {working}
@@ -184,14 +184,14 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
         ? finding
         : finding.advising(
             verdict == Verdict.TIGHT
-                ? "Other frames would break it: ask for less current, or spread the channels over more chips."
-                : "Ask for less current, spread the channels over more chips, or use a class that carries more.");
+                ? "Other frames would exceed it: set a lower current, or spread the channels over more chips."
+                : "Set a lower current, spread the channels over more chips, or use a class rated for more.");
   }
 
   private Calculation inFrames(double most) {
     return new Calculation(
         plan.key("chip-frames"),
-        phrase("Most that a %s carries in these frames", plan.chipWord()),
+        phrase("Highest current of a %s in these frames", plan.chipWord()),
         most,
         "A",
         Calculation.FOUND_BY

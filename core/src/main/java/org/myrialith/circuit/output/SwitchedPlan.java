@@ -395,7 +395,7 @@ public interface SwitchedPlan extends CircuitPlan {
   default Calculation outputs() {
     return new Calculation(
         key("spare-outputs"),
-        "Outputs left over",
+        "Spare outputs",
         map().spare(),
         "outputs",
         chipWord() + "s × outputs of each − channels",

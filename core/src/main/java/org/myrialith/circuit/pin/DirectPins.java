@@ -56,13 +56,13 @@ public record DirectPins(
           Field.named("name", "Name"),
           Field.rows("pins", "Pins", new Types.Words(Types.Words.Rule.ANY), 0, PinName.MOST)
               .or(List.of())
-              .explained("port letter and bit of each, in the order of the channels"),
+              .explained("port letter and bit of each, in channel order"),
           Field.of(
                   "dimming",
-                  "Dimmed",
+                  "Dimming",
                   Types.Choice.of(PinDimming.values(), PinDimming::key, PinDimming::title))
               .or(PinDimming.NONE)
-              .explained("only some pins have a timer"),
+              .explained("timer pins only"),
           Part.of("hookup", OutputWiring.DESCRIPTION),
           MemberList.field());
 
@@ -74,8 +74,8 @@ public record DirectPins(
   public static final CircuitStart DIMMED =
       new CircuitStart(
           "dimmed-pins",
-          "pins that the controller's timers dim",
-          id -> usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Dimmed pins"));
+          "hardware PWM pins",
+          id -> usual(id, List.of()).dimmed(PinDimming.TIMERS).called("Hardware PWM"));
 
   /** Through MOSFETs. */
   public static final CircuitStart SWITCHED =
@@ -91,12 +91,12 @@ public record DirectPins(
   public static final CircuitStart DIMMED_SWITCHES =
       new CircuitStart(
           "dimmed-switches",
-          "transistors on pins that timers dim",
+          "transistors on hardware PWM pins",
           id ->
               usual(id, List.of())
                   .dimmed(PinDimming.TIMERS)
                   .with(OutputWiring.of(100, Side.TO_SUPPLY).through(SwitchType.MOSFET_LOGIC, 0))
-                  .called("Dimmed switches"));
+                  .called("PWM switches"));
 
   public DirectPins {
     TextRules.id("id", id);
@@ -131,7 +131,7 @@ public record DirectPins(
       for (String pin : pins) {
         String output = controller.timerOutputs().get(pin);
         if (output != null) {
-          timers.put(output.substring(0, 1), "dims pins");
+          timers.put(output.substring(0, 1), "pins with hardware PWM");
         }
       }
     }
@@ -172,7 +172,7 @@ public record DirectPins(
 
   @Override
   public String drives() {
-    return "what has pins of its own";
+    return "LEDs with both leads free";
   }
 
   /** What its LEDs hang on: the supply, or the high level of the pins that feed them (V). */

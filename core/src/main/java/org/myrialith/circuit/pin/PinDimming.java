@@ -4,7 +4,7 @@ package org.myrialith.circuit.pin;
 public enum PinDimming {
   NONE("on-off", "on or off"),
   /** Timers of the controller turn pins on and off by themselves. */
-  TIMERS("timers", "by the controller's timers");
+  TIMERS("timers", "hardware PWM");
 
   /** Bits of a level. */
   static final int BITS = 8;

@@ -140,17 +140,18 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, Outp
                         key("port-group"),
                         Verdict.BREAKS,
                         phrase(
-                            "With everything lit, pins %s carry %s together; %s is the most of a group of ports.",
+                            "Everything lit: pins %s carry %s together; limit of a port group %s.",
                             String.join(", ", pins),
                             Quantity.text(amps(pins), "A"),
                             Quantity.text(ports.milliamps() * 1e-3, "A")))
-                    .advising("Spread the channels over pins of other ports, or ask for less."));
+                    .advising(
+                        "Spread the channels over pins of other ports, or set a lower current."));
   }
 
   private Calculation turn() {
     return new Calculation(
         key("pin-turns"),
-        "Turns of the timers",
+        "PWM frequency of the timers",
         TURN_HERTZ,
         "Hz",
         "clock ÷ 64 ÷ 256",
@@ -174,17 +175,17 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, Outp
                 key("pin-turns"),
                 Verdict.HOLDS,
                 phrase(
-                    "Timers turn the pins %s a second, 256 steps each, without the player's doing.",
-                    Quantity.text(Math.floor(TURN_HERTZ), "times")))
+                    "Hardware PWM at %s, 256 steps, without load on the player.",
+                    Quantity.text(TURN_HERTZ, "Hz")))
             .restingOn(turn())
         : Finding.of(
                 Step.CIRCUITS,
                 key("pin-turns"),
                 Verdict.BREAKS,
-                phrase("No timer that is free turns %s.", String.join(", ", unable)))
+                phrase("No free timer drives %s.", String.join(", ", unable)))
             .advising(
                 circuit.able(brief.controller()).isEmpty()
-                    ? "Use sinks with grey scale, PWM chips, or a larger controller."
+                    ? "Use constant-current drivers with PWM, PWM chips, or a larger controller."
                     : phrase("Use %s.", String.join(", ", circuit.able(brief.controller()))));
   }
 
@@ -196,18 +197,15 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, Outp
             Step.CIRCUITS,
             key("pins-missing"),
             Verdict.BREAKS,
-            phrase(
-                "%d channels want as many pins; %d are named.", channels, circuit.pins().size()));
+            phrase("%d channels need a pin each; %d named.", channels, circuit.pins().size()));
     return channels > has
         ? finding.advising(
             phrase(
-                "This controller has %d pins%s: use registers, expanders or a larger class.",
-                has, dims() ? " that timers turn" : ""))
+                "This controller has %d pins%s: use registers, port expanders or a larger class.",
+                has, dims() ? " with a timer" : ""))
         : finding
             .advising("Name more pins.")
-            .mendedBy(
-                List.of(
-                    new Remedy("Use the pins that are free", new Change.TakePins(circuit.id()))));
+            .mendedBy(List.of(new Remedy("Use the free pins", new Change.TakePins(circuit.id()))));
   }
 
   /** Timers that dim pins are planned for the usual clock. */
@@ -236,7 +234,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, Outp
   public String about() {
     OutputStage stage = brief.controller().stage();
     return phrase(
-        "A pin for each channel, on or off, or hardware PWM of %d steps on timer pins. Design limit %s a pin, absolute maximum %s a pin, %s for the whole controller.",
+        "One pin per channel, on or off, or hardware PWM with %d steps on timer pins. Design limit %s per pin, absolute maximum %s per pin, %s for the whole controller.",
         1 << PinDimming.BITS,
         Quantity.text(stage.planMilliamps() * 1e-3, "A"),
         Quantity.text(stage.mostMilliamps() * 1e-3, "A"),

@@ -8,9 +8,9 @@ public enum ClockedClass {
    * Zeros before the pixels, a head with a brightness field in each, zeros behind that push the
    * levels to the last one.
    */
-  FRAME_STARTED("frame-started", "with brightness field", 0),
+  FRAME_STARTED("frame-started", "frame-started, with brightness field", 0),
   /** Levels only; a pause of the clock makes them show. */
-  PAUSE_LATCHED("pause-latched", "levels, then a pause", 500);
+  PAUSE_LATCHED("pause-latched", "pause-latched", 500);
 
   private final String key;
   private final String title;

@@ -65,7 +65,7 @@ public record ClockedPixels(
           PinName.field("clockPin", "Clock pin"),
           Field.of(
               "colourOrder",
-              "Order of colours",
+              "Colour order",
               Types.Choice.of(ColourOrder.withoutWhite(), ColourOrder::name, ColourOrder::name)),
           Field.of(
                   "sort",
@@ -87,7 +87,7 @@ public record ClockedPixels(
     PinName.require("dataPin", dataPin);
     PinName.require("clockPin", clockPin);
     if (clockPin.equals(dataPin)) {
-      throw new InputException("clockPin", clockPin, "another pin than that of the data");
+      throw new InputException("clockPin", clockPin, "another pin than the data pin");
     }
     Objects.requireNonNull(colourOrder, "colourOrder");
     if (colourOrder.channels() != 3) {

@@ -97,7 +97,7 @@ public record ClockedPlan(ClockedPixels circuit, List<FixtureRange> sections, Br
   public Calculation dataTime() {
     return new Calculation(
         key("data-time"),
-        "Data of one frame",
+        "Data time of one frame",
         dataSeconds(),
         "s",
         circuit.sort().headed()
@@ -120,11 +120,11 @@ public record ClockedPlan(ClockedPixels circuit, List<FixtureRange> sections, Br
   private Calculation reach() {
     return new Calculation(
         key("clock-reach"),
-        "Pixels that this clock reaches",
+        "Length that this clock reaches",
         Math.floor(highSeconds() * PIXELS_A_SECOND),
         "pixels",
-        "round down(shorter half of a clock × 300 ÷ 20 ns)",
-        List.of(given("shorter half of a clock", highSeconds(), "s")),
+        "round down(shorter clock half-period × 300 ÷ 20 ns)",
+        List.of(given("shorter clock half-period", highSeconds(), "s")),
         Source.COMMON_PRACTICE);
   }
 
@@ -155,12 +155,12 @@ public record ClockedPlan(ClockedPixels circuit, List<FixtureRange> sections, Br
                 key("clock-reach"),
                 reaches ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "%s on one chain; a clock that is high for %s reaches about %s.",
+                    "%s in one chain; a clock high time of %s reaches about %s.",
                     Quantity.text(emitters(), "pixels"),
                     Quantity.text(highSeconds(), "s"),
                     Quantity.text(reach().value(), "pixels")))
             .restingOn(reach());
-    return reaches ? finding : finding.advising("Part the chain over two circuits.");
+    return reaches ? finding : finding.advising("Split the chain over two circuits.");
   }
 
   @Override
@@ -183,7 +183,7 @@ public record ClockedPlan(ClockedPixels circuit, List<FixtureRange> sections, Br
   @Override
   public String about() {
     return phrase(
-        "Clocked pixels: mean bit rate %s. One class has a start of 32 zeros, three ones with the brightness field and 24 bits a pixel, and an end long enough for the chain; the field is a slow second dimming (some 600 Hz) that cameras can see. The other takes 24 bits a pixel and shows them after a pause of 500 µs.",
+        "Clocked pixels: mean bit rate %s. The frame-started class sends 32 zeros, then three ones, the brightness field and 24 bits per pixel, and an end long enough for the chain. Its brightness field is a second, slow dimming (about 600 Hz) that cameras can see. The pause-latched class takes 24 bits per pixel and shows them after a pause of 500 µs.",
         Quantity.text(bitHertz(), "Hz"));
   }
 }

@@ -68,7 +68,7 @@ public record OneWirePixels(
           PinName.field("dataPin", "Data pin"),
           Field.of(
               "colourOrder",
-              "Order of colours",
+              "Colour order",
               Types.Choice.of(ColourOrder.values(), ColourOrder::name, ColourOrder::name)),
           Field.count("latchGapMicros", "Latch gap", LATCH),
           Field.of("rate", "Speed", Types.Choice.of(BitRate.values(), BitRate::key, BitRate::title))
@@ -79,11 +79,10 @@ public record OneWirePixels(
                   Types.Choice.of(
                       WhiteExtraction.values(), WhiteExtraction::key, WhiteExtraction::title))
               .or(WhiteExtraction.TAKES_OVER)
-              .explained("for orders with W; a picture asks for red, green and blue"),
-          Field.measure("railVolts", "Own rail", OutputWiring.RAIL)
+              .explained("for colour orders with W; a picture asks for red, green and blue"),
+          Field.measure("railVolts", "Separate rail", OutputWiring.RAIL)
               .or(0.0)
-              .explained(
-                  "that the pixels hang on, 12 for those of 12 V; 0 for the supply of the gadget"),
+              .explained("supplies the pixels, 12 for 12 V pixels; 0 = supply of the gadget"),
           Part.of("pixel", PixelClass.DESCRIPTION),
           LevelShift.field(),
           MemberList.field());
@@ -250,9 +249,9 @@ public record OneWirePixels(
                     "spi-pin-" + id,
                     Verdict.BREAKS,
                     phrase(
-                        "Pin %s can't send one-wire pixels: this class draws their bits by its SPI, which comes out at %s.",
+                        "Pin %s can't send one-wire pixels: this class sends them by SPI, on pin %s.",
                         dataPin, String.join(", ", able)))
                 .advising(
-                    "Use that pin; for more lines than one, clocked pixels or an 8-bit controller."));
+                    "Use that pin; for several lines, use clocked pixels or an 8-bit controller."));
   }
 }

@@ -68,7 +68,7 @@ public record OneWirePlan(OneWirePixels circuit, List<FixtureRange> sections, Br
   public Calculation dataTime() {
     return new Calculation(
         key("data-time"),
-        "Data of one frame",
+        "Data time of one frame",
         dataSeconds(),
         "s",
         "pixels × bits per pixel × bit time",
@@ -78,7 +78,7 @@ public record OneWirePlan(OneWirePixels circuit, List<FixtureRange> sections, Br
             given("bit time", bitSeconds(), "s")),
         Source.partClass(
             phrase(
-                "one-wire pixel, %s class: %s a bit (common practice)",
+                "one-wire pixel, %s class: %s per bit (common practice)",
                 circuit.rate() == BitRate.KHZ_800 ? "800 kHz" : "400 kHz",
                 Quantity.text(bitSeconds(), "s"))));
   }
@@ -105,9 +105,9 @@ public record OneWirePlan(OneWirePixels circuit, List<FixtureRange> sections, Br
     String pins =
         brief.controller().portable()
             ? ""
-            : " Crystal and reset keep their pins; D0 and D1 are those of the serial port too.";
+            : " Crystal and reset pins stay reserved; D0 and D1 also carry the serial port.";
     return phrase(
-            "One-wire pixels: 8 bits a channel, 24 bits a pixel, 32 with white; %s a bit, %s in the older class. Newer classes latch after 280 µs, older ones after 50 µs.",
+            "One-wire pixels: 8 bits per channel, 24 bits per pixel, 32 with white; %s per bit, %s in the older class. Newer classes latch after 280 µs, older ones after 50 µs.",
             Quantity.text(BitRate.KHZ_800.bitNanos() * 1e-9, "s"),
             Quantity.text(BitRate.KHZ_400.bitNanos() * 1e-9, "s"))
         + pins;

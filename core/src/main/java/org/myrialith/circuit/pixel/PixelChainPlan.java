@@ -209,10 +209,10 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
     }
     return new CurrentTerm(
         phrase(
-            "pixels that may light%s × current of a full pixel%s × white level%s ÷ %d",
+            "pixels that may be lit%s × current of a full pixel%s × white level%s ÷ %d",
             of, of, of, fullLevel()),
         List.of(
-            given("pixels that may light" + of, litEmitters(), ""),
+            given("pixels that may be lit" + of, litEmitters(), ""),
             given("current of a full pixel" + of, mostOfAPixel(1), "A"),
             given("white level" + of, Math.round(share * fullLevel()), "")));
   }
@@ -255,7 +255,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
   private Calculation refresh() {
     return new Calculation(
         key("refresh"),
-        "Highest refresh of the line",
+        "Highest refresh rate of the line",
         refreshHz(),
         "Hz",
         latchSeconds() > 0 ? "1 ÷ (data time + latch gap)" : "1 ÷ data time",
@@ -322,7 +322,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
         ? List.of()
         : List.of(
             phrase(
-                "A first pixel fed through a diode, with %s, takes %s, with %s to spare, and gives on %s, with %s to spare.",
+                "With the first pixel supplied through a diode (%s): threshold %s, margin %s; its output %s, margin %s.",
                 Quantity.text(fed, "V"),
                 Quantity.text(takes, "V"),
                 Quantity.text(logic - takes, "V"),
@@ -361,11 +361,11 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
             key("pixel-volts"),
             Verdict.BREAKS,
             phrase(
-                "The lights hang on %s; pixels of 5 V stand %s.",
+                "Supply of the pixels %s; 5 V pixels have an absolute maximum of %s.",
                 Quantity.text(brief().volts(), "V"), Quantity.text(Controller.MOST_VOLTS, "V")))
         .advising(
             phrase(
-                "Hang the lights on a converter of 5 V, under Power; for pixels of %s tell that as their rail.",
+                "Supply the pixels from a 5 V converter under Power, or enter %s as the separate rail for pixels of that voltage.",
                 Quantity.text(brief().volts(), "V")));
   }
 
@@ -376,21 +376,21 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   private Finding speed() {
     boolean smooth = refreshHz() >= SMOOTH_HZ;
-    String frame = latchSeconds() > 0 ? "A frame with its gap" : "A frame";
+    String frame = latchSeconds() > 0 ? "One frame with latch gap" : "One frame";
     Finding finding =
         Finding.of(
                 Step.CIRCUITS,
                 key("refresh"),
                 smooth ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "%s takes %s on the wire: %s at most.",
+                    "%s takes %s on the wire: at most %s.",
                     frame, Quantity.text(frameSeconds(), "s"), Quantity.text(refreshHz(), "Hz")))
             .restingOn(dataTime(), refresh());
     return smooth
         ? finding
         : finding.advising(
             phrase(
-                "Movement will be seen to step. Lines of a controller are sent one after the other: %s hold %s; put the rest on a second board.",
+                "Motion will look stepped. A controller sends its lines one after the other: %s hold %s; move the rest to a second board.",
                 Quantity.text(smooth(), "pixels"), Quantity.text(SMOOTH_HZ, "Hz")));
   }
 }

@@ -3,7 +3,7 @@ package org.myrialith.circuit.pixel;
 /** What the white of an RGBW pixel does when a picture has only red, green and blue. */
 public enum WhiteExtraction {
   /** It gives what the three share, and they give the rest: less current, and a cleaner white. */
-  TAKES_OVER("takes-over", "takes over the shared part"),
+  TAKES_OVER("takes-over", "takes the shared part of the colour"),
   /** It is never lit. */
   DARK("dark", "stays dark");
 

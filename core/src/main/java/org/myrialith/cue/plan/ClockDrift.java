@@ -26,8 +26,7 @@ record ClockDrift(Timekeeping keeper) {
 
   Finding finding() {
     double day = Timekeeping.offAfterADay(keeper.ppm());
-    String off =
-        phrase("The time is counted by %s: it may be off by %s a day.", keeper.title(), told(day));
+    String off = phrase("Time kept by %s: error up to %s a day.", keeper.title(), told(day));
     Finding finding =
         Finding.of(
                 Step.CUES,
@@ -37,15 +36,15 @@ record ClockDrift(Timekeeping keeper) {
             .restingOn(
                 new Calculation(
                     "clock-off",
-                    "The clock may be off after a day",
+                    "Clock error after one day",
                     day,
                     "s",
-                    "1 d × off by",
-                    List.of(given("off by", keeper.ppm(), "ppm")),
+                    "1 d × clock error",
+                    List.of(given("clock error", keeper.ppm(), "ppm")),
                     Source.COMMON_PRACTICE));
     return finding.verdict() == Verdict.HOLDS
         ? finding
-        : finding.advising("Put a clock chip among the inputs.");
+        : finding.advising("Add a clock chip under Inputs.");
   }
 
   private static String told(double seconds) {
@@ -58,14 +57,13 @@ record ClockDrift(Timekeeping keeper) {
   }
 
   private String beyond() {
-    String feed =
-        " Changes to and from summer time are out of its reach: set it by a button or a message.";
+    String feed = " It does not follow daylight saving time: set it by a button or a message.";
     return switch (keeper) {
       case CHIP -> feed;
-      case BUILT_IN -> " It begins anew when power comes on." + feed;
+      case BUILT_IN -> " It restarts at power-on." + feed;
       case CRYSTAL ->
           phrase(
-                  " Boards with a ceramic resonator in place of the crystal: by %s. It begins anew when power comes on.",
+                  " Boards with a ceramic resonator instead of the crystal: %s. It restarts at power-on.",
                   told(Timekeeping.offAfterADay(Timekeeping.RESONATOR_PPM)))
               + feed;
     };

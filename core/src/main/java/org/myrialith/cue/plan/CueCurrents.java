@@ -28,7 +28,7 @@ record CueCurrents(
     Optional<InputTrial.Part> tried,
     Optional<Double> givesAmps) {
   private static final String WITHIN =
-      ", plan for these frames so that the limiter keeps within the supply, or use a larger one.";
+      ", plan for these frames so that the limiter stays within the supply, or use a larger supply.";
 
   List<Finding> findings() {
     return givesAmps.map(this::findings).orElse(List.of());
@@ -64,9 +64,9 @@ record CueCurrents(
             "hands-current",
             Verdict.BREAKS,
             phrase(
-                "%s: %s are drawn; the supply gives %s.",
+                "%s: %s drawn; supply rating %s.",
                 part.name(), Quantity.text(part.peakAmps(), "A"), Quantity.text(gives, "A")))
-        .advising("Let cues clear what is on before they come" + WITHIN)
+        .advising("Let cues clear what is on before they show" + WITHIN)
         .restingOn(calculation(part));
   }
 
@@ -76,9 +76,9 @@ record CueCurrents(
             "cues-crossing",
             Verdict.TIGHT,
             phrase(
-                "While one comes over the other, %s draw at most %s; the supply gives %s.",
+                "With one shown over the other, %s draw at most %s; supply rating %s.",
                 pair.names(), Quantity.text(pair.amps(), "A"), Quantity.text(gives, "A")))
-        .advising("Let the one clear the other before it comes" + WITHIN)
+        .advising("Let one clear the other before it shows" + WITHIN)
         .restingOn(calculation(pair));
   }
 
@@ -89,7 +89,7 @@ record CueCurrents(
         pair.amps(),
         "A",
         Calculation.FOUND_BY
-            + "adding to the dark gadget, fixture by fixture, the scene that draws more where both have frames, else both; no more than the limiter lets through",
+            + "adding to the dark gadget, per fixture, the scene that draws more where both have frames, else both; no more than the limiter allows",
         List.of(),
         Source.ARITHMETIC);
   }
@@ -101,7 +101,7 @@ record CueCurrents(
             "cues-current",
             over ? Verdict.BREAKS : Verdict.HOLDS,
             phrase(
-                "Of all scenes %s draws most, at most %s; the supply gives %s.",
+                "Highest scene current: %s, at most %s; supply rating %s.",
                 draw.name(), Quantity.text(draw.amps(), "A"), Quantity.text(gives, "A")))
         .restingOn(calculation(draw));
   }
@@ -112,7 +112,7 @@ record CueCurrents(
         draw.name() + " draws at most",
         draw.amps(),
         "A",
-        "frames + values; frames as they are sent, all lights of its values",
+        "frames + values; frames as sent, all LEDs of its values",
         List.of(given("frames", draw.framesAmps(), "A"), given("values", draw.valuesAmps(), "A")),
         Source.ARITHMETIC);
   }
@@ -124,7 +124,7 @@ record CueCurrents(
         crossings.allAmps(),
         "A",
         Calculation.FOUND_BY
-            + "adding to the dark gadget, fixture by fixture, the frames that draw most, and all values; no more than the limiter lets through",
+            + "adding to the dark gadget, per fixture, the frames that draw most, and all values; no more than the limiter allows",
         List.of(),
         Source.ARITHMETIC);
   }
@@ -132,7 +132,7 @@ record CueCurrents(
   private static Calculation calculation(InputTrial.Part part) {
     return new Calculation(
         "hands-draw",
-        "Most that was drawn while hands worked the inputs",
+        "Highest current with inputs in use",
         part.peakAmps(),
         "A",
         Calculation.FOUND_BY

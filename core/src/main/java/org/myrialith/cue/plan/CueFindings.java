@@ -64,7 +64,7 @@ record CueFindings(
               Step.CUES,
               "cues-hold",
               Verdict.HOLDS,
-              phrase("All cues can be obeyed; all are asked every %d ms.", table.tickMillis())));
+              phrase("All cues are valid; triggers are checked every %d ms.", table.tickMillis())));
     }
     return all;
   }
@@ -87,9 +87,9 @@ record CueFindings(
                     "clash-" + one.cue().id() + "-" + other.cue().id(),
                     Verdict.TIGHT,
                     phrase(
-                        "%s and %s fire at the same, at one priority: the later in the table is seen.",
+                        "%s and %s trigger at the same time with the same priority: the later one in the table shows.",
                         one.cue().name(), other.cue().name()))
-                .advising("Give them conditions that exclude each other, or two priorities."))
+                .advising("Give them conditions that exclude each other, or different priorities."))
         : Optional.empty();
   }
 
@@ -134,8 +134,8 @@ record CueFindings(
                     Step.CUES,
                     "stuck-" + cue.id(),
                     Verdict.TIGHT,
-                    phrase("%s can't be left: nothing clears its priority.", cue.name()))
-                .advising("Let it stay for a time, or another cue clear it."))
+                    phrase("%s never ends: nothing clears its priority.", cue.name()))
+                .advising("Give it a duration, or let another cue clear it."))
         : Optional.empty();
   }
 
@@ -159,10 +159,10 @@ record CueFindings(
                         "restless-" + cue.id(),
                         Verdict.BREAKS,
                         phrase(
-                            "%s fires %d times a second while nobody touches anything.",
+                            "%s triggers %d times per second without any input.",
                             cue.name(), Math.round(perSecond)))
                     .advising(
-                        "What it waits for is brought about by itself, or by what it sets off."));
+                        "It is triggered by its own effect, directly or through another cue."));
           }
         });
     return all;

@@ -40,9 +40,7 @@ record CueFlashes(CueTable table, List<ClipLevels> lit, ViewingDistance from) {
     if (all.isEmpty()) {
       double share = watched();
       if (share > 0) {
-        all.add(
-            flashing(
-                "flashes-cues", "What the cues show while nobody touches anything", share, from));
+        all.add(flashing("flashes-cues", "The cues' show without any input", share, from));
       }
     }
     return all;
@@ -67,10 +65,9 @@ record CueFlashes(CueTable table, List<ClipLevels> lit, ViewingDistance from) {
             key,
             Verdict.TIGHT,
             phrase(
-                "%s: more than three flashes in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures.",
+                "%s: more than three flashes in a second over %s of a 10° field of view %s. The limit is 25 %%; more can bring on seizures.",
                 what, Quantity.text(share * 100, "%"), from.says()))
-        .advising(
-            "Let scenes stay longer or come softly, or soften changes of brightness and of red.")
+        .advising("Let scenes last longer or fade in, or soften changes of brightness and of red.")
         .restingOn(new FlashCheck(share, 0).calculations(key, from).get(0));
   }
 }

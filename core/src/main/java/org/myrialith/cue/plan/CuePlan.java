@@ -124,7 +124,7 @@ public record CuePlan(
                         "can-not-" + id,
                         Verdict.BREAKS,
                         phrase("%s %s.", named(id), String.join("; ", sentences)))
-                    .advising("Nothing is exported until it is mended.")));
+                    .advising("Correct this cue: no firmware is exported until then.")));
     return findings;
   }
 

@@ -52,12 +52,12 @@ record CueReach(CueSheet sheet, CueTable table) {
     terms.forEach(term -> about.add(term.value()));
     for (int value : about) {
       if (IntStream.of(reached(value)).noneMatch(number -> hold(terms, value, number))) {
-        return phrase("%s never is so", table.values().get(value).name());
+        return phrase("%s is never true", table.values().get(value).name());
       }
     }
     boolean dead =
         row.kind() == Firing.By.ENDED && row.a() >= 0 && table.rows().get(row.a()).scene() < 0;
-    return dead ? "what it waits for shows nothing, and so never ends" : "";
+    return dead ? "the scene it waits for shows nothing and never ends" : "";
   }
 
   private boolean hold(List<Term> terms, int value, int number) {
@@ -84,8 +84,8 @@ record CueReach(CueSheet sheet, CueTable table) {
             Step.CUES,
             "never-" + row.cue().id(),
             Verdict.TIGHT,
-            phrase("%s never fires: %s.", row.cue().name(), why))
-        .advising("Change its conditions, the ends of the value, or what sets it.");
+            phrase("%s never triggers: %s.", row.cue().name(), why))
+        .advising("Change its conditions, the limits of the value, or the cue that sets it.");
   }
 
   private void unseen(List<Finding> all) {
@@ -137,7 +137,7 @@ record CueReach(CueSheet sheet, CueTable table) {
                   phrase(
                       "%s stays lit under %s on %s: nothing clears it.",
                       below.cue().name(), above.cue().name(), left))
-              .advising("Let it clear what is on at its priority, or give it frames there."));
+              .advising("Let the cue clear its priority, or give its scene frames there."));
     }
   }
 }

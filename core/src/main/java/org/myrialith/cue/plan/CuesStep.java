@@ -93,9 +93,9 @@ public record CuesStep(
             "tried-in-part",
             Verdict.OPEN,
             phrase(
-                "What hands set off was looked through for %s only: there is much that changes.",
+                "Input sequences were tried for %s only: the cues have very many states.",
                 Quantity.text(trial.millis() / 1000.0, "s")))
-        .advising("Try the other inputs yourself, and look for flashes.");
+        .advising("Try the remaining inputs yourself, and watch for flashes.");
   }
 
   @Override

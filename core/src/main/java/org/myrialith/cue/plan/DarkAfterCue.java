@@ -102,17 +102,17 @@ record DarkAfterCue(CueTable table) {
         table.rows().stream()
             .filter(one -> one != row && lights(one))
             .allMatch(one -> one.kind() == Firing.By.POWER_ON);
-    String until = never ? "after power is switched off and on" : "when somebody works an input";
+    String until = never ? "after power is switched off and on" : "when an input is used";
     return Finding.of(
             Step.CUES,
             "dark-" + row.cue().id(),
             never ? Verdict.BREAKS : Verdict.TIGHT,
             phrase(
-                "No light stays on after %s ends, as it clears %s. Light returns only %s.",
+                "All dark after %s ends, as it clears %s. Light returns only %s.",
                 row.cue().name(), names, until))
         .advising(
             phrase(
-                "Let %s clear nothing, at a higher priority; or add a cue that shows light again when it ends.",
+                "Let %s clear nothing, at a higher priority; or add a cue that shows light when it ends.",
                 row.cue().name()));
   }
 }

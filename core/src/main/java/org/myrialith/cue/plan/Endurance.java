@@ -36,7 +36,7 @@ record Endurance(CueTable table, KeptRecord record) {
               "kept-wear",
               Verdict.HOLDS,
               phrase(
-                  "%s kept while power is off; the memory stands %s changes, further than %s apart.",
+                  "%s kept without power; the memory endures %s changes, at least %s apart.",
                   names(), Quantity.number(record.writes()), seconds()))
           .restingOn(writes());
     }
@@ -51,12 +51,12 @@ record Endurance(CueTable table, KeptRecord record) {
                 "kept-wear",
                 verdict,
                 phrase(
-                    "%s kept while power is off; while nobody touches anything, the memory is worn out after %s days.",
+                    "%s kept without power; without any input the memory wears out after %s days.",
                     names(), Quantity.number(days)))
             .restingOn(days(aMinute, days));
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Keep only what hands set, not what goes on by itself.");
+        : finding.advising("Keep only values set by hand, not those that change by themselves.");
   }
 
   private String names() {
@@ -77,30 +77,30 @@ record Endurance(CueTable table, KeptRecord record) {
   private Calculation writes() {
     return new Calculation(
         "kept-writes",
-        "Changes that the memory stands",
+        "Changes the memory endures",
         record.writes(),
         "",
         record.memory().spread()
-            ? "writings × records; records are written in turn"
-            : "writings; of the whole",
+            ? "write cycles × records; records are written in turn"
+            : "write cycles; of the whole",
         List.of(
-            given("writings", record.memory().writes(), ""),
+            given("write cycles", record.memory().writes(), ""),
             given("bytes of the memory", record.memory().bytes(), "bytes"),
             given("bytes of a record", record.bytes(), "bytes"),
             given("records", record.slots(), "")),
-        Source.partClass("data sheets of the classes; of flash that stands in for it, the least"));
+        Source.partClass("data sheets of the classes; for emulation in flash, the lowest"));
   }
 
   private Calculation days(double aMinute, double days) {
     return new Calculation(
         "kept-days",
-        "Days until the memory is worn out",
+        "Days until the memory wears out",
         days,
         "d",
-        "changes that it stands ÷ kept a minute, untouched",
+        "changes it endures ÷ changes a minute without input",
         List.of(
-            given("changes that it stands", record.writes(), ""),
-            given("kept a minute, untouched", aMinute, "1/min")),
+            given("changes it endures", record.writes(), ""),
+            given("changes a minute without input", aMinute, "1/min")),
         Source.ARITHMETIC);
   }
 }

@@ -139,7 +139,7 @@ public record InputTrial(List<Part> parts, boolean whole, ViewingDistance from) 
         hold(s, 0, QUICK_MILLIS);
       }
       hold(s, 0, REST_MILLIS);
-      end(name + " pressed again and again");
+      end(name + " pressed repeatedly");
     }
 
     private void light(int s, String name) {
@@ -174,7 +174,7 @@ public record InputTrial(List<Part> parts, boolean whole, ViewingDistance from) 
           rest(REST_MILLIS);
         }
       }
-      end(name + " told every line");
+      end(name + " sent each message");
     }
 
     private void hold(int s, int reading, int millis) {

@@ -41,7 +41,7 @@ public record BeyondFixture(
             Step.CUES, "off-" + readout.id(), lost > 0 ? Verdict.BREAKS : Verdict.TIGHT, says)
         .advising(
             better.isEmpty()
-                ? "Show it shorter, elsewhere, as a bar or in bits, or use a larger fixture."
+                ? "Show it shorter, at another place, as a bar or in bits, or use a larger fixture."
                 : better);
   }
 

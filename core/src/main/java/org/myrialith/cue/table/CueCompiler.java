@@ -177,7 +177,7 @@ public final class CueCompiler {
             .filter(input -> clock >= 0 && input.sort() == InputSort.CLOCK_CHIP)
             .findFirst();
     if (chip.isPresent() && chip.get().pinNames().size() < 2) {
-      problem(chip.get().name(), "keeps the time, but has no two pins: data, then clock");
+      problem(chip.get().name(), "keeps the time, but needs two pins: data, then clock");
       return List.of();
     }
     return chip.map(input -> input.pinNames().subList(0, 2)).orElse(List.of());
@@ -201,7 +201,7 @@ public final class CueCompiler {
                 .findFirst()
                 .orElse(null);
         String why =
-            port == null ? "is set by messages, but no input is a serial port" : port(port);
+            port == null ? "is settable over serial, but no input is a serial port" : port(port);
         if (why.isEmpty()) {
           senses.add(InputState.of(port, 1, false));
         } else {
@@ -219,15 +219,15 @@ public final class CueCompiler {
             .findFirst()
             .orElse("");
     if (listens.isEmpty()) {
-      return "reads messages, for which this controller has no serial port";
+      return "reads messages, but this controller has no serial port";
     }
     if (!input.pinNames().contains(listens)) {
-      return phrase("listens to %s, which has to be on pin %s", input.name(), listens);
+      return phrase("listens to %s, which must be on pin %s", input.name(), listens);
     }
     boolean other =
         senses.stream()
             .anyMatch(s -> s.sort() == InputState.Sort.SERIAL && !s.name().equals(input.name()));
-    return other ? "listens to a second serial port; one is read" : "";
+    return other ? "listens to a second serial port; only one is read" : "";
   }
 
   private int message(String word) {
@@ -290,9 +290,9 @@ public final class CueCompiler {
     if (!cue.scene().isEmpty()) {
       scene = scenes.stream().map(Scene::id).toList().indexOf(cue.scene());
       if (scene < 0) {
-        problem(cue.id(), "shows a scene that is not there any more");
+        problem(cue.id(), "shows a scene that no longer exists");
       } else if (cue.stay() == Stay.ONCE && made.get(scene).lengthMillis() == 0) {
-        problem(cue.id(), "shows once what has no frames on any circuit: it would leave at once");
+        problem(cue.id(), "shows once a scene without frames on any circuit: it would end at once");
       }
     }
     Row.Terms onlys = conditions(cue.id(), cue.conditions());
@@ -306,7 +306,7 @@ public final class CueCompiler {
       public int cue(String id) {
         int other = sheet.cues().stream().map(Cue::id).toList().indexOf(id);
         if (other < 0) {
-          problem(cue.id(), "waits for the end of a cue that is not there any more");
+          problem(cue.id(), "waits for the end of a cue that no longer exists");
         }
         return other;
       }
@@ -368,7 +368,7 @@ public final class CueCompiler {
         return v;
       }
     }
-    problem(about, phrase("is about a value “%s” that is not there", name));
+    problem(about, phrase("uses a value “%s” that does not exist", name));
     return 0;
   }
 
@@ -391,7 +391,7 @@ public final class CueCompiler {
         senses.add(sense);
         return senses.size() - 1;
       }
-      why = phrase("can't listen so to %s: it has %s", input.name(), input.sort().title());
+      why = phrase("can't use %s this way: it has %s", input.name(), input.sort().title());
     }
     problem(cue.id(), why);
     return -1;
@@ -399,17 +399,17 @@ public final class CueCompiler {
 
   private String whyNot(Cue cue, Input input, int number) {
     if (input == null) {
-      return phrase("listens to an input “%s” that is not there", cue.when().input());
+      return phrase("uses an input “%s” that does not exist", cue.when().input());
     }
     if (!InputState.reads(input.sort())) {
-      return phrase("can't listen to %s: cues read no %s yet", input.name(), input.sort().title());
+      return phrase("can't use %s: cues can't read %s yet", input.name(), input.sort().title());
     }
     if (number > input.count() || input.pinNames().size() < needed(input, number)) {
-      return phrase("listens to number %d of %s, which has no pin", number, input.name());
+      return phrase("uses number %d of %s, which has no pin", number, input.name());
     }
     if (input.sort() != InputSort.SERIAL && input.samples() > InputState.MOST_LOOKS) {
       return phrase(
-          "listens to %s, of which at most %d looks are remembered, not %d",
+          "uses %s, of which at most %d samples are stored, not %d",
           input.name(), InputState.MOST_LOOKS, input.samples());
     }
     return input.sort() == InputSort.SERIAL ? port(input) : "";

@@ -150,7 +150,7 @@ final class ReadoutCompiler {
       return "";
     }
     return key.equals(readout.font())
-        ? phrase("Let it begin at column 0 to %d, row 0 to %d.", spareColumns, spareRows)
+        ? phrase("Start it at column 0 to %d, row 0 to %d.", spareColumns, spareRows)
         : phrase("Use the font %s from column 0, row 0.", Fonts.titles(fonts).get(key));
   }
 
@@ -243,7 +243,7 @@ final class ReadoutCompiler {
         int width = face.width(shown);
         boolean[] glyph = face.glyph(shown, width).orElse(null);
         if (glyph == null) {
-          compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", shown));
+          compiler.problem(readout.id(), phrase("shows “%s”, which is not possible there", shown));
           continue;
         }
         boolean blinks = shown == ':' && readout.ticks();
@@ -300,7 +300,7 @@ final class ReadoutCompiler {
     for (char symbol : SYMBOLS.toCharArray()) {
       boolean[] glyph = face.glyph(symbol, width).orElse(null);
       if (glyph == null) {
-        compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", symbol));
+        compiler.problem(readout.id(), phrase("shows “%s”, which is not possible there", symbol));
         return at;
       }
       glyphs.add(glyph);
@@ -316,7 +316,7 @@ final class ReadoutCompiler {
     for (int place = highest; place >= lowest(piece); place--) {
       if (face instanceof Face.Sheets sheets && digit(value, place) >= sheets.figures()) {
         compiler.problem(
-            readout.id(), phrase("has %d, for which there is no pane", digit(value, place)));
+            readout.id(), phrase("shows %d, for which there is no pane", digit(value, place)));
         return next;
       }
       int[] cells = face.cells(next, width);
@@ -359,7 +359,7 @@ final class ReadoutCompiler {
     for (char letter : new char[] {'A', 'P'}) {
       boolean[] glyph = face.glyph(letter, width).orElse(null);
       if (glyph == null) {
-        compiler.problem(readout.id(), phrase("has “%s”, which can't be shown there", letter));
+        compiler.problem(readout.id(), phrase("shows “%s”, which is not possible there", letter));
         return at;
       }
       glyphs.add(glyph);
@@ -393,7 +393,8 @@ final class ReadoutCompiler {
     }
     BdfFont font = Fonts.of(readout.font(), fonts).orElse(null);
     if (font == null) {
-      compiler.problem(readout.id(), phrase("is in a font “%s” that is not there", readout.font()));
+      compiler.problem(
+          readout.id(), phrase("uses a font “%s” that does not exist", readout.font()));
       font = Fonts.of(Fonts.USUAL, List.of()).orElseThrow();
     }
     return new Face.Dots(font, fixture, readout.column(), readout.row());
@@ -408,7 +409,8 @@ final class ReadoutCompiler {
     for (ShownText.Piece piece : readout.shown().pieces()) {
       if (piece instanceof ShownText.Letter letter) {
         if (letter.character() != ' ') {
-          compiler.problem(readout.id(), phrase("has “%s”, which is no digit", letter.character()));
+          compiler.problem(
+              readout.id(), phrase("shows “%s”, which is not a digit", letter.character()));
         }
         at++;
         continue;
@@ -416,7 +418,7 @@ final class ReadoutCompiler {
       ShownText.Value shown = (ShownText.Value) piece;
       int number = compiler.number(readout.id(), shown.name());
       if (shown.how() == ShownText.How.HALF) {
-        compiler.problem(readout.id(), "has A or P, which is no digit");
+        compiler.problem(readout.id(), "shows A or P, which is not a digit");
         continue;
       }
       Value value = compiler.value(number);
@@ -508,7 +510,7 @@ final class ReadoutCompiler {
   private List<Spot> bar(Readout readout, Fixture fixture) {
     List<ShownText.Piece> pieces = readout.shown().pieces();
     if (pieces.size() != 1 || !(pieces.get(0) instanceof ShownText.Value)) {
-      compiler.problem(readout.id(), "is one value, such as {level}, and nothing else there");
+      compiler.problem(readout.id(), "shows one value, such as {level}, and nothing else there");
       return List.of();
     }
     int number = compiler.number(readout.id(), ((ShownText.Value) pieces.get(0)).name());

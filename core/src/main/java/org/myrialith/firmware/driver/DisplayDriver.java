@@ -165,12 +165,12 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
     if (bus()) {
       return List.of(
           phrase(
-              "Data: pin %s, clock: pin %s to all drivers; %s from each of the two to plus of the drivers, once.",
+              "Data: pin %s, clock: pin %s to all drivers; %s from each of the two lines to plus of the drivers, once.",
               circuit().dataPin(),
               circuit().clockPin(),
               Quantity.text(circuit().pullUpOhms(), "ohm")),
           phrase(
-              "Address pins: the first driver is %x hex, each further one the next. Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them. Output 3.12 is row 12 of its third common; commons are cathodes.",
+              "Address pins: first driver 0x%x, each further driver the next address. Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them. Output 3.12 is row 12 of the third common; commons are cathodes.",
               circuit().firstAddress(), plan.brief().controllerNode()));
     }
     return List.of(
@@ -179,7 +179,7 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
                 "Data: pin %s to data-in of driver 1, data-out of each to data-in of the next; clock: pin %s and load: pin %s to all.",
                 circuit().dataPin(), circuit().clockPin(), circuit().loadPin())
             : phrase(
-                "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two to plus of the driver.",
+                "Data: pin %s, clock: pin %s to the driver; 10 kohm from each of the two lines to plus of the driver.",
                 circuit().dataPin(), circuit().clockPin()),
         phrase(
             "Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them%s. Output 3c is segment c of its third digit, p the point; %s.",

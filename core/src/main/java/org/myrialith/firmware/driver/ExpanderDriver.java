@@ -136,13 +136,13 @@ record ExpanderDriver(ExpanderPlan plan) implements LineDriver {
   public List<String> wiring() {
     return List.of(
         phrase(
-            "Data: pin %s to the data of all expanders, clock: pin %s to their clock; %s from each of the two to %s, once.",
+            "Data: pin %s to the data of all expanders, clock: pin %s to their clock; %s from each of the two lines to %s, once.",
             circuit().dataPin(),
             circuit().clockPin(),
             Quantity.text(circuit().pullUpOhms(), "ohm"),
             plan.feed()),
         phrase(
-            "Address pins: the first expander is %x hex, each further one the next. Each expander: ground to ground, plus to %s, 100 nF across them.",
+            "Address pins: first expander 0x%x, each further expander the next address. Each expander: ground to ground, plus to %s, 100 nF across them.",
             circuit().firstAddress(), plan.feed()));
   }
 }

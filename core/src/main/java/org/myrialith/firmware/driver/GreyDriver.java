@@ -175,7 +175,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
               circuit().greyClockPin(),
               blanked()
                   ? phrase(
-                      "; blank: pin %s to all, with 10 kohm to plus of the chips, so that all stays dark until the player runs",
+                      "; blank: pin %s to all, with 10 kohm to plus of the chips, so that all outputs stay off until the player runs",
                       circuit().blankPin())
                   : ""));
     }

@@ -110,13 +110,13 @@ record PwmDriver(ExpanderPlan plan) implements LineDriver {
   public List<String> wiring() {
     return List.of(
         phrase(
-            "Data: pin %s to the data of all PWM chips, clock: pin %s to their clock; %s from each of the two to %s, once.",
+            "Data: pin %s to the data of all PWM chips, clock: pin %s to their clock; %s from each of the two lines to %s, once.",
             circuit().dataPin(),
             circuit().clockPin(),
             Quantity.text(circuit().pullUpOhms(), "ohm"),
             plan.feed()),
         phrase(
-            "Address pins: the first chip is %x hex, each further one the next. Each chip: ground and output enable to ground, plus to %s, 100 nF and 10 uF across them.",
+            "Address pins: first chip 0x%x, each further chip the next address. Each chip: ground and output enable to ground, plus to %s, 100 nF and 10 uF across them.",
             circuit().firstAddress(), plan.feed()));
   }
 }

@@ -121,7 +121,7 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
     if (circuit().held()) {
       steps.add(
           phrase(
-              "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all stays dark until the first frame.",
+              "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all outputs stay off until the first frame.",
               circuit().blankPin()));
     }
     steps.add(
@@ -133,7 +133,7 @@ record RegisterDriver(RegisterPlan plan) implements LineDriver {
     if (plan.oneSinks() && plan.lowLights()) {
       steps.add(
           phrase(
-              "Each output has an open drain: a pull-up from it to plus of %s turns its transistor on, a 1 in the register turns it off.",
+              "Each output is open-drain: a pull-up from it to plus of %s turns its transistor on, a 1 in the register turns it off.",
               plan.brief().controllerNode()));
     }
     return steps;

@@ -38,7 +38,7 @@ record TimerPinDriver(PinPlan plan) implements LineDriver {
 
   @Override
   public String title() {
-    return phrase("%s that timers dim", Quantity.text(pins().size(), "pins"));
+    return phrase("%s with hardware PWM", Quantity.text(pins().size(), "pins"));
   }
 
   /** What a pin has to do with its timer. */

@@ -13,9 +13,9 @@ import org.myrialith.firmware.player.FirmwareWork;
 /** How what cues listen to is wired, in words. */
 public final class InputWiring {
   private static final String CHIP =
-      "\nTime\n  The clock chip keeps it, by its own cell while power is off: data to pin %s, clock to pin %s, a resistor of 4.7 kohm from each to its supply.\n"
-          + "  It is read when power comes on and every 5 s; what cues set is set there. One that has no time yet begins at noon of 1 January 2026.\n"
-          + "  A coin cell must not be in reach of children: swallowed, it burns within hours.\n";
+      "\nTime\n  A clock chip keeps it, on its own cell while power is off: data to pin %s, clock to pin %s, a 4.7 kohm resistor from each to its supply.\n"
+          + "  It is read at power-on and every 5 s; time set by cues is written to it. A chip without time starts at noon of 1 January 2026.\n"
+          + "  Keep coin cells out of reach of children: swallowed, one burns the gullet within hours.\n";
 
   private InputWiring() {}
 
@@ -33,14 +33,14 @@ public final class InputWiring {
       out.append(phrase(CHIP, cues.chip().get(0), cues.chip().get(1)));
     } else if (cues.clock() >= 0) {
       out.append(
-          "\nTime\n  The clock begins at noon of 1 January 2026 whenever power comes on, and is as right as the controller's:\n"
+          "\nTime\n  The clock starts at noon of 1 January 2026 at each power-on, and is as accurate as the controller's own:\n"
               + "  a crystal is off by some seconds a day, an oscillator without one by minutes.\n");
     }
   }
 
   private static String kept(KeptRecord record) {
     return phrase(
-        "\nKept while power is off\n  %s, %s after they changed. The memory stands %d writings in turn.\n",
+        "\nKept without power\n  %s, %s after a change. The memory endures %d writes in turn.\n",
         String.join(", ", record.values().stream().map(Value::name).toList()),
         Quantity.text(Variable.KEPT_MILLIS * 1e-3, "s"),
         record.writes());
@@ -51,31 +51,31 @@ public final class InputWiring {
     return switch (sense.sort()) {
       case ANALOGUE ->
           phrase(
-              "%s: the middle of a divider or knob from ground to the controller's supply, to pin %s; never above that supply.",
+              "%s: the wiper of a divider or knob between ground and the controller's supply, to pin %s; never above that supply.",
               sense.title(), pin);
       case ROTARY ->
           phrase(
-              "%s: its two contacts to pins %s, what they share to ground; pull-ups are inside. Trade the two where it goes the wrong way.",
+              "%s: its two contacts to pins %s, their common to ground; pull-ups are internal. Swap the two contacts if it counts the wrong way.",
               sense.title(), pin);
       case SERIAL ->
           phrase(
-              "%s: the sender's output to pin %s, grounds joined; %d baud, 8 bits, no parity, each line ended. A sender of 5 V wants a divider before a controller of 3.3 V.",
+              "%s: the sender's output to pin %s, grounds joined; %d baud, 8 bits, no parity, a line end after each message. A 5 V sender needs a divider before a 3.3 V controller.",
               sense.title(), sense.pins().get(0), new SerialRate(work).baud());
       case ON_OFF ->
           switch (sense.wired()) {
             case LOW ->
-                phrase("%s: from pin %s to ground; the pull-up is inside.", sense.title(), pin);
+                phrase("%s: from pin %s to ground; the pull-up is internal.", sense.title(), pin);
             case HIGH ->
                 phrase(
                     "%s: from the controller's supply to pin %s, with 10 kohm from the pin to ground.",
                     sense.title(), pin);
             case DRIVEN ->
                 phrase(
-                    "%s: its output to pin %s, its ground to that of the controller, its supply as its data sheet says. The output must not be higher than the controller's supply; of a motion sensor it is steady about a minute after power comes on.",
+                    "%s: its output to pin %s, its ground to the controller's, its supply as its data sheet says. Its output must not exceed the controller's supply. A motion sensor settles about a minute after power-on.",
                     sense.title(), pin);
             case CROSSED ->
                 phrase(
-                    "%s: a contact between row pin %s and column pin %s; the pull-up is inside. With more than two closed at once, a diode in each (cathode to its row) keeps others from being seen.",
+                    "%s: a contact between row pin %s and column pin %s; the pull-up is internal. With more than two closed at once, a diode in series with each (cathode to its row) prevents false presses.",
                     sense.title(), sense.pins().get(0), sense.pins().get(1));
             case REGISTER ->
                 phrase(
@@ -89,7 +89,7 @@ public final class InputWiring {
                     sense.pins().get(3));
             case TOUCH ->
                 phrase(
-                    "%s: the pad to pin %s by 1 kohm, and 1 Mohm from the pin to the controller's supply. Nobody touches it while power comes on: that is what it is compared with.",
+                    "%s: the pad to pin %s through 1 kohm, and 1 Mohm from the pin to the controller's supply. Do not touch it during power-on: it is calibrated then.",
                     sense.title(), pin);
           };
     };

@@ -99,7 +99,7 @@ public record BoardFile(FirmwareWork work) {
     for (int n = 0; n < drivers.size(); n++) {
       LineDriver driver = drivers.get(n);
       String number = Integer.toString(n + 1);
-      String line = drivers.size() == 1 ? "The line" : "Line " + number;
+      String line = drivers.size() == 1 ? "Message" : "Line " + number;
       pieces.append(
           (driver.source() + driver.start()).replace("@N@", number).replace("@LINE@", line));
       sends.append(

@@ -29,7 +29,7 @@ public record OutputsText(SwitchedPlan plan) {
     if (plan.hookup().through() != SwitchType.NONE) {
       out.append(phrase("  %d. Each output: %s.\n", step++, behind()));
     }
-    out.append(phrase("  %d. What hangs on which output:\n", step++));
+    out.append(phrase("  %d. Connections of each output:\n", step++));
     OutputMap map = plan.map();
     int[] byOutput = map.byOutput();
     for (int chip = 0; chip < map.chips(); chip++) {
@@ -125,12 +125,12 @@ public record OutputsText(SwitchedPlan plan) {
     return switch (through) {
       case BIPOLAR ->
           phrase(
-              "through %s ohm to the base of its transistor, emitter to ground, collector to what it switches",
+              "through %s ohm to the base of its transistor, emitter to ground, collector to its load",
               Quantity.number(ohms));
       case DARLINGTON ->
-          "to an input of the array, its ground to ground, the output of that input to what it switches";
+          "to an input of the array, its ground to ground, the output of that input to its load";
       default ->
-          "to the gate of its MOSFET, 10 kohm from gate to ground, source to ground, drain to what it switches";
+          "to the gate of its MOSFET, 10 kohm from gate to ground, source to ground, drain to its load";
     };
   }
 

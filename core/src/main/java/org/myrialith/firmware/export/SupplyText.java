@@ -70,17 +70,17 @@ public record SupplyText(
     for (RailPlan rail : rails) {
       all.add(
           phrase(
-              "%s: a capacitor of %s or more, rated above %s, across plus and minus %s; mind its polarity.",
+              "%s: a capacitor of %s or more, rated above %s, across plus and minus %s; observe its polarity.",
               rail.circuit().circuit().name(),
               Quantity.text(rail.bulkMicrofarads(), "µF"),
               Quantity.text(rail.load().volts(), "V"),
               rail.settings().feeds().size() > 1
                   ? "at each of its injection points"
-                  : "where power enters it"));
+                  : "at its power input"));
     }
     if (rails.size() < driven.size()) {
       all.add(
-          "A capacitor of 470 to 1000 uF across the supply where it enters the boards; mind its polarity.");
+          "A capacitor of 470 to 1000 uF across the supply where it enters the boards; observe its polarity.");
     }
     return all;
   }
@@ -153,7 +153,7 @@ public record SupplyText(
       if (nodeOf(circuit).isEmpty()) {
         all.add(
             phrase(
-                "%s: plus of a rail of %s for up to %s, which no supply is named for yet.",
+                "%s: plus of a rail of %s for up to %s, for which no supply is named yet.",
                 circuit.circuit().name(),
                 Quantity.text(circuit.railVolts(), "V"),
                 Quantity.text(circuit.railAmps(), "A")));
@@ -253,7 +253,7 @@ public record SupplyText(
     for (CircuitPlan circuit : apart()) {
       all.add(
           phrase(
-              "%s has a rail of %s of its own: up to %s from %s.",
+              "%s has a separate rail of %s: up to %s from %s.",
               circuit.circuit().name(),
               Quantity.text(circuit.railVolts(), "V"),
               Quantity.text(circuit.railAmps(), "A"),
@@ -268,13 +268,15 @@ public record SupplyText(
   public String programming() {
     return brief.tree().lights().equals(brief.tree().controller())
         ? phrase(
-            "Before you connect a computer to program it: unplug %s, then take the plus of the lights off; leave grounds and data connected. The port must not feed the lights.",
+            "Before you connect a computer for programming: unplug %s, then disconnect the plus of the lights; leave grounds and data connected. The port must not supply the lights.",
             brief.supply().map(Supply::name).orElse("the supply"))
         : phrase(
-            "Before you connect a computer to program it: unplug %s%s; the port supplies all loads on the controller's node.",
+            "Before you connect a computer for programming: unplug %s%s; the port supplies all loads on the controller's node.",
             brief.supply().map(Supply::name).orElse("the supply"),
             brief.tree().controller().equals(SupplyTree.SUPPLY)
                 ? ""
-                : ", and take the output of " + brief.tree().controller() + " off the controller");
+                : ", and disconnect the output of "
+                    + brief.tree().controller()
+                    + " from the controller");
   }
 }

@@ -350,9 +350,9 @@ public record FirmwarePlan(
                         ? Calculation.FOUND_BY
                             + "packing: "
                             + formula(packing)
-                            + (work.switches() ? "; on or off: a bit a channel" : "")
+                            + (work.switches() ? "; on or off: one bit per channel" : "")
                         : Calculation.FOUND_BY
-                            + "packing: a bit for each channel that is on or off, each different frame once",
+                            + "packing: one bit per on/off channel, each different frame once",
                     List.of(given("different frames", work.differentFrames(), "")),
                     Source.ARITHMETIC)));
     if (packed.several()) {
@@ -365,7 +365,7 @@ public record FirmwarePlan(
   private Calculation parted() {
     return new Calculation(
         "packed-by-clip",
-        "Frames packed, each clip the way that suits it",
+        "Stored frames, each clip in its smallest packing",
         packed.bytes(),
         "bytes",
         "sum of all values",
@@ -384,7 +384,7 @@ public record FirmwarePlan(
     int tables = new FramesHeader(work, packed).effects().map(EffectTables::tableBytes).orElse(0);
     return new Calculation(
         "effects",
-        "Effects that are worked out",
+        "Effects computed on the controller",
         effectBytes() + tables,
         "bytes",
         "their program + numbers, places of pixels and levels",
@@ -397,17 +397,17 @@ public record FirmwarePlan(
 
   private static String formula(Packing packing) {
     return switch (packing) {
-      case RAW -> "a byte for each channel of a pixel, each different frame once";
+      case RAW -> "a byte per channel of a pixel, each different frame once";
       case PALETTE ->
-          "a byte for each channel of a colour, then 1, 2, 4 or 8 bits a pixel, each different frame once";
+          "a byte per channel of a colour, then 1, 2, 4 or 8 bits per pixel, each different frame once";
       case RUNS ->
-          "a byte and one for each channel for a run of up to 255 equal pixels, each different frame once";
+          "a byte, and one per channel, for a run of up to 255 equal pixels, each different frame once";
       case CHANGES ->
-          "a byte for each channel of a colour, then for pixels that stay and pixels that follow two bytes, and one for each that follows";
+          "a byte per channel of a colour, then two bytes for pixels that stay and pixels that follow, and one for each that follows";
       case DICTIONARY ->
-          "colours, two symbols a rule for what comes again and again, a code for each symbol of a frame, each different frame once";
+          "colours, two symbols a rule for repeated sequences, a code for each symbol of a frame, each different frame once";
       case STREAM ->
-          "values that pixels change by, two symbols a rule for what comes again and again, a code for each symbol, going on from frame to frame";
+          "values that pixels change by, two symbols a rule for repeated sequences, a code for each symbol, continuing from frame to frame";
     };
   }
 

@@ -38,7 +38,7 @@ public record FirmwareStep(
                 Finding.of(
                         Step.FIRMWARE, "no-firmware", Verdict.OPEN, "There is nothing to play yet.")
                     .advising(
-                        "Add a fixture and a frame, mend cues that can't be obeyed; lines need the clock that they are timed for.")));
+                        "Add a fixture and a frame, and correct invalid cues; one-wire lines need the clock they are timed for.")));
   }
 
   @Override

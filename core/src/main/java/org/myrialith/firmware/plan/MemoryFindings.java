@@ -31,7 +31,7 @@ record MemoryFindings(FirmwarePlan plan) {
     List<Finding> findings = new ArrayList<>();
     findings.add(
         fits(
-            new Takes("flash-fits", "flash", plan.flashBytes(), controller().flashBytes()),
+            new Takes("flash-fits", "Flash", plan.flashBytes(), controller().flashBytes()),
             plan.flash(),
             (forFlash() + " " + smaller.untried()).strip(),
             smaller.ways()));
@@ -65,10 +65,10 @@ record MemoryFindings(FirmwarePlan plan) {
                 memory.key(),
                 memory.verdict(),
                 phrase(
-                    "Takes %s of %s of %s.",
-                    Quantity.text(memory.takes(), "bytes"),
-                    Quantity.text(memory.has(), "bytes"),
-                    memory.what()))
+                    "%s: %s of %s.",
+                    memory.what(),
+                    Quantity.number(memory.takes()),
+                    Quantity.text(memory.has(), "bytes")))
             .restingOn(number);
     return memory.verdict() == Verdict.HOLDS
         ? finding
@@ -80,7 +80,7 @@ record MemoryFindings(FirmwarePlan plan) {
   }
 
   private String forFlash() {
-    return "Use fewer frames or fewer different colours, effects that the controller works out, or a controller class with more flash."
+    return "Use fewer frames or fewer different colours, effects computed on the controller, or a controller class with more flash."
         + beside();
   }
 
@@ -98,13 +98,13 @@ record MemoryFindings(FirmwarePlan plan) {
         .map(
             memory ->
                 phrase(
-                    " Beside the controller the %s of frames would go into %s, which hands over the longest of them in %s of %s and takes %d pins; this firmware does not read it: that is a program of your own.",
+                    " In external memory the %s of frames fit into %s: the longest is read in %s of %s, with %d pins. This firmware does not read it: that takes a program of your own.",
                     Quantity.text(bytes, "bytes"),
                     memory.title(),
                     Quantity.text(longest * memory.byteSeconds(), "s"),
                     Quantity.text(shortest / 1000.0, "s"),
                     memory.pins()))
-        .orElse(" No usual memory beside the controller would hand them over in time.");
+        .orElse(" No common external memory delivers them in time.");
   }
 
   /** The smallest of the same sort that has room. */
@@ -120,7 +120,7 @@ record MemoryFindings(FirmwarePlan plan) {
             Step.FIRMWARE,
             "smaller-class",
             Verdict.HOLDS,
-            phrase("The smallest class that would do: %s.", smallest.title()))
+            phrase("The smallest class that fits: %s.", smallest.title()))
         .mendedBy(List.of(use(smallest)));
   }
 

@@ -97,10 +97,10 @@ public record WiringText(
 
   private static final Map<String, String> INCLUDED =
       Map.of(
-          "unpack.h", "how it unpacks a frame",
+          "unpack.h", "how a frame is unpacked",
           "codes.h", "how codes of frames are read",
           "stream.h", "how frames follow from those before",
-          "places.h", "where what is only on or off goes",
+          "places.h", "where on/off channels go",
           "limit.h", "how the limiter dims a frame");
 
   /** A line for each file that the player is put together from. */
@@ -192,7 +192,7 @@ public record WiringText(
 
   private void wiring(StringBuilder out) {
     SupplyText supply = new SupplyText(brief, power, tree, rails, plan.work().lines());
-    out.append("Wiring, in this order; take it off in the reverse order\n");
+    out.append("Wiring, in this order; to disconnect, reverse it\n");
     int step = 1;
     step =
         steps(
@@ -203,7 +203,7 @@ public record WiringText(
     step = steps(out, supply.capacitors(pixels()), step);
     if (pixels()) {
       out.append(
-          "     Places below are of pixel centres in the layout drawing, x to the right and y down, seen from the side that lights; from behind, left and right are swapped.\n");
+          "     Places below are pixel centres in the layout drawing, x to the right and y down, seen from the lit side; from behind, left and right are swapped.\n");
     }
     for (LineDriver line : plan.work().drivers()) {
       String name = plan.work().drivers().size() > 1 ? line.plan().circuit().name() + ". " : "";
@@ -212,7 +212,8 @@ public record WiringText(
     step = steps(out, supply.feeds(), step);
     steps(out, supply.nodes(), step);
     out.append("  ").append(supply.programming()).append('\n');
-    out.append("  The data-out of the last pixel of a line, or of the last chip, stays open.\n");
+    out.append(
+        "  Last data output (of the last pixel of a line, or the last chip): unconnected.\n");
   }
 
   private static int steps(StringBuilder out, List<String> all, int first) {
@@ -230,9 +231,9 @@ public record WiringText(
       if (!those.isEmpty()) {
         out.append(
             switch (verdict) {
-              case BREAKS -> "THIS BREAKS: mend it before you connect anything\n";
-              case TIGHT -> "This is tight\n";
-              default -> "This is not known yet\n";
+              case BREAKS -> "THIS BREAKS: correct it before you connect anything\n";
+              case TIGHT -> "These are tight\n";
+              default -> "These are not known yet\n";
             });
         those.forEach(
             f ->
@@ -251,7 +252,7 @@ public record WiringText(
     Controller controller = brief.controller();
     if (!plan.fits()) {
       out.append("THIS DOES NOT RUN ON THE CONTROLLER THAT WAS CHOSEN\n");
-      out.append("  It takes ")
+      out.append("  Needs ")
           .append(Quantity.text(plan.flashBytes(), "bytes"))
           .append(" of ")
           .append(Quantity.text(controller.flashBytes(), "bytes"))
@@ -286,7 +287,7 @@ public record WiringText(
               : plan.ownRail()
                   ? phrase("its rail (%s)", Quantity.text(plan.railVolts(), "V"))
                   : plan.brief().lightsNode();
-      String logic = phrase("%s of the controller", Quantity.text(plan.brief().logicVolts(), "V"));
+      String logic = phrase("the controller's %s", Quantity.text(plan.brief().logicVolts(), "V"));
       for (String wire : plan.circuit().shift().wiring(logic, takers)) {
         out.append("  ").append(step++).append(". ").append(name).append(wire).append('\n');
       }
@@ -329,7 +330,7 @@ public record WiringText(
         .append(place(section.fixture().position(section.from())))
         .append(", leaves at ")
         .append(place(section.fixture().position(section.from() + section.count() - 1)))
-        .append("; cut the data of the fixture at both ends of the run.\n");
+        .append("; cut the fixture's data at both ends of the section.\n");
   }
 
   /** Order and turn of what a fixture is made of. */
@@ -339,7 +340,7 @@ public record WiringText(
       out.append(run.emitters() == 1 ? "1 pixel" : run.emitters() + " pixels");
       out.append(", data enters at ").append(place(run.enters()));
       if (run.emitters() > 1) {
-        out.append(run.way().endsWith("clockwise") ? ", runs " : ", sets out ")
+        out.append(run.way().endsWith("clockwise") ? ", data path " : ", spacing ")
             .append(run.way())
             .append(", leaves at ")
             .append(place(run.leaves()));
@@ -349,7 +350,7 @@ public record WiringText(
     if (runs.size() > MOST_RUNS) {
       out.append("       and ")
           .append(runs.size() - MOST_RUNS)
-          .append(" more, as the emitter map of the layout lists them.\n");
+          .append(" more, as listed in the emitter map of the layout.\n");
     }
   }
 
@@ -383,6 +384,6 @@ public record WiringText(
                 out.append(
                     "  The player limits the sum of all levels to "
                         + l.limit()
-                        + ": do not take LIMIT_SUM out, the supply is planned for it.\n"));
+                        + ": do not remove LIMIT_SUM, the supply is planned for it.\n"));
   }
 }

@@ -97,7 +97,7 @@ public final class FrameTiming {
       return "largest of(sending all lines + gap, slowest circuit)";
     }
     return askingSeconds > 0
-        ? "sending all lines + (asking all cues + composing) ÷ time left by interrupts"
+        ? "sending all lines + (checking all cues + composing) ÷ time left by interrupts"
         : "sending all lines + composing ÷ time left by interrupts";
   }
 
@@ -111,7 +111,7 @@ public final class FrameTiming {
     given.add(Calculation.given("sending all lines", sendSeconds, "s"));
     given.add(Calculation.given("gap", gapSeconds, "s"));
     if (askingSeconds > 0) {
-      given.add(Calculation.given("asking all cues", askingSeconds, "s"));
+      given.add(Calculation.given("checking all cues", askingSeconds, "s"));
     }
     if (composes(worst)) {
       double left = work.leftShare();
@@ -122,7 +122,7 @@ public final class FrameTiming {
     return List.of(
         new Calculation(
             "player-time",
-            "The player's longest frame",
+            "Longest frame of the player",
             worst,
             "s",
             formula(worst),

@@ -244,7 +244,7 @@ record ScanChain(ScannedPlan plan, ScannedRegisters circuit) implements ScanWire
     steps.add(
         turns()
             ? phrase(
-                "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all stays dark until the scan begins.",
+                "Output enable of all chips to pin %s, with 10 kohm to plus of the chips: all outputs stay off until the scan begins.",
                 circuit.blankPin())
             : "Output enable of all chips to ground.");
     steps.add(

@@ -154,7 +154,7 @@ record ScanOpenPins(ScannedPlan plan, Charlieplex circuit) implements ScanWires 
     List<String> steps = new ArrayList<>();
     steps.add(
         phrase(
-            "A line for each pin: %s. Each light stands between two of them; below, lines are those of its anode, outputs those of its cathode.",
+            "One line per pin: %s. Each LED is between two lines; below, lines are listed by anode, outputs by cathode.",
             String.join(", ", pins())));
     return steps;
   }

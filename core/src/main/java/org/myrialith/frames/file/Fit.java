@@ -13,7 +13,7 @@ import org.myrialith.frames.Picture;
  */
 public enum Fit {
   /** The pixel at the middle of each cell; the whole image is stretched over the picture. */
-  NEAREST("nearest", "Nearest: the pixel in the middle of each cell"),
+  NEAREST("nearest", "Nearest: the pixel at the centre of each cell"),
   /**
    * The mean of all that lies in a cell, in linear light; the whole image is stretched over the
    * picture.
@@ -25,7 +25,7 @@ public enum Fit {
    */
   TRIM("trim", "Average, shapes kept: edges trimmed"),
   /** Pixel for cell from the middle of the image; what is missing stays dark. */
-  CROP("crop", "Crop: pixel for cell, from the middle");
+  CROP("crop", "Crop: one pixel per cell, from the centre");
 
   private final String key;
   private final String title;

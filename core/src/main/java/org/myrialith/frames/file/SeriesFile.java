@@ -87,7 +87,7 @@ public final class SeriesFile {
         }
       }
     } catch (IOException | IllegalArgumentException e) {
-      throw new ImageRefused("archive", "damaged or cut off", "a whole ZIP of pictures");
+      throw new ImageRefused("archive", "damaged or truncated", "a whole ZIP of pictures");
     }
     return all;
   }

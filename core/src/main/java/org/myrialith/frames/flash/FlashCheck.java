@@ -81,8 +81,8 @@ public record FlashCheck(double general, double red) {
   /** Returns the numbers that a judgement rests on. */
   public List<Calculation> calculations(String key, ViewingDistance from) {
     return List.of(
-        calculation(key, "General flashes together", general, from),
-        calculation(key + "-red", "Red flashes together", red, from));
+        calculation(key, "Area of simultaneous flashes", general, from),
+        calculation(key + "-red", "Area of simultaneous red flashes", red, from));
   }
 
   private static Calculation calculation(

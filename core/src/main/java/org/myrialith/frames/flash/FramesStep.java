@@ -93,7 +93,7 @@ public record FramesStep(
     if (programme.clips().isEmpty() && valued.isEmpty()) {
       all.add(
           Finding.of(Step.FRAMES, "no-frames", Verdict.OPEN, "No frames are drawn yet.")
-              .advising("Start a clip on a fixture, or bring in a GIF."));
+              .advising("Start a clip on a fixture, or import a GIF."));
     } else {
       for (Fixture fixture : layout.fixtures()) {
         if (programme.clipOn(fixture.id()).isEmpty() && !valued.contains(fixture.id())) {
@@ -114,7 +114,7 @@ public record FramesStep(
               "show-too-long",
               Verdict.HOLDS,
               phrase(
-                  "The show has more than %s moments: it is judged by its clips, each at its worst at once.",
+                  "The show has more than %s moments: it is judged by clip, each at its highest current, at once.",
                   Quantity.number(Show.MOST_WALKED))));
     }
     for (Fixture fixture : layout.fixtures()) {
@@ -125,9 +125,9 @@ public record FramesStep(
                     "effects-group-" + fixture.id(),
                     Verdict.TIGHT,
                     phrase(
-                        "The effects on %s name a group that is gone, or has none of it: spread over it they are made for the fixture alone, a layer on it shows nothing.",
+                        "The effects on %s name a group that is gone or has no LED of it. Their frames cover the fixture alone; a layer on that group shows nothing.",
                         fixture.name()))
-                .advising("Choose what they are spread over, or what their layers are on."));
+                .advising("Choose the extent of the effects, or the group of their layers."));
       }
       if (edited.contains(fixture.id())) {
         all.add(
@@ -136,9 +136,9 @@ public record FramesStep(
                     "effects-edited-" + fixture.id(),
                     Verdict.HOLDS,
                     phrase(
-                        "The frames on %s are not what its effects make: they are kept as frames, not worked out.",
+                        "The frames on %s differ from what its effects make: frames are stored, not computed.",
                         fixture.name()))
-                .advising("Make the frames of its effects again, or leave it so."));
+                .advising("Make the frames from its effects again, or leave it as it is."));
       }
     }
     for (Clip clip : programme.clips()) {
@@ -158,12 +158,12 @@ public record FramesStep(
             "hold-too-short",
             Verdict.BREAKS,
             phrase(
-                "%s of %s moments are held shorter than the player takes, up to %s; the first for %s.",
+                "%s of %s moments are shorter than the player needs, up to %s; the first at %s.",
                 Quantity.number(holds.late()),
                 Quantity.number(show.count()),
                 Quantity.text(holds.worstSeconds(), "s"),
                 Quantity.text(holds.worstHoldMillis() / 1000.0, "s")))
-        .advising("Hold those frames longer, or line up the frames of the clips.")
+        .advising("Hold those frames longer, or align the frames of the clips.")
         .restingOn(holds.working().toArray(Calculation[]::new));
   }
 
@@ -173,9 +173,9 @@ public record FramesStep(
             "flashes-" + clip.id(),
             Verdict.TIGHT,
             phrase(
-                "%s flashes more than three times in a second over %s of a 10° field of view %s; less than 25 %% is allowed. That can bring on seizures; it does not start by itself here.",
+                "%s: more than three flashes in a second over %s of a 10° field of view %s. The limit is 25 %%; more can bring on seizures. The preview does not start by itself.",
                 clip.name(), Quantity.text(check.flashingShare() * 100, "%"), from.says()))
-        .advising("Hold its frames longer, or soften the changes of brightness and of red.")
+        .advising("Hold its frames longer, or soften changes of brightness and of red.")
         .restingOn(check.calculations("flashing-" + clip.id(), from).toArray(Calculation[]::new));
   }
 
@@ -185,7 +185,7 @@ public record FramesStep(
             "stripes-" + clip.id(),
             Verdict.TIGHT,
             phrase(
-                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; at most %s is allowed. Striped patterns can trigger seizures.",
+                "Frame %d of %s has %d pairs of light and dark stripes over %s of the picture%s; at most %s is allowed. Striped patterns can bring on seizures.",
                 stripes.frame() + 1,
                 clip.name(),
                 stripes.pairs(),
@@ -236,7 +236,7 @@ public record FramesStep(
             show.whole() ? "Moments" : "Moments, counted as far as",
             show.count(),
             "moments",
-            Calculation.FOUND_BY + "counting the instants at which any clip changes",
+            Calculation.FOUND_BY + "counting the times at which any clip changes",
             lengths,
             Source.ARITHMETIC));
   }

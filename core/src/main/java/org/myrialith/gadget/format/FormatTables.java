@@ -77,7 +77,7 @@ public final class FormatTables {
       text.append("No fields of its own.\n\n");
       return;
     }
-    text.append("| field | what it is | allowed | when left out |\n|---|---|---|---|\n");
+    text.append("| field | what it is | allowed | default |\n|---|---|---|---|\n");
     record.fields(null).forEach(field -> row(path, field));
     text.append('\n');
   }
@@ -109,11 +109,11 @@ public final class FormatTables {
   private static <V> String fallback(Field<V> field) {
     String older = field.former() == null ? "" : "as older `" + field.former().name() + "` says";
     if (!field.optional()) {
-      return older.isEmpty() ? "must be there" : older;
+      return older.isEmpty() ? "required" : older;
     }
     var written = field.type().write(field.fallback());
     String plain =
-        written.isNull() ? "nothing" : written.isObject() ? "as usual" : "`" + written + "`";
+        written.isNull() ? "nothing" : written.isObject() ? "default" : "`" + written + "`";
     return older.isEmpty() ? plain : older + "; else " + plain;
   }
 

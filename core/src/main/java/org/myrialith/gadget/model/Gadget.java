@@ -79,7 +79,7 @@ public record Gadget(
           Part.of("circuits", CircuitKinds.DESCRIPTION),
           Field.of("colour", "Colour", ColourSettings.DESCRIPTION).or(ColourSettings.USUAL),
           Field.of("power", "Power", PowerSettings.DESCRIPTION).or(PowerSettings.USUAL),
-          Field.of("scan", "Scan", ScanSettings.DESCRIPTION).or(ScanSettings.USUAL),
+          Field.of("scan", "Flicker", ScanSettings.DESCRIPTION).or(ScanSettings.USUAL),
           Part.of("programme", Programme.DESCRIPTION),
           Field.of("cues", "Cues", CueSheet.DESCRIPTION).or(CueSheet.NONE));
 

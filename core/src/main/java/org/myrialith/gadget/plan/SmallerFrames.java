@@ -39,24 +39,22 @@ record SmallerFrames(Gadget gadget) {
             .sum();
     List<Remedy> all = new ArrayList<>();
     if (!gadget.programme().recipes().isEmpty() && cells <= MOST_COMPUTED) {
-      tried("Let the controller work the effects out", new Change.ComputeEffects(), all);
+      tried("Compute the effects on the controller", new Change.ComputeEffects(), all);
     }
     if (cells > MOST_CELLS) {
       return new Savings(
           all,
           phrase(
-              "Fewer colours and fewer frames were not tried, as there are %s cells of pictures; %s are tried at most.",
+              "Fewer colours and frames were not tried: the pictures have %s cells; at most %s are tried.",
               Quantity.number(cells), Quantity.number(MOST_CELLS)));
     }
     for (int colours : COLOURS) {
       if (tried(
-          phrase("Use %d colours at the most", colours),
-          new Change.UseFewerColours(colours),
-          all)) {
+          phrase("Use at most %d colours", colours), new Change.UseFewerColours(colours), all)) {
         break; // fewer would do as well, and show less
       }
     }
-    tried("Leave every second frame out and hold the others longer", new Change.HalveFrames(), all);
+    tried("Remove every second frame and hold the others longer", new Change.HalveFrames(), all);
     return new Savings(all, "");
   }
 

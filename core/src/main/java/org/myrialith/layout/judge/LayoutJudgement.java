@@ -31,8 +31,8 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
     List<Finding> findings = new ArrayList<>();
     if (plan.fixtures().isEmpty()) {
       findings.add(
-          Finding.of(Step.LAYOUT, "no-fixtures", Verdict.OPEN, "Nothing lights up yet.")
-              .advising("Add what lights up: a panel, a strip, digits or another kind."));
+          Finding.of(Step.LAYOUT, "no-fixtures", Verdict.OPEN, "No fixtures yet.")
+              .advising("Add a fixture: a panel, a strip, digits or another kind."));
       return findings;
     }
     bodies(findings);
@@ -45,7 +45,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
   }
 
   private String names(Emitter emitter) {
-    return phrase("%s index %d", plan.fixtureOf(emitter).name(), emitter.index());
+    return phrase("%s, LED %d", plan.fixtureOf(emitter).name(), emitter.index());
   }
 
   private void bodies(List<Finding> findings) {
@@ -55,8 +55,10 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
             .toArray();
     Neighbours found = Neighbours.of(plan.emitters(), f -> half[f], SAME_PLACE_MM, TOUCH_MM);
     found.samePlace().ifPresent(sort -> findings.add(samePlace(sort.first())));
-    found.overlapping().ifPresent(s -> findings.add(body("overlap", Verdict.BREAKS, "overlap", s)));
-    found.touching().ifPresent(s -> findings.add(body("touch", Verdict.TIGHT, "touch", s)));
+    found
+        .overlapping()
+        .ifPresent(s -> findings.add(body("overlap", Verdict.BREAKS, "overlapping", s)));
+    found.touching().ifPresent(s -> findings.add(body("touch", Verdict.TIGHT, "touching", s)));
   }
 
   private Finding samePlace(Neighbours.Pair pair) {
@@ -66,7 +68,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
             "same-place",
             Verdict.BREAKS,
             phrase(
-                "%s claim one place: %s and %s, at x %s, y %s.",
+                "%s at the same place: %s and %s, at x %s, y %s.",
                 two ? "Two fixtures" : "Two emitters",
                 names(pair.one()),
                 names(pair.two()),
@@ -83,10 +85,9 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
             key,
             verdict,
             phrase(
-                "%s pair%s of emitters %s, %s and %s among them: %s apart.",
-                Quantity.number(sort.count()),
-                one ? "" : "s",
-                one ? verb + "s" : verb,
+                "%s %s: %s and %s, %s apart.",
+                Quantity.text(sort.count(), "pairs of emitters"),
+                one ? verb : verb + ", first",
                 names(first.one()),
                 names(first.two()),
                 Quantity.text(first.apartMm(), "mm")))
@@ -94,10 +95,10 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
         .restingOn(
             new Calculation(
                 key + "-needed",
-                "Room that their packages need",
+                "Spacing that the packages need",
                 first.neededMm(),
                 "mm",
-                "needed; half the shorter side of one package + half that of the other, turned corners are not judged",
+                "needed; half the shorter side of one package + half that of the other; rotated corners are not considered",
                 List.of(
                     given("needed", first.neededMm(), "mm"), given("apart", first.apartMm(), "mm")),
                 Source.partClass("package size of the class")));
@@ -112,7 +113,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
     if (out.isEmpty()) {
       return Optional.of(
           Finding.of(
-              Step.LAYOUT, "enclosure", Verdict.HOLDS, "All emitters lie within the enclosure."));
+              Step.LAYOUT, "enclosure", Verdict.HOLDS, "All emitters are inside the enclosure."));
     }
     return Optional.of(
         Finding.of(
@@ -120,10 +121,10 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
                 "enclosure",
                 Verdict.BREAKS,
                 phrase(
-                    "%s of %s emitters lie outside the enclosure, %s first.",
+                    "%s of %s emitters are outside the enclosure, first %s.",
                     Quantity.number(out.size()),
                     Quantity.number(plan.emitters().size()),
                     names(out.get(0))))
-            .advising("Move them in, or use a larger enclosure."));
+            .advising("Move them inside, or use a larger enclosure."));
   }
 }

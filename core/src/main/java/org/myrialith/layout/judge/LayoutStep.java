@@ -54,7 +54,7 @@ public record LayoutStep(Layout layout, LayoutPlan plan, List<List<Emitter>> lin
                 "data-out",
                 Verdict.HOLDS,
                 phrase(
-                    "The data ends at %s index %d; its data-out stays open.",
+                    "Last data output, at %s LED %d: unconnected.",
                     plan.fixtureOf(last).name(), last.index())));
       }
     }

@@ -71,7 +71,7 @@ record Legibility(LayoutPlan plan, Site site) {
             "%s reads as a picture from %s; its pixels merge from %s.",
             fixture.name(), metres(reads), metres(merges));
     if (known) {
-      says += " It is looked at from " + metres(site.viewingMm()) + ".";
+      says += " Viewing distance " + metres(site.viewingMm()) + ".";
     }
     Finding finding =
         Finding.of(Step.LAYOUT, "reads", known && !far ? Verdict.TIGHT : Verdict.HOLDS, says)
@@ -91,7 +91,7 @@ record Legibility(LayoutPlan plan, Site site) {
                     fixture,
                     Source.standard("20/20 visual acuity: 1 arc minute")));
     return known && !far
-        ? finding.advising("Use a finer pitch, put a diffuser in front, or stand farther away.")
+        ? finding.advising("Use a finer pitch or a diffuser, or view it from farther away.")
         : finding;
   }
 
@@ -124,7 +124,7 @@ record Legibility(LayoutPlan plan, Site site) {
                 "character-height",
                 verdict,
                 phrase(
-                    "The characters of %s stand %s high: %s from %s, 20 arc minutes read well.",
+                    "Characters of %s are %s high: %s at %s (20 arc minutes read well).",
                     fixture.name(),
                     Quantity.text(height, "mm"),
                     Quantity.text(minutes, "arc minutes"),
@@ -132,7 +132,7 @@ record Legibility(LayoutPlan plan, Site site) {
             .restingOn(
                 new Calculation(
                     "character-angle",
-                    "Height of a character as seen",
+                    "Visual angle of a character",
                     minutes,
                     "arc minutes",
                     "arctan(height ÷ distance)",
@@ -158,7 +158,7 @@ record Legibility(LayoutPlan plan, Site site) {
                 "diffuser",
                 melts ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "The diffuser stands %s over %s at a pitch of %s: the light spots %s.",
+                    "Diffuser %s in front of %s with a pitch of %s: light spots %s.",
                     Quantity.text(site.diffuserMm(), "mm"),
                     fixture.name(),
                     Quantity.text(pitch, "mm"),
@@ -166,16 +166,16 @@ record Legibility(LayoutPlan plan, Site site) {
             .restingOn(
                 new Calculation(
                     "ripple",
-                    "Contrast of the spots on the diffuser",
+                    "Contrast of spots on the diffuser",
                     ripple,
                     "%",
                     Calculation.FOUND_BY
-                        + "adding the light of a square grid of even emitters, each giving E ∝ (gap² ÷ (gap² + r²))²: (brightest − darkest) ÷ (brightest + darkest)",
+                        + "adding the light of a square grid of equal emitters, each giving E ∝ (gap² ÷ (gap² + r²))²: (brightest − darkest) ÷ (brightest + darkest)",
                     List.of(given("pitch", pitch, "mm"), given("gap", site.diffuserMm(), "mm")),
                     Source.standard("inverse-square and cosine laws of illuminance")),
                 new Calculation(
                     "melting-gap",
-                    "Gap at which the spots melt",
+                    "Gap at which spots merge",
                     pitch,
                     "mm",
                     "pitch; about that",
@@ -183,6 +183,6 @@ record Legibility(LayoutPlan plan, Site site) {
                     Source.COMMON_PRACTICE));
     return melts
         ? finding
-        : finding.advising(phrase("Set it %s away or more.", Quantity.text(pitch, "mm")));
+        : finding.advising(phrase("Place it %s away or more.", Quantity.text(pitch, "mm")));
   }
 }

@@ -14,8 +14,7 @@ import org.myrialith.layout.Position;
  * @param emitters in it
  * @param enters where its first emitter lies
  * @param leaves where its last one lies
- * @param way how the data sets out, such as "to the right" or "clockwise"; empty for a single
- *     emitter
+ * @param way how the data sets out, such as "right" or "clockwise"; empty for a single emitter
  */
 public record DataRun(String what, int emitters, Position enters, Position leaves, String way) {
   /** Turned in all by more than a row that comes back, it is said to run round. */
@@ -80,7 +79,7 @@ public record DataRun(String what, int emitters, Position enters, Position leave
   private static String heading(Position from, Position to) {
     double x = to.xMm() - from.xMm();
     double y = to.yMm() - from.yMm();
-    String across = Math.abs(x) < LEAN * Math.abs(y) ? "" : x > 0 ? "to the right" : "to the left";
+    String across = Math.abs(x) < LEAN * Math.abs(y) ? "" : x > 0 ? "right" : "left";
     String down = Math.abs(y) < LEAN * Math.abs(x) ? "" : y > 0 ? "downwards" : "upwards";
     return across.isEmpty() || down.isEmpty() ? across + down : across + " and " + down;
   }

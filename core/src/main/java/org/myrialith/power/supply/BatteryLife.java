@@ -81,11 +81,11 @@ public record BatteryLife(TreePlan plan) {
   /** What comes to an end first as cells run down. */
   public enum End {
     NONE(""),
-    CARRIES("they can't carry what is drawn any more"),
+    CARRIES("they can't supply the current any more"),
     EMPTY("they are empty under load"),
-    CONVERTER("a converter gets too little"),
-    CONTROLLER("the controller gets too little"),
-    HALF("lights are at half of what full cells give");
+    CONVERTER("a converter's input voltage is too low"),
+    CONTROLLER("the controller's supply is too low"),
+    HALF("the lights are at half brightness");
 
     private final String says;
 

@@ -67,9 +67,9 @@ record CellFindings(TreePlan plan) {
                     "bank-sleeps",
                     Verdict.TIGHT,
                     phrase(
-                        "Dark or asleep, %s is drawn: a power bank switches itself off below some %s.",
+                        "Dark or asleep the gadget draws %s; power banks switch off below about %s.",
                         Quantity.text(least, "A"), Quantity.text(BANK_LEAST_AMPS, "A")))
-                .advising("Use one that stays on, or let the lights glow a little."))
+                .advising("Use a power bank that stays on, or let the LEDs glow a little."))
         : Optional.empty();
   }
 
@@ -89,25 +89,25 @@ record CellFindings(TreePlan plan) {
             "cell-pulse",
             !holds ? Verdict.BREAKS : strained ? Verdict.TIGHT : Verdict.HOLDS,
             phrase(
-                "In the %s that draws most, %s flows from %s%s; %s is the most for a moment, %s is needed.",
-                plan.surgeAmps() > 0 ? "part of a frame" : "moment",
-                Quantity.text(node.amps(), "A"),
+                "%s: peak current %s%s%s; maximum %s, minimum voltage %s.",
                 plan.supply().name(),
+                Quantity.text(node.amps(), "A"),
+                plan.surgeAmps() > 0 ? " (scan or inrush)" : "",
                 node.volts() > 0
-                    ? phrase(", and it sags to %s", Quantity.text(node.volts(), "V"))
-                    : ", which it cannot carry",
+                    ? phrase(", sagging to %s", Quantity.text(node.volts(), "V"))
+                    : ", more than it can supply",
                 Quantity.text(most, "A"),
                 Quantity.text(least, "V")));
     if (holds) {
       return strained
           ? finding.advising(
               phrase(
-                  "That is more than 1 C, %s: use a cell whose label allows it, or a larger one. Lithium cells burn when they are overloaded or shorted: protect and fuse them.",
+                  "More than 1 C (%s): use a cell rated for it, or a larger one. Overloaded or shorted lithium cells burn: use a protection circuit and a fuse.",
                   Quantity.text(plan.supply().capacity() * 1e-3, "A")))
           : finding;
     }
     return finding
-        .advising("Ask for less light, use larger cells, or put a capacitor across them.")
+        .advising("Lower the brightness, use larger cells, or put a capacitor across them.")
         .mendedBy(slower());
   }
 
@@ -125,14 +125,14 @@ record CellFindings(TreePlan plan) {
                         "charge-rate",
                         c.amps() > capacity * 1.0001 ? Verdict.BREAKS : Verdict.TIGHT,
                         phrase(
-                            "%s charges with up to %s; a cell of %s takes %s, %s as its absolute maximum (1 C).",
+                            "%s: charge current up to %s; a cell of %s takes %s, absolute maximum %s (1 C).",
                             c.name(),
                             Quantity.text(c.amps(), "A"),
                             Quantity.text(plan.supply().capacity(), "mAh"),
                             Quantity.text(0.5 * capacity, "A"),
                             Quantity.text(capacity, "A")))
                     .advising(
-                        "Set the charge board to less, or use a larger cell. Never charge a lithium cell below 0 °C, unattended, or without its protection circuit; its label decides."));
+                        "Set the charge board lower, or use a larger cell. Never charge a lithium cell below 0 °C, unattended or without its protection circuit; its label decides."));
   }
 
   /** Cells beside those of the gadget: what they give at once, and that their life is not known. */
@@ -148,14 +148,14 @@ record CellFindings(TreePlan plan) {
                     "cell-pulse-" + (1 + tree().sources().indexOf(source)),
                     gives ? Verdict.OPEN : Verdict.BREAKS,
                     phrase(
-                        "%s gives up to %s; %s is the most for a moment. How long it lasts is worked out for the supply of the gadget only.",
+                        "%s: peak current %s; maximum %s. Battery life is calculated for the supply of the gadget only.",
                         source.name(),
                         Quantity.text(node.amps(), "A"),
                         Quantity.text(source.mostCellAmps(), "A")))
                 .advising(
                     gives
-                        ? "Name it as the supply of the gadget once to see its life."
-                        : "Use larger cells, or ask for less light."));
+                        ? "Choose it as the supply of the gadget to see its life."
+                        : "Use larger cells, or lower the brightness."));
       }
     }
     return all;
@@ -193,7 +193,7 @@ record CellFindings(TreePlan plan) {
             there ->
                 new Remedy(
                     phrase(
-                        "Run the bare controller at %s, which draws %s",
+                        "Run the bare controller at %s: draws %s",
                         Quantity.text(there.brief().controller().clockHz(), "Hz"),
                         Quantity.text(there.settings().controllerMilliamps(), "mA")),
                     new Change.UseClock(
@@ -221,19 +221,19 @@ record CellFindings(TreePlan plan) {
     Calculation working =
         new Calculation(
             "cell-life",
-            "Hours of the show",
+            "Battery life, hours of the show",
             hours,
             "h",
             Calculation.FOUND_BY
-                + "stepping the cells from full to their end: each day takes hours × current ÷ what the cells hold at that current, and what they lose by themselves; currents follow the voltage",
+                + "discharging the cells step by step: each day takes hours × current ÷ capacity at that current, plus self-discharge; currents follow the voltage",
             List.of(
                 given("usable share of the capacity", life.usable() * 100, "%"),
-                given("current in the show", amps, "A"),
+                given("mean current of the show", amps, "A"),
                 given("capacity at that current", life.holds(amps), "mAh"),
                 given("cut-off voltage", life.leastVolts(), "V"),
                 given("show", day.showHours(), "h a day"),
                 given("awake and dark", day.awakeHours(), "h a day"),
-                given("current then", amps(plan.dark()), "A"),
+                given("current awake and dark", amps(plan.dark()), "A"),
                 given("asleep", day.sleepHours(), "h a day"),
                 given("current asleep", amps(plan.asleep()), "A")),
             Source.partClass(
@@ -241,7 +241,7 @@ record CellFindings(TreePlan plan) {
     String says =
         life.usable() <= 0
             ? phrase(
-                "%s cannot play it: full it has %s; %s is needed, with what it loses inside on top.",
+                "%s can't run it: full it gives %s; %s is needed, plus its internal drop.",
                 plan.supply().name(),
                 Quantity.text(plan.supply().cells() * plan.supply().kind().cell().fullVolts(), "V"),
                 Quantity.text(life.leastVolts(), "V"))
@@ -249,7 +249,7 @@ record CellFindings(TreePlan plan) {
                 "%s: %s of the show%s%s.",
                 plan.supply().name(),
                 lasts(hours),
-                day.showHours() < 24
+                day.showHours() < 24 && life.days() >= 1
                     ? phrase(", %s", Quantity.text(Math.floor(10 * life.days()) / 10, "days"))
                     : "",
                 plan.supply().kind() == SupplyKind.BANK
@@ -264,10 +264,10 @@ record CellFindings(TreePlan plan) {
       says +=
           needed.isEmpty()
               ? phrase(
-                  " No capacity of this class lasts for %s: cells lose their charge by themselves before.",
+                  " No capacity of this type lasts %s: self-discharge empties it earlier.",
                   lasts(day.wantedHours()))
               : phrase(
-                  " For %s enter cells of %s or more.",
+                  " For %s use cells of %s or more.",
                   lasts(day.wantedHours()), Quantity.text(needed.getAsDouble(), "mAh"));
     }
     return of("cell-life", verdict, says)
@@ -292,7 +292,7 @@ record CellFindings(TreePlan plan) {
         points.stream().filter(p -> p.light() <= full / 2).findFirst();
     String says =
         phrase(
-            "Nothing regulates the lights: with full cells they give %s of what is planned, at the end %s, a lightness of %s of 100 beside full cells.",
+            "LEDs are unregulated: with full cells %s of the planned light, at the end %s (perceived brightness %s of 100).",
             Quantity.text(100 * full, "%"),
             Quantity.text(100 * last.light(), "%"),
             Quantity.number(Math.round(Lightness.of(left))));
@@ -301,23 +301,23 @@ record CellFindings(TreePlan plan) {
                 "cell-fades",
                 new BatteryLife(plan).end() == BatteryLife.End.HALF ? Verdict.TIGHT : Verdict.HOLDS,
                 says
-                    + half.map(p -> phrase(" They are at half after %s.", lasts(p.hours())))
+                    + half.map(p -> phrase(" Half the light after %s.", lasts(p.hours())))
                         .orElse(""))
             .restingOn(
                 new Calculation(
                     "cell-fades",
-                    "Light at the end",
+                    "Light at the end of the battery",
                     100 * last.light(),
                     "%",
                     Calculation.FOUND_BY
-                        + "weighing circuits by their current: (supply at the end − forward voltage − switch drop) ÷ the same at the planned supply",
+                        + "weighting circuits by their current: (supply at the end − forward voltage − switch drop) ÷ the same at the planned supply",
                     List.of(
                         given("full cells under load", points.get(0).volts(), "V"),
                         given("at the end under load", last.volts(), "V"),
                         given("planned for", plan.brief().volts(), "V")),
                     Source.COMMON_PRACTICE))
             .advising(
-                "Outputs that keep their current, pixels, or a converter before the lights keep them even."));
+                "Constant-current outputs, pixels, or a converter before the LEDs keep the light even."));
   }
 
   /** Something that makes cells last. */
@@ -379,7 +379,7 @@ record CellFindings(TreePlan plan) {
                         phrase("a brightness limit of %s", Quantity.text(d.percent(), "%")),
                         d.hours())));
     if (plan.settings().day().sleepHours() > 0 && !tree().switchedOff(tree().lights())) {
-      ways.add(new Way("lights off by a switch in sleep", life.showHoursSwitched()));
+      ways.add(new Way("load switch in sleep", life.showHoursSwitched()));
     }
     double now = life.showHours();
     List<String> told =
@@ -390,7 +390,14 @@ record CellFindings(TreePlan plan) {
             .toList();
     double charge = life.chargeHours();
     String charging =
-        charge > 0 ? phrase(" Charging takes some %s.", Quantity.text(charge, "h")) : "";
+        charge > 0 ? phrase(" Charging takes about %s.", Quantity.text(charge, "h")) : "";
+    if (life.usable() <= 0) {
+      return "Use more cells in series, or a step-up converter.";
+    }
+    double wanted = plan.settings().day().wantedHours();
+    if (told.isEmpty() && wanted > now) {
+      return "Use larger cells, or lower the brightness." + charging;
+    }
     return told.isEmpty()
         ? charging.strip()
         : phrase("Longer with: %s.", String.join("; ", told)) + charging;

@@ -33,14 +33,14 @@ record ControllerCurrent(TreePlan plan) {
     Brief brief = plan.brief();
     return new Calculation(
         "controller-draw",
-        "The bare controller draws",
+        "Bare controller current",
         bare * 1e-3,
         "A",
-        "round up(current per MHz and V × clock × volts × 100000) ÷ 100000; in hundredths of a mA",
+        "round up(current per MHz and V × clock × supply × 100000) ÷ 100000; in hundredths of a mA",
         List.of(
             given("current per MHz and V", brief.controller().milliampsEach(), "mA/MHz/V"),
             given("clock", brief.controller().clockHz(), "Hz"),
-            given("volts", brief.logicVolts(), "V"),
+            given("supply", brief.logicVolts(), "V"),
             given("planned", plan.settings().controllerMilliamps() * 1e-3, "A")),
         Source.partClass("highest current of the class, awake"));
   }
@@ -60,8 +60,8 @@ record ControllerCurrent(TreePlan plan) {
                 Verdict.TIGHT,
                 phrase(
                     board
-                        ? "%s is planned for the controller, as of a board with its own regulator and lamps; the bare chip draws up to %s at %s."
-                        : "%s is planned for the controller; the bare chip alone may draw %s at %s.",
+                        ? "Controller current set to %s, as for a board with regulator and LEDs; the bare chip draws up to %s at %s."
+                        : "Controller current set to %s; the bare chip alone may draw %s at %s.",
                     Quantity.text(planned * 1e-3, "A"),
                     Quantity.text(bare * 1e-3, "A"),
                     Quantity.text(plan.brief().controller().clockHz(), "Hz")))
@@ -69,7 +69,7 @@ record ControllerCurrent(TreePlan plan) {
             .mendedBy(
                 List.of(
                     new Remedy(
-                        phrase("Plan with %s, the bare chip", Quantity.text(bare * 1e-3, "A")),
+                        phrase("Set it to %s, the bare chip", Quantity.text(bare * 1e-3, "A")),
                         new Change.PlanControllerDraw(bare)))));
   }
 }

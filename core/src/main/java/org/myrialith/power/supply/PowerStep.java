@@ -43,7 +43,7 @@ public record PowerStep(
               Step.POWER,
               "values-apart",
               Verdict.HOLDS,
-              "Values that the scene shows are not in these currents: what it draws with all of their lights lit stands under Cues."));
+              "Values shown by the scene are not in these currents; Cues shows its current with all their LEDs lit."));
     }
     all.addAll(ofTree());
     for (RailPlan rail : rails) {

@@ -41,7 +41,7 @@ record SourceFindings(TreeFindings of) {
                 "the supply",
                 plug,
                 plan().worst().node(SupplyTree.SUPPLY).amps(),
-                "Use a plug that carries it, two of them, or ask for less light."));
+                "Use a connector rated for it, two of them, or lower the brightness."));
   }
 
   /** The cable of the supply carries all that is drawn; a fuse near the supply guards it. */
@@ -58,19 +58,18 @@ record SourceFindings(TreeFindings of) {
     Calculation working =
         new Calculation(
             "supply-cable",
-            "Through the cable of the supply",
+            "Supply cable current",
             amps,
             "A",
             "drawn from the supply",
-            List.of(
-                given("drawn from the supply", amps, "A"), given("its wire carries", carries, "A")),
-            Source.standard("IEC 60335-1, table 11; thin wires 6 A a mm², common practice"));
+            List.of(given("drawn from the supply", amps, "A"), given("wire rating", carries, "A")),
+            Source.standard("IEC 60335-1, table 11; thin wires 6 A/mm², common practice"));
     Finding finding =
         TreeFindings.of(
                 "supply-cable",
                 verdict,
                 phrase(
-                    "The cable of the supply carries up to %s; %s is rated for %s continuous.%s",
+                    "Supply cable up to %s; %s is rated for %s continuous.%s",
                     Quantity.text(amps, "A"),
                     settings.cable().title(),
                     Quantity.text(carries, "A"),
@@ -79,14 +78,14 @@ record SourceFindings(TreeFindings of) {
                         : phrase(
                             " A fuse of %s near the supply %s.",
                             Quantity.text(fuse, "A"),
-                            fused ? "guards it" : "would blow later than the wire")))
+                            fused ? "protects it" : "would blow later than the wire")))
             .restingOn(working);
     return Optional.of(
         verdict == Verdict.HOLDS
             ? finding
             : finding.advising(
                 phrase(
-                    "Use a cable rated for %s, or ask for less light.",
+                    "Use a cable rated for %s, or lower the brightness.",
                     Quantity.text(fuse == 0 ? amps : fuse, "A"))));
   }
 
@@ -103,7 +102,7 @@ record SourceFindings(TreeFindings of) {
     Calculation working =
         new Calculation(
             "controller-volts",
-            "Supply of the controller in the moment that draws most",
+            "Controller supply at peak current",
             volts,
             "V",
             "at its node under load",
@@ -111,19 +110,19 @@ record SourceFindings(TreeFindings of) {
                 given("at its node under load", volts, "V"),
                 given("without load", nominal, "V"),
                 given("needs", least, "V")),
-            Source.partClass("lowest supply of the class at its clock"));
+            Source.partClass("minimum supply of the class at its clock"));
     return Optional.of(
         TreeFindings.of(
                 "controller-volts-loaded",
                 Verdict.BREAKS,
                 phrase(
-                    "In the moment that draws most the controller gets %s; at %s it needs %s and may reset.",
+                    "Controller supply %s at peak current; at %s it needs %s and may reset.",
                     Quantity.text(volts, "V"),
                     Quantity.text(controller.clockHz(), "Hz"),
                     Quantity.text(least, "V")))
             .restingOn(working)
             .advising(
-                "Use a shorter or thicker cable, supply the controller by wires of its own, or ask for less light."));
+                "Use a shorter or thicker cable, supply the controller by separate wires, or lower the brightness."));
   }
 
   /** What is drawn for a part of a frame is beyond what a supply is rated for. */
@@ -138,12 +137,12 @@ record SourceFindings(TreeFindings of) {
                     "surge",
                     Verdict.TIGHT,
                     phrase(
-                        "For a part of a frame %s flows, while a row has its turn or filaments are cold; %s is rated %s.",
+                        "Short peaks of %s while one row is on or filaments are cold; %s is rated %s.",
                         Quantity.text(amps, "A"),
                         plan().supply().name(),
                         Quantity.text(plan().supply().amps(), "A")))
                 .advising(
-                    "A capacitor where the lights are fed carries turns of rows; light lamps one after the other."));
+                    "A capacitor at the LEDs covers scan peaks; switch lamps on one after the other."));
   }
 
   /** A computer's port feeds whatever hangs where the controller does. */
@@ -156,10 +155,10 @@ record SourceFindings(TreeFindings of) {
                     "programming",
                     Verdict.HOLDS,
                     phrase(
-                        "A computer's port that programs the controller would feed all that hangs with it, up to %s; it gives %s.",
+                        "A computer port used for programming would supply all its loads, up to %s; it gives %s.",
                         Quantity.text(amps, "A"), Quantity.text(PORT_AMPS, "A")))
                 .advising(
-                    "Before programming, unplug the supply, then the plus of the lights; leave ground and data joined."));
+                    "Before programming, unplug the supply, then disconnect the plus of the LEDs; leave ground and data connected."));
   }
 
   Finding judged(String name, Supply supply, TreeState state) {
@@ -169,9 +168,9 @@ record SourceFindings(TreeFindings of) {
               of.key("source", name),
               Verdict.BREAKS,
               phrase(
-                  "%s cannot carry what hangs on it: what it has inside and its cable leave nothing.",
+                  "%s collapses under its loads: internal and cable resistance take all of its voltage.",
                   supply.name()))
-          .advising("Use a stronger supply, a thicker cable, or ask for less light.");
+          .advising("Use a stronger supply, a thicker cable, or lower the brightness.");
     }
     double plan80 = supply.amps() * (100 - plan().settings().marginPercent()) / 100;
     Verdict verdict =
@@ -181,11 +180,11 @@ record SourceFindings(TreeFindings of) {
     Calculation working =
         new Calculation(
             of.key("source-amps", name),
-            phrase("Drawn from %s", supply.name()),
+            phrase("Current from %s", supply.name()),
             node.amps(),
             "A",
             Calculation.FOUND_BY
-                + "solving the supply tree: the currents of all loads behind it; converters pass on power, output power ÷ efficiency ÷ their input voltage",
+                + "solving the supply tree: the currents of all loads; for converters output power ÷ efficiency ÷ input voltage",
             List.of(
                 given("rating", supply.amps(), "A"),
                 given("source voltage", node.inVolts(), "V"),
@@ -200,7 +199,7 @@ record SourceFindings(TreeFindings of) {
                 of.key("source", name),
                 verdict,
                 phrase(
-                    "%s gives up to %s, %s where its cable ends; it is rated %s.",
+                    "%s: up to %s, %s at the end of its cable; rated %s.",
                     supply.name(),
                     Quantity.text(node.amps(), "A"),
                     Quantity.text(node.volts(), "V"),
@@ -208,7 +207,7 @@ record SourceFindings(TreeFindings of) {
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
-        : finding.advising("Use a stronger supply, or ask for less light.");
+        : finding.advising("Use a stronger supply, or lower the brightness.");
   }
 
   Optional<Finding> oversize(TreeState worst) {
@@ -221,13 +220,13 @@ record SourceFindings(TreeFindings of) {
                     "oversize",
                     Verdict.TIGHT,
                     phrase(
-                        "%s gives %s, %s is drawn: a short burns wires before it gives up.",
+                        "%s supplies up to %s, the gadget draws %s: a short circuit burns wires first.",
                         plan().supply().name(),
                         Quantity.text(plan().supply().amps(), "A"),
                         Quantity.text(draws, "A")))
                 .advising(
                     phrase(
-                        "Put a fuse of some %s near it.",
+                        "Put a fuse of about %s near it.",
                         Quantity.text(Math.ceil(1.5 * draws), "A"))))
         : Optional.empty();
   }

@@ -88,7 +88,7 @@ record TreeFindings(TreePlan plan) {
     boolean passed = converter.sort() == ConverterSort.SWITCH && node.amps() > converter.amps();
     String flows =
         phrase(
-            "%s gets %s and %s, gives %s at %s",
+            "%s: input %s, %s; output %s at %s",
             converter.name(),
             Quantity.text(node.inVolts(), "V"),
             Quantity.text(node.inAmps(), "A"),
@@ -96,13 +96,13 @@ record TreeFindings(TreePlan plan) {
             Quantity.text(node.volts(), "V"));
     String ends =
         overloaded || passed
-            ? phrase("; %s is the most.", Quantity.text(converter.amps(), "A"))
+            ? phrase("; maximum %s.", Quantity.text(converter.amps(), "A"))
             : low
                 ? phrase(
                     "; for %s it needs %s.",
                     Quantity.text(nominal, "V"),
                     Quantity.text(nominal + converter.dropVolts(), "V"))
-                : high ? "; a step-up converter can't give less than it gets." : ".";
+                : high ? "; a step-up converter can't give less than its input." : ".";
     Finding finding =
         of(
                 key("converter", converter.name()),
@@ -113,16 +113,16 @@ record TreeFindings(TreePlan plan) {
         ? finding
         : finding.advising(
             overloaded || passed
-                ? "Use a stronger one, or ask for less light."
+                ? "Use a stronger one, or lower the brightness."
                 : low
-                    ? "Feed it with more volts, or use one that steps up."
-                    : "Use one that steps down.");
+                    ? "Supply it with a higher voltage, or use a step-up converter."
+                    : "Use a step-down converter.");
   }
 
   private Calculation through(Converter converter, TreeState.Node node) {
     return new Calculation(
         key("converter-amps", converter.name()),
-        phrase("Taken by %s", converter.name()),
+        phrase("Input current of %s", converter.name()),
         node.inAmps(),
         "A",
         converter.sort().converts()
@@ -152,7 +152,7 @@ record TreeFindings(TreePlan plan) {
     Calculation working =
         new Calculation(
             key("converter-heat", converter.name()),
-            phrase("Inside %s", converter.name()),
+            phrase("Temperature of %s", converter.name()),
             celsius,
             "°C",
             "ambient + dissipation × thermal resistance",
@@ -173,8 +173,7 @@ record TreeFindings(TreePlan plan) {
                     entered
                         ? ""
                         : phrase(
-                            " in its usual package (%s, as none is entered)",
-                            Quantity.text(each, "K/W")),
+                            " in its usual package (%s, none entered)", Quantity.text(each, "K/W")),
                     Quantity.text(MOST_CELSIUS, "°C")))
             .restingOn(working);
     if (verdict == Verdict.HOLDS) {
@@ -183,11 +182,11 @@ record TreeFindings(TreePlan plan) {
     double kelvin = (HOT_CELSIUS - AIR_CELSIUS) / node.lostWatts();
     return finding.advising(
         phrase(
-            "With a heat sink of %s in all it stays at %s%s.",
+            "With a total thermal resistance of %s it stays at %s%s.",
             Quantity.text(Math.floor(10 * kelvin) / 10, "K/W"),
             Quantity.text(HOT_CELSIUS, "°C"),
             converter.sort() == ConverterSort.LINEAR
-                ? "; a step-down converter loses some tenth of that"
+                ? "; a step-down converter dissipates about a tenth"
                 : ""));
   }
 
@@ -203,11 +202,11 @@ record TreeFindings(TreePlan plan) {
                     key("hangs", draw.name()),
                     Verdict.BREAKS,
                     phrase(
-                        "%s is reckoned with the lights, and told to hang on %s.",
+                        "%s counts with the lights, but is supplied from %s.",
                         circuit.get().circuit().name(), draw.on()))
                 .advising(
                     phrase(
-                        "Give it a rail of its own of %s under Circuits, or take it off this list.",
+                        "Give it a separate rail of %s under Circuits, or remove it from this list.",
                         Quantity.text(there, "V"))));
       } else if (circuit.isPresent() && Math.abs(circuit.get().railVolts() - there) > 0.5) {
         all.add(
@@ -215,12 +214,12 @@ record TreeFindings(TreePlan plan) {
                     key("hangs", draw.name()),
                     Verdict.BREAKS,
                     phrase(
-                        "%s is planned for %s and hangs on %s, which has %s.",
+                        "%s is planned for %s but supplied from %s (%s).",
                         circuit.get().circuit().name(),
                         Quantity.text(circuit.get().railVolts(), "V"),
                         draw.on(),
                         Quantity.text(there, "V")))
-                .advising("Hang it on a node of its volts."));
+                .advising("Supply it from a node of its voltage."));
       }
     }
     return all;

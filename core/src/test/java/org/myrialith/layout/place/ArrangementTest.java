@@ -73,7 +73,7 @@ class ArrangementTest {
       Coordinate[] found = points(after.get(f)).getCoordinates();
       for (int i = 0; i < wanted.length; i++) {
         assertThat(found[i].distance(wanted[i]))
-            .as("%s index %d", before.get(f).name(), i)
+            .as("%s, LED %d", before.get(f).name(), i)
             .isLessThan(1e-6);
       }
     }

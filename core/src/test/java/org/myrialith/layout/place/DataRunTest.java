@@ -44,11 +44,11 @@ class DataRunTest {
     assertThat(runs).extracting(DataRun::emitters).containsExactly(3, 2);
     place(runs.get(0).enters(), 10, 0);
     place(runs.get(0).leaves(), 50, 0);
-    assertThat(runs.get(0).way()).isEqualTo("to the right");
+    assertThat(runs.get(0).way()).isEqualTo("right");
     // it lies from 70 to 110 mm
     place(runs.get(1).enters(), 100, 0);
     place(runs.get(1).leaves(), 80, 0);
-    assertThat(runs.get(1).way()).isEqualTo("to the left");
+    assertThat(runs.get(1).way()).isEqualTo("left");
   }
 
   @Test
@@ -58,7 +58,7 @@ class DataRunTest {
     assertThat(runs).extracting(DataRun::what).containsExactly("piece 2, turned round", "piece 1");
     place(runs.get(0).enters(), 80, 0);
     place(runs.get(1).leaves(), 10, 0);
-    assertThat(runs.get(1).way()).isEqualTo("to the left");
+    assertThat(runs.get(1).way()).isEqualTo("left");
   }
 
   @Test
@@ -83,7 +83,7 @@ class DataRunTest {
     assertThat(runs.get(0).what()).isEmpty();
     place(runs.get(0).enters(), 20, 10);
     place(runs.get(0).leaves(), 20, 0);
-    assertThat(runs.get(0).way()).isEqualTo("to the left");
+    assertThat(runs.get(0).way()).isEqualTo("left");
   }
 
   @Test

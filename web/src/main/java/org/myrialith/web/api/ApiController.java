@@ -120,7 +120,7 @@ class ApiController {
     };
   }
 
-  @Operation(summary = "Works a gadget out; nothing is stored")
+  @Operation(summary = "Plans a gadget; nothing is stored")
   @RequestBody(
       description = GADGET,
       required = true,
@@ -138,7 +138,7 @@ class ApiController {
     return projects.shelf().stream().map(Views.ProjectView::of).toList();
   }
 
-  @Operation(summary = "Brings a gadget as a new project")
+  @Operation(summary = "Imports a gadget as a new project")
   @RequestBody(
       description = GADGET,
       required = true,
@@ -146,7 +146,7 @@ class ApiController {
   @PostMapping(path = "/projects", consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Views.SavedView bring(HttpServletRequest request) throws IOException {
-    UUID id = projects.create(complete(gadget(request)), "Brought by the API");
+    UUID id = projects.create(complete(gadget(request)), "Imported through the API");
     return new Views.SavedView(id, 1);
   }
 
@@ -175,7 +175,7 @@ class ApiController {
         projects.edit(
             id,
             base,
-            "Replaced by the API",
+            "Replaced through the API",
             old -> new MissingClips(gadget).beside(old, inTime())));
   }
 
@@ -193,7 +193,7 @@ class ApiController {
     projects.delete(id);
   }
 
-  @Operation(summary = "Takes a GIF or PNG in as the clip of a fixture, or behind its frames")
+  @Operation(summary = "Imports a GIF or PNG as the clip of a fixture, or behind its frames")
   @RequestBody(
       required = true,
       content =
@@ -222,7 +222,7 @@ class ApiController {
         projects.edit(
             id,
             base,
-            "Brought in an image",
+            "Imported an image",
             g -> images.take(g, fixture, file, FrameGrid.Cut.NONE, how, append)));
   }
 

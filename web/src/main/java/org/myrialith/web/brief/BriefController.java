@@ -93,7 +93,7 @@ class BriefController {
     return pages.edit(
         id,
         base,
-        "Changed own classes of controllers",
+        "Changed own controller classes",
         g -> {
           // who renames the one in use goes on using it
           Brief free = g.brief().withController(Controller.AVR8_32K);

@@ -185,7 +185,7 @@ public record BitsPicture(
         phrase(
             "%s %d, output %s", plan.chipWord(), output / map.width() + 1, plan.outputName(output));
     if (channel < 0) {
-      return new Picked(output, -1, where + ": free", "", -1, "Nothing hangs on it.", "");
+      return new Picked(output, -1, where + ": free", "", -1, "Not connected.", "");
     }
     SwitchedChannel own = map.channels().get(channel);
     return new Picked(
@@ -203,17 +203,17 @@ public record BitsPicture(
     return switch (map.sending()) {
       case BITS ->
           phrase(
-              "byte %d, bit %d of what is sent; clocked out as number %d of %d.",
+              "byte %d, bit %d of the data; clocked out as number %d of %d.",
               place / 8, place % 8, map.turn(channel) + 1, map.bytes() * 8);
       case WORDS ->
           phrase(
-              "a level of %d bits, the highest first, clocked out from number %d of %d on.",
+              "level of %d bits, highest first, clocked out from number %d of %d on.",
               map.depth(), map.turn(channel) + 1, map.bytes() * 8);
       case COUNTS ->
           phrase(
-              "told when to go off in bytes %d and %d behind those of address and register.",
+              "switch-off count in bytes %d and %d after address and register.",
               place / 8, place / 8 + 1);
-      case LEVELS -> phrase("a level of %d bits: byte %d.", map.depth(), place / 8);
+      case LEVELS -> phrase("level of %d bits: byte %d.", map.depth(), place / 8);
     };
   }
 }

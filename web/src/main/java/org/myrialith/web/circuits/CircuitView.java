@@ -154,7 +154,7 @@ public record CircuitView(
     int first = pixels ? stretch.firstUnit() : stretch.firstChannel();
     int count = pixels ? stretch.units() : stretch.channels();
     return count == 0
-        ? "nothing that lights"
+        ? "no LEDs"
         : phrase("%s %d to %d", pixels ? "pixels" : "channels", first, first + count - 1);
   }
 }

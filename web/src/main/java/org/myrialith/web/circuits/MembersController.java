@@ -56,7 +56,7 @@ class MembersController {
     return pages.edit(
         id,
         base,
-        "Set which emitters a circuit has",
+        "Changed the section of a circuit",
         g -> {
           if (!CircuitsPage.circuit(g, circuit).fixtures().contains(member)) {
             throw new NotThereException();

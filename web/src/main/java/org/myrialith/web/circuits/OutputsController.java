@@ -43,7 +43,7 @@ class OutputsController {
     return pages.edit(
         id,
         base,
-        back ? "Put channels back in order" : "Moved a channel to another output",
+        back ? "Restored the output order" : "Moved a channel to another output",
         g -> {
           OutputMoves moves = moves(g, circuit);
           int to = back ? 0 : output(output);
@@ -74,7 +74,7 @@ class OutputsController {
     return pages.edit(
         id,
         base,
-        "Named a field of outputs",
+        "Named a group of outputs",
         g -> {
           if (moves(g, circuit).outputOf(fixture, channel) < 0) {
             throw new NotThereException();

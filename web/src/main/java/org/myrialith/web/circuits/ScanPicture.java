@@ -74,7 +74,7 @@ public record ScanPicture(
 
   /** Returns what begins a slot, in a sentence. */
   public String beginner() {
-    return polled ? "beginning" : "the interrupt that begins";
+    return polled ? "beginning" : "the interrupt that starts it";
   }
 
   /** Returns what begins a slot, as a label. */

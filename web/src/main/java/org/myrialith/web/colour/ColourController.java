@@ -113,7 +113,7 @@ class ColourController {
     String typed = form.getOrDefault("exponent", shown).strip();
     if (!typed.isEmpty() && !typed.equals(shown) && !typed.equals(USUAL_EXPONENT)) {
       throw new InputException(
-          "exponent", typed, "a number for the power law only: pick that curve first");
+          "exponent", typed, "a number for the power law only: select that curve first");
     }
   }
 }

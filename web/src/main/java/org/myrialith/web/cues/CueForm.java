@@ -36,7 +36,7 @@ record CueForm(Cue cue) {
     Map<String, String> all = new LinkedHashMap<>();
     all.put("", "nothing");
     scenes.forEach(scene -> all.put(scene.id(), scene.name()));
-    all.putIfAbsent(present, "a scene that is not there any more");
+    all.putIfAbsent(present, "a scene that no longer exists");
     return all;
   }
 

@@ -54,7 +54,7 @@ class CuesController {
     return pages.edit(
         id,
         base,
-        "Began with: " + chosen.title(),
+        "Started with: " + chosen.title(),
         gadget -> {
           if (gadget.cues().used()) {
             throw new InputException("start", chosen.title(), "a gadget without cues");

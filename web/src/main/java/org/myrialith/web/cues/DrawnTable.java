@@ -74,7 +74,7 @@ record DrawnTable(List<String> names, List<Row> rows, int left, String tried) {
         .most()
         .map(
             part ->
-                "Tried by hand for "
+                "Inputs tried for "
                     + Quantity.text(trial.millis() / 1000.0, "s")
                     + ", every input: at most "
                     + Quantity.text(part.peakAmps(), "A")

@@ -75,7 +75,8 @@ class ScenesController {
   /** Puts a scene on the easel; its frames are drawn and judged in all steps from then on. */
   @PostMapping("/{scene}/open")
   ModelAndView open(@PathVariable UUID id, @PathVariable String scene, @RequestParam int base) {
-    return edit(id, base, scene, "Put a scene on the easel", g -> g.opened(scene), there(scene));
+    return edit(
+        id, base, scene, "Selected a scene for editing", g -> g.opened(scene), there(scene));
   }
 
   @PostMapping("/{scene}/name")

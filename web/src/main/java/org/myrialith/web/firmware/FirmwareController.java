@@ -74,8 +74,8 @@ class FirmwareController {
   private static String worked(FirmwarePlan firmware) {
     return switch (firmware.worked()) {
       case 0 -> "";
-      case 1 -> "The effects of one clip are worked out as they play.";
-      default -> "The effects of " + firmware.worked() + " clips are worked out as they play.";
+      case 1 -> "The effects of one clip are computed on the controller.";
+      default -> "The effects of " + firmware.worked() + " clips are computed on the controller.";
     };
   }
 

@@ -91,7 +91,7 @@ class ClipController {
         fixture,
         frame,
         base,
-        all ? "Made a clip darker" : "Made frame " + (frame + 1) + " darker",
+        all ? "Dimmed a clip" : "Dimmed frame " + (frame + 1) + " darker",
         form,
         clip ->
             new ClipEdits(clip).darker(all ? -1 : frame, number("light", form, ClipEdits.LIGHT)));
@@ -109,7 +109,7 @@ class ClipController {
         fixture,
         frame,
         base,
-        "Eased from frame " + (frame + 1) + " to the next",
+        "Blended frame " + (frame + 1) + " into the next",
         form,
         clip ->
             new ClipEdits(clip).easedFrom(frame, (int) number("between", form, ClipEdits.BETWEEN)));
@@ -128,7 +128,7 @@ class ClipController {
         fixture,
         0,
         base,
-        there ? "Put a clip there and back" : "Turned a clip round",
+        there ? "Made a clip ping-pong" : "Reversed a clip",
         Map.of(),
         clip -> there ? new ClipEdits(clip).thereAndBack() : new ClipEdits(clip).backwards());
   }

@@ -34,9 +34,9 @@ record CostsView(List<Way> ways, String trouble) {
   static CostsView of(Gadget gadget, Recipe recipe) {
     List<Way> ways = new ArrayList<>();
     RecipeCost.of(gadget, recipe, false)
-        .ifPresent(cost -> ways.add(way("kept as frames", cost, !recipe.computed())));
+        .ifPresent(cost -> ways.add(way("stored frames", cost, !recipe.computed())));
     RecipeCost.of(gadget, recipe, true)
-        .ifPresent(cost -> ways.add(way("worked out", cost, recipe.computed())));
+        .ifPresent(cost -> ways.add(way("computed", cost, recipe.computed())));
     return new CostsView(ways, ways.size() == 2 ? "" : trouble(recipe, ways.isEmpty()));
   }
 
@@ -45,11 +45,11 @@ record CostsView(List<Way> ways, String trouble) {
       return "Nothing is exported for this fixture yet.";
     }
     if (recipe.parted()) {
-      return "Layers that are on groups of their own are kept as frames.";
+      return "Layers on groups of their own are stored as frames.";
     }
     return recipe.grows()
-        ? "The game of cells follows from what was: beside cues, which ask for any frame, it is kept as frames."
-        : "What is only on or off is kept as frames: a bit a light.";
+        ? "The game of life follows from earlier cells: beside cues, which ask for any frame, it is stored as frames."
+        : "On/off outputs are stored as frames: one bit per LED.";
   }
 
   private static Way way(String name, RecipeCost cost, boolean chosen) {

@@ -91,16 +91,16 @@ class EffectsController {
     gadget.layout().groups().stream()
         .filter(g -> g.members().stream().anyMatch(m -> m.fixture().equals(recipe.fixture())))
         .forEach(g -> all.put(g.id(), "group " + g.name()));
-    all.putIfAbsent(recipe.over(), "a group that is gone");
+    all.putIfAbsent(recipe.over(), "a group that no longer exists");
     return all;
   }
 
   /** Groups that a layer may be on, by what they are called in the format. */
   private static Map<String, String> groups(Gadget gadget, Recipe recipe) {
     Map<String, String> all = new LinkedHashMap<>();
-    all.put(Layer.EVERYWHERE, "all lights");
+    all.put(Layer.EVERYWHERE, "all LEDs");
     gadget.layout().groups().forEach(g -> all.put(g.id(), "group " + g.name()));
-    recipe.layers().forEach(layer -> all.putIfAbsent(layer.on(), "a group that is gone"));
+    recipe.layers().forEach(layer -> all.putIfAbsent(layer.on(), "a group that no longer exists"));
     return all;
   }
 

@@ -153,7 +153,7 @@ class FramesController {
         base,
         fixture,
         0,
-        through ? "Made dark pixels see-through" : "Made dark pixels dark",
+        through ? "Made dark pixels transparent" : "Made dark pixels dark",
         clip -> clip.seeingThrough(through));
   }
 
@@ -213,7 +213,7 @@ class FramesController {
       case "right" -> shift(frame, 1, 0);
       case "up" -> shift(frame, 0, -1);
       case "down" -> shift(frame, 0, 1);
-      default -> throw new InputException("act", act, "an act of the page");
+      default -> throw new InputException("act", act, "one of the actions of the page");
     };
   }
 

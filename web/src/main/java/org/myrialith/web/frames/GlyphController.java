@@ -39,7 +39,7 @@ class GlyphController {
     return pages.edit(
         id,
         base,
-        back ? "Put a character back" : "Made a character",
+        back ? "Restored a character" : "Made a character",
         gadget -> changed(gadget, fixture, character, lit, back),
         FramesController.there(fixture, frame),
         errors ->

@@ -79,7 +79,7 @@ public class ImageBench {
       mine = places.tryAcquire(SECONDS, TimeUnit.SECONDS);
       if (!mine) {
         throw new InputException(
-            "image", "others are being read", "one after the other: try again in a moment");
+            "image", "others are being imported", "one after the other: try again in a moment");
       }
       return work.call();
     } catch (ImageRefused e) {

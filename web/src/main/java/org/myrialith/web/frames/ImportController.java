@@ -183,7 +183,7 @@ class ImportController {
       return pages.edit(
           id,
           base,
-          "Brought in " + file.getName(),
+          "Imported " + file.getName(),
           gadget -> images.take(gadget, fixture, file.bytes(), cut, how, where.equals("append")),
           then);
     } catch (RuntimeException e) {

@@ -57,8 +57,8 @@ record RecipeForm(Recipe recipe) {
   /** Returns how a controller may have them. */
   static Map<String, String> ways() {
     Map<String, String> ways = new LinkedHashMap<>();
-    ways.put("false", "kept as frames");
-    ways.put("true", "worked out");
+    ways.put("false", "stored frames");
+    ways.put("true", "computed");
     return ways;
   }
 

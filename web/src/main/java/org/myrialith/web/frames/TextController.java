@@ -158,7 +158,7 @@ class TextController {
     return pages.edit(
         id,
         base,
-        "Brought in a font",
+        "Imported a font",
         gadget -> {
           FontFile font = FontFile.of(name, text, gadget.letters());
           Caption caption = caption(gadget, fixture).in(font.name());

@@ -166,7 +166,7 @@ class TogetherController {
         .map(
             one -> {
               if (!one.matches("[0-9]{1,5}(,0)?")) {
-                throw new InputException("points", one, "numbers of places, blanks between");
+                throw new InputException("points", one, "numbers of places, separated by blanks");
               }
               return Integer.parseInt(one.replaceFirst(",0$", ""));
             })

@@ -74,14 +74,15 @@ class ArrangeController {
 
   private static Edit edit(String act, Map<String, String> form) {
     return switch (act) {
-      case "move" -> moving("Moved", a -> a.moved(place(form, "dx"), place(form, "dy")));
+      case "move" -> moving("Moved outputs", a -> a.moved(place(form, "dx"), place(form, "dy")));
       case "turn" ->
-          moving("Turned", a -> a.turned(number(form, "degrees", org.myrialith.layout.Mount.TURN)));
+          moving(
+              "Reversed", a -> a.turned(number(form, "degrees", org.myrialith.layout.Mount.TURN)));
       case "mirror" -> moving("Mirrored left to right", Arrangement::mirroredLeftToRight);
       case "flip" -> moving("Mirrored top to bottom", Arrangement::mirroredTopToBottom);
       case "align" -> moving("Aligned", a -> a.aligned(line(form.getOrDefault("line", ""))));
-      case "across" -> moving("Spread across", a -> a.distributed(true));
-      case "down" -> moving("Spread down", a -> a.distributed(false));
+      case "across" -> moving("Distributed across", a -> a.distributed(true));
+      case "down" -> moving("Distributed down", a -> a.distributed(false));
       case "grid" ->
           moving("Snapped to a grid", a -> a.snapped(number(form, "grid", Arrangement.GRID)));
       case "pitch" ->
@@ -99,7 +100,7 @@ class ArrangeController {
                                           "a fixture of this gadget")))));
       case "reverse" ->
           moving(
-              "Reversed the data",
+              "Reversed the data direction",
               a -> a.picked().stream().map(f -> f.with(f.mount().backwards())).toList());
       case "line" ->
           new Edit(
@@ -123,7 +124,7 @@ class ArrangeController {
                           place(form, "aboutY"),
                           number(form, "stepDegrees", org.myrialith.layout.Mount.TURN),
                           !form.getOrDefault("turning", "true").equals("false"))));
-      default -> throw new InputException("act", act, "one of the acts of the page");
+      default -> throw new InputException("act", act, "one of the actions of the page");
     };
   }
 

@@ -95,7 +95,7 @@ class GroupController {
             new InputError(
                 "members-" + group,
                 line,
-                "a fixture's id or name, then its indices, such as f1, 0-11"));
+                "a fixture's id or name, then its LEDs, such as f1, 0-11"));
         continue;
       }
       String[] ends = run.split("-");

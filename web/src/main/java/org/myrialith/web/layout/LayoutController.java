@@ -167,7 +167,7 @@ class LayoutController {
     return pages.edit(
         id,
         base,
-        "Changed enclosure, diffuser or wire",
+        "Changed enclosure, diffuser or wire slack",
         g -> g.with(SiteForm.read(g, form)),
         "layout?fixture=" + ProjectPages.inQuery(picked) + "#site",
         form,

@@ -56,13 +56,13 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
     if (table != null) {
       notes.add(
           phrase(
-              "Read as a table: %s rows, %s, columns parted by a %s.",
+              "Read as a table: %s rows, %s, columns separated by a %s.",
               Quantity.number(table.rows().size()), table.encoding(), table.separator()));
-      notes.add("Taken: " + String.join(", ", table.columns()) + ".");
+      notes.add("Used: " + String.join(", ", table.columns()) + ".");
       notes.add(
           "Numbers in "
               + table.unit().key()
-              + (table.unit() == LengthUnit.MILLIMETRE ? "" : ", turned into mm")
+              + (table.unit() == LengthUnit.MILLIMETRE ? "" : ", converted to mm")
               + (table.yAxis() == YAxis.UP
                   ? "; y grows upwards in the file."
                   : "; y grows downwards in the file."));
@@ -76,7 +76,7 @@ record LayoutImport(PositionTable table, SvgDrawing drawing) {
             "Read as a drawing: %d circles, %d lines.",
             drawing.circles().size(), drawing.lines().size()));
     if (!drawing.passedOver().isEmpty()) {
-      notes.add("Passed over: " + String.join(", ", drawing.passedOver()) + ".");
+      notes.add("Skipped: " + String.join(", ", drawing.passedOver()) + ".");
     }
     return notes;
   }

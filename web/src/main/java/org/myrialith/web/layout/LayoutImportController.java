@@ -147,7 +147,7 @@ class LayoutImportController {
         pages.edit(
             id,
             base,
-            "Brought in " + file.getName(),
+            "Imported " + file.getName(),
             taken(read, as, form, file.getName()),
             "layout?fixture=" + fixture,
             form,
@@ -197,7 +197,7 @@ class LayoutImportController {
     return gadget.with(
         Fixture.of(
             gadget.freeId("f"),
-            TextRules.shortened(plain.isEmpty() ? "From a file" : plain),
+            TextRules.shortened(plain.isEmpty() ? "Imported from a file" : plain),
             shape));
   }
 

@@ -40,7 +40,7 @@ class OrderController {
     return pages.edit(
         id,
         base,
-        by.equals("reverse") ? "Reversed the data" : "Changed the order of the data line",
+        by.equals("reverse") ? "Reversed the data direction" : "Changed the order of the data line",
         g -> changed(g, fixture, place, by),
         "layout?fixture=" + ProjectPages.inQuery(picked),
         errors -> page.page(id, picked).addObject("typedTurn", Map.of(fixture, place)));

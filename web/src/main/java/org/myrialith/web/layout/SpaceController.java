@@ -101,7 +101,7 @@ class SpaceController {
     GadgetPlan plan = projects.plan(id, revision);
     double gap = plan.gadget().layout().site().diffuserMm();
     if (!(gap > 0) || plan.layout().emitters().isEmpty()) {
-      throw new InputException("diffuserMm", gap, "a distance above 0, and something that lights");
+      throw new InputException("diffuserMm", gap, "a distance above 0, and at least one LED");
     }
     return answers.of(request, id, revision, () -> diffused(plan, gap));
   }

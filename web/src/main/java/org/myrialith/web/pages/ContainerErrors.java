@@ -27,12 +27,12 @@ class ContainerErrors implements ErrorController {
           400,
               "The request is damaged: an upload or an address that can't be read. Nothing was changed.",
           404, "There is nothing at this address.",
-          405, "That address takes no such request. Nothing was changed.",
-          413, "The file is too large: at most 32 MB are taken. Nothing was changed.");
+          405, "This address does not accept that request. Nothing was changed.",
+          413, "The file is too large: the limit is 32 MB. Nothing was changed.");
 
   private static final int TOO_LARGE = 413;
   private static final String FORM_TOO_LARGE =
-      "The form is too large: at most 2 MB are taken. Nothing was changed.";
+      "The form is too large: the limit is 2 MB. Nothing was changed.";
   private static final String ELSE = "That did not work. Nothing was changed.";
 
   @RequestMapping("/error")

@@ -65,7 +65,7 @@ class ControllerErrors {
     return wayBack(
         page(
             HttpStatus.UNPROCESSABLE_CONTENT,
-            "That can't be taken. Nothing was changed.",
+            "That could not be accepted. Nothing was changed.",
             e.errors()),
         request);
   }
@@ -85,7 +85,7 @@ class ControllerErrors {
     return wayBack(
         page(
             HttpStatus.INTERNAL_SERVER_ERROR,
-            "This can't be shown, which is a fault of Myrialith. Your gadget is kept as it was saved.",
+            "This page can't be shown; that is an error in Myrialith. Your gadget is kept as last saved.",
             List.of()),
         request);
   }
@@ -130,7 +130,7 @@ class ControllerErrors {
         ? missing()
         : page(
             HttpStatus.BAD_REQUEST,
-            "That can't be taken. Nothing was changed.",
+            "That could not be accepted. Nothing was changed.",
             List.of(new InputError(e.getName(), String.valueOf(e.getValue()), "a whole number")));
   }
 

@@ -180,7 +180,7 @@ public record PartForm<T>(Type<T> type, T value) {
                           : lower(column.label())
                               + (column.unit().isEmpty() ? "" : " in " + column.unit()))
               .toList();
-      return field.label() + ", one a line: " + String.join(", ", columns);
+      return field.label() + ", one per line: " + String.join(", ", columns);
     }
     return field.label();
   }

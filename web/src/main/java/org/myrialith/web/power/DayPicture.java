@@ -15,7 +15,7 @@ import org.myrialith.power.supply.BatteryLife;
 record DayPicture(List<Part> parts, String lasts) {
   private static final double WIDTH = 880;
   private static final List<String> NAMES =
-      List.of("the show", "awake and dark", "asleep", "lost by themselves");
+      List.of("the show", "awake and dark", "asleep", "self-discharge");
 
   /** A stretch of the bar. */
   record Part(double x, double width, int shade, String told) {}

@@ -89,7 +89,7 @@ record PowerChart(
           .ifPresent(
               s -> {
                 lines.add(line("supply", s.amps(), "rating"));
-                lines.add(line("to plan with", plan.budgetAmps().orElseThrow(), "budget"));
+                lines.add(line("budget", plan.budgetAmps().orElseThrow(), "budget"));
               });
       lines.add(line("mean", plan.meanAmps(), "mean"));
       boolean fits = plan.worstAmps() <= top;
@@ -156,7 +156,7 @@ record PowerChart(
       return new Mark(
           x,
           y(plan.peakAmps()),
-          phrase("moment %d draws most", at + 1),
+          phrase("peak at moment %d", at + 1),
           Quantity.text(plan.peakAmps(), "A"));
     }
 

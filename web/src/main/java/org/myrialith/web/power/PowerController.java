@@ -169,7 +169,7 @@ class PowerController {
     return pages.edit(
         id,
         base,
-        "Put between: " + found.title(),
+        "Inserted: " + found.title(),
         g -> g.with(g.brief().with(g.brief().tree().with(found))),
         "power");
   }
@@ -208,7 +208,7 @@ class PowerController {
     return pages.edit(
         id,
         base,
-        "Changed how a chain is fed",
+        "Changed power injection",
         g -> {
           if (g.circuits().circuit(circuit).isEmpty()) {
             throw new InputException("circuit", circuit, "one of the circuits");
@@ -269,7 +269,7 @@ class PowerController {
     return pages.edit(
         id,
         base,
-        "Changed how current is planned",
+        "Changed current planning",
         g -> changed(g, form),
         "power",
         form,

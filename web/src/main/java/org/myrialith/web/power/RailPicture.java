@@ -83,7 +83,7 @@ record RailPicture(
 
   private static String told(RailPlan.Course course) {
     return course.leastVolts() <= 0
-        ? "the wires cannot carry it"
+        ? "collapses"
         : phrase(
             "%s at pixel %d, %s in all",
             Quantity.text(course.leastVolts(), "V"),

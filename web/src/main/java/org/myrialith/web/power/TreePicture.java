@@ -85,7 +85,7 @@ record TreePicture(double height, List<Row> rows) {
               false,
               carries ? Quantity.text(node.amps(), "A") : "too much",
               carries ? Quantity.text(node.inVolts() * node.amps(), "W") : "",
-              carries ? Quantity.text(node.volts(), "V") : "nothing left",
+              carries ? Quantity.text(node.volts(), "V") : "collapses",
               carries ? Quantity.text(node.lostWatts(), "W") : ""));
       behind(name, 0, middle, carries);
     }

@@ -162,7 +162,7 @@ class ScanController {
     return pages.edit(
         id,
         base,
-        "Changed what it is looked at with",
+        "Changed viewing conditions",
         g -> g.with(new PartForm<>(ScanSettings.DESCRIPTION, g.scan()).read(form)),
         "scan" + (circuit.isEmpty() ? "" : "?circuit=" + ProjectPages.inQuery(circuit)),
         form,

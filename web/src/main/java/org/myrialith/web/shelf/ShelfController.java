@@ -98,7 +98,7 @@ class ShelfController {
       return stuck(project, "This version can't be read: " + e.getMessage());
     } catch (RuntimeException e) { // whatever a plan stumbles over, the shelf stays
       LOG.error("the plan of gadget {} fails", project.getId(), e);
-      return stuck(project, "This version can't be planned, which is a fault of Myrialith.");
+      return stuck(project, "This version can't be planned; that is an error in Myrialith.");
     }
   }
 
@@ -140,7 +140,7 @@ class ShelfController {
             .filter(f -> f.verdict() == plan.verdict() && f.verdict() != Verdict.HOLDS)
             .map(f -> f.says())
             .findFirst()
-            .orElse("Everything holds.");
+            .orElse("No problems found.");
     return new Entry(
         project.getId(),
         project.getHead(),
@@ -180,7 +180,7 @@ class ShelfController {
     try {
       Gadget gadget = GadgetJson.read(new String(file.getBytes(), StandardCharsets.UTF_8));
       return ProjectPages.redirect(
-          "/gadgets/" + projects.create(gadget, "Brought from a file") + "/layout");
+          "/gadgets/" + projects.create(gadget, "Imported from a file") + "/layout");
     } catch (InputException e) {
       return refused(Map.of(), e.errors());
     }

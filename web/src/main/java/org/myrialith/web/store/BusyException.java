@@ -7,6 +7,6 @@ public class BusyException extends RuntimeException {
   /** Says so. */
   public BusyException() {
     super(
-        "Other large gadgets are being worked out. Nothing was changed: try again in some seconds.");
+        "Other large gadgets are being planned. Nothing was changed: try again in a few seconds.");
   }
 }

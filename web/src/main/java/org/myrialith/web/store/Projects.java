@@ -151,7 +151,7 @@ public class Projects {
         | NoSuchElementException e) {
       LOG.error("a change that was not saved, as its plan fails", e);
       throw new InputException(
-          "gadget", gadget.title(), "one that can be planned: this is a fault of Myrialith");
+          "gadget", gadget.title(), "one that can be planned: this is an error in Myrialith");
     }
     return plan;
   }
@@ -416,7 +416,7 @@ public class Projects {
   /** Takes a revision that lies elsewhere as the new head, on top of the present one. */
   public Outcome take(UUID id, int base, int revision) {
     Gadget gadget = plan(id, revision).gadget();
-    return edit(id, base, "Back to revision " + revision, present -> gadget);
+    return edit(id, base, "Restored revision " + revision, present -> gadget);
   }
 
   /**

@@ -13,12 +13,12 @@ public final class StoreTrouble {
   public static String words(Throwable thrown) {
     for (Throwable at = thrown; at != null; at = at.getCause() == at ? null : at.getCause()) {
       if (at instanceof SQLException sql && DISK_FULL.equals(sql.getSQLState())) {
-        return "The disk is full, so nothing can be kept now. Make room, then send it again;"
+        return "The disk is full: nothing can be saved. Free some space, then send it again;"
             + " what was saved before is safe.";
       }
     }
-    return "The database does not answer; it is started again by itself within some seconds. Wait a"
-        + " moment, then do it again; what was saved before is safe. Should it stay so, stop and"
+    return "The database does not answer; it restarts by itself within seconds. Wait a"
+        + " moment, then try again; what was saved before is safe. If it persists, stop and"
         + " start the application.";
   }
 }

@@ -56,7 +56,7 @@ class CircuitPagesTest {
       assertThat(page.locator(".chain-pin")).hasText("data B1, clock D7");
       // the same pin twice is refused beside its field, and nothing is lost
       screen.field("Clock pin").selectOption("B1");
-      assertThat(page.locator("#clockPin-why")).containsText("another pin than that of the data");
+      assertThat(page.locator("#clockPin-why")).containsText("another pin than the data pin");
       screen.field("Clock pin").selectOption("D7");
       screen.field("Brightness field").fill("40");
       page.keyboard().press("Tab");
@@ -83,16 +83,16 @@ class CircuitPagesTest {
       assertThat(page.locator(".tab[aria-current]")).hasText("RGBW line");
       screen.field("White of RGBW").selectOption("dark");
       screen.onRevision(3);
-      screen.field("Order of colours").selectOption("WRGB");
+      screen.field("Colour order").selectOption("WRGB");
       screen.onRevision(4);
       OneWirePixels line = (OneWirePixels) application.stored(id).circuits().circuits().get(1);
       assertThat(line.white()).isEqualTo(WhiteExtraction.DARK);
       assertThat(line.colourOrder()).isEqualTo(ColourOrder.WRGB);
-      screen.field("Order of colours").selectOption("GRB");
+      screen.field("Colour order").selectOption("GRB");
       screen.onRevision(5);
       assertThat(screen.field("White of RGBW")).hasCount(0);
       // what was said of white is kept for the day it has some again
-      screen.field("Order of colours").selectOption("GRBW");
+      screen.field("Colour order").selectOption("GRBW");
       screen.onRevision(6);
       assertThat(screen.field("White of RGBW")).hasValue("dark");
     }
@@ -154,7 +154,7 @@ class CircuitPagesTest {
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f2", "f1");
       screen.button("Remove Tide line from the line").click();
       assertThat(page.locator(".chain-loose")).containsText("Tide line");
-      screen.button("Put on the line").click();
+      screen.button("Add to the line").click();
       assertThat(page.locator(".chain-loose")).hasCount(0);
     }
   }

@@ -52,7 +52,9 @@ class DepthPagesTest {
     try (Screen screen = open(id, "circuits")) {
       Page page = screen.page();
       page.locator(".ways-table tbody tr")
-          .filter(new Locator.FilterOptions().setHasText("24-channel sinks with grey scale"))
+          .filter(
+              new Locator.FilterOptions()
+                  .setHasText("24-channel constant-current LED drivers with PWM"))
           .getByRole(AriaRole.BUTTON)
           .click();
       screen.onRevision(2);
@@ -66,7 +68,7 @@ class DepthPagesTest {
       screen.field("32-bit controller, two cores, 133 MHz, 264 KB RAM, 2 MB flash, 3.3 V").check();
       screen.onRevision(3);
       page.navigate(application.address() + "/gadgets/" + id + "/circuits");
-      screen.button("Move circuits to pins that it has").first().click();
+      screen.button("Move the circuits to valid pins").first().click();
       screen.onRevision(4);
       Gadget moved = application.stored(id);
       assertThat(Controller.ARM32_TWO_CORES.pins()).containsAll(sinks(moved).pins());

@@ -78,7 +78,7 @@ class OutputsPageTest {
       assertThat(page.locator(".bits-picked b")).hasText("Board: waiting 1 c");
       assertThat(moved(application.stored(id)))
           .containsExactly(new OutputWiring.Moved("f1", 26, 97));
-      screen.button("Put the moved channel back").click();
+      screen.button("Restore the moved channel").click();
       screen.onRevision(3);
       assertThat(page.locator("section.chip")).hasCount(12);
       assertThat(moved(application.stored(id))).isEmpty();

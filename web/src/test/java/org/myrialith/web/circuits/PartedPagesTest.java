@@ -65,7 +65,7 @@ class PartedPagesTest {
     try (Screen screen = open(id, "circuits?circuit=c1&output=26")) {
       Page page = screen.page();
       page.locator("#field").fill("Minutes à quai");
-      screen.button("Name the field").click();
+      screen.button("Name the group").click();
       screen.onRevision(2);
       Gadget stored = application.stored(id);
       SwitchedCircuit board = (SwitchedCircuit) stored.circuits().circuits().get(0);
@@ -88,7 +88,7 @@ class PartedPagesTest {
       page.locator(".glyph line[data-segment=f]").dispatchEvent("click");
       assertThat(page.locator(".glyph line.lit")).hasCount(4);
       screen.holdAccessible();
-      screen.button("Keep this character").click();
+      screen.button("Save this character").click();
       screen.onRevision(2);
       assertThat(application.stored(id).programme().glyphs())
           .containsExactly(new Glyph("f1", "7", List.of("a", "b", "c", "f")));
@@ -105,7 +105,7 @@ class PartedPagesTest {
                   .picture()
                   .colour(11, 5))
           .isNotZero();
-      screen.button("Keep this character").click();
+      screen.button("Save this character").click();
       assertThat(page.locator("#notice")).containsText("character");
       assertThat(application.head(id)).isEqualTo(3);
     }
@@ -121,10 +121,10 @@ class PartedPagesTest {
       screen.button("Add a row").click();
       screen.field("Name, row 1").fill("Badge");
       screen.field("Pins, row 1").fill("B9");
-      screen.button("Save own controllers").click();
+      screen.button("Save my controllers").click();
       assertThat(page.locator("#notice")).containsText("B9");
       screen.field("Pins, row 1").fill("D2 D3");
-      screen.button("Save own controllers").click();
+      screen.button("Save my controllers").click();
       screen.onRevision(2);
       assertThat(application.stored(id).brief().ownControllers())
           .extracting(OwnController::name)

@@ -39,7 +39,7 @@ class ScanPageTest {
     try (Screen screen =
         Screen.open(application.address() + "/gadgets/" + id + "/circuits?ways=f1")) {
       Page page = screen.page();
-      page.locator("tr", new Page.LocatorOptions().setHasText("rows and columns on pins"))
+      page.locator("tr", new Page.LocatorOptions().setHasText("row–column matrix on pins"))
           .locator("button")
           .click();
       screen.onRevision(2);
@@ -57,7 +57,7 @@ class ScanPageTest {
       page.locator("#depth").blur();
       screen.onRevision(3);
       assertThat(stored(id).scan().depth()).isEqualTo(8);
-      assertThat(page.locator("body")).containsText("it flickers");
+      assertThat(page.locator("body")).containsText("visible flicker");
       assertThat(page.locator(".scan figure").first().locator("rect")).hasCount(64);
     }
   }

@@ -70,7 +70,7 @@ class WaysPageTest {
     String id = application.bring(DemoGadgets.ferryBoard());
     try (Screen screen = open(id, "circuits")) {
       Page page = screen.page();
-      page.getByText("Compare all ways").click();
+      page.getByText("Compare drive methods").click();
       assertThat(page.locator("#ways-title")).hasText("Ways to drive Board");
       assertThat(row(page, "pins of the controller")).containsText("wants 96 pins; 20 are free");
       row(page, "three-wire display drivers").getByRole(AriaRole.BUTTON).click();

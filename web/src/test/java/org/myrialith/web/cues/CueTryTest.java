@@ -70,14 +70,14 @@ class CueTryTest {
 
       button(page, "Power on").click();
       page.locator(".try-line input").fill("rain");
-      button(page, "Send the line").click();
+      button(page, "Send message").click();
       assertThat(page.locator(".try-log")).containsText("Radio receives “rain”");
       page.locator(".try-line input").fill("warmth=-12");
       page.keyboard().press("Enter");
       assertThat(page.locator(".try-values")).containsText("-12");
       page.locator("[data-speed]").selectOption("10"); // until it is kept
       page.waitForTimeout(700);
-      button(page, "Off and on again").click();
+      button(page, "Power off and on").click();
       assertThat(page.locator(".try-log")).containsText("off and on");
       page.waitForTimeout(300);
       assertThat(page.locator(".try-values")).containsText("-12");

@@ -102,12 +102,12 @@ class CuesPageTest {
       page.navigate(application.address() + "/gadgets/" + id + "/frames");
       button(page, "Start with a dark frame").click();
       screen.onRevision(7);
-      button(page, "Let dark pixels show what lies beneath").click();
+      button(page, "Make dark pixels transparent").click();
       screen.onRevision(8);
       assertThat(page.locator(".through")).containsText("the scenes beneath it are seen");
       assertThat(application.stored(id).clips()).allMatch(Clip::seeThrough);
       screen.holdAccessible();
-      button(page, "Let dark pixels hide what lies beneath").click();
+      button(page, "Make dark pixels opaque").click();
       screen.onRevision(9);
       assertThat(application.stored(id).clips()).noneMatch(Clip::seeThrough);
     }

@@ -42,7 +42,7 @@ class BringClipsTest {
   private static void bring(Page page, byte[] file) {
     page.locator("#file")
         .setInputFiles(new FilePayload("brought", "application/octet-stream", file));
-    button(page, "Look at it first").click();
+    button(page, "Preview").click();
   }
 
   @Test
@@ -76,12 +76,12 @@ class BringClipsTest {
       bring(page, new ClipFiles(clip, 1).sheet());
       assertThat(page.locator("p.hint").first()).containsText("1 frame, made");
       page.locator("#down").fill("7");
-      button(page, "Cut it so").click();
+      button(page, "Cut the sheet").click();
       assertThat(page.locator("#notice")).containsText("divided by");
       assertThat(page.locator("#down")).hasValue("7");
       page.locator("#down").fill(String.valueOf(frames));
       page.locator("#holdMillis").fill("70");
-      button(page, "Cut it so").click();
+      button(page, "Cut the sheet").click();
       assertThat(page.locator("p.hint").first()).containsText(frames + " frames");
       button(page, "Keep, in place").click();
       screen.onRevision(2);

@@ -68,7 +68,7 @@ class EffectsPageTest {
       Recipe recipe = application.stored(id).programme().recipeOn("f1").orElseThrow();
       assertThat(recipe.layers().get(0).effect()).isInstanceOf(Ember.class);
       assertThat(((Wave) recipe.layers().get(1).effect()).waves()).isEqualTo(3);
-      button(page, "Make the frames").click();
+      button(page, "Make frames").click();
       screen.onRevision(6);
       Gadget made = application.stored(id);
       assertThat(made.clipOn("f1").orElseThrow().frames()).isEqualTo(made.baked(recipe));
@@ -102,7 +102,7 @@ class EffectsPageTest {
       assertThat(page.locator(".costs tbody tr")).hasCount(2);
       assertThat(page.locator(".costs tr:has-text('worked out') .chosen")).hasCount(1);
       screen.holdAccessible();
-      button(page, "Make the frames").click();
+      button(page, "Make frames").click();
       screen.onRevision(5);
       Gadget made = application.stored(id);
       Recipe recipe = made.programme().recipeOn("f2").orElseThrow();
@@ -170,7 +170,7 @@ class EffectsPageTest {
       button(page, "Make the frames, in place of the 1 there").click();
       assertThat(page.locator(".making")).containsText("of 8000");
       button(page, "Cancel").click();
-      assertThat(page.locator("main, body").first()).containsText("Ended: no frames were made.");
+      assertThat(page.locator("main, body").first()).containsText("Stopped: no frames were made.");
       assertThat(application.stored(id).clips()).containsExactly(dark);
       screen.holdAccessible();
     }
@@ -188,7 +188,7 @@ class EffectsPageTest {
       Page page = screen.page();
       page.locator("#layer0-on").selectOption("g1");
       screen.onRevision(2);
-      button(page, "Make the frames").click();
+      button(page, "Make frames").click();
       screen.onRevision(3);
       Picture made = application.stored(id).clipOn("f2").orElseThrow().frames().get(0).picture();
       assertThat(made.value(38, 0)).isPositive();

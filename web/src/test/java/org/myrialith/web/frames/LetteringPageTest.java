@@ -50,11 +50,11 @@ class LetteringPageTest {
       screen.holdAccessible();
       // what is no font is refused, and nothing is lost
       page.locator("#file").setInputFiles(file("none.bdf", "hello"));
-      button(page, "Bring it in").click();
+      button(page, "Import").click();
       assertThat(page.locator("#notice")).containsText("STARTFONT");
       assertThat(page.locator("#text")).hasValue("Flut 12:45 漁");
       page.locator("#file").setInputFiles(file("tiny.bdf", FONT));
-      button(page, "Bring it in").click();
+      button(page, "Import").click();
       screen.onRevision(3);
       assertThat(page.locator("#font")).hasValue("tiny.bdf");
       page.locator("#text").fill("TT");
@@ -68,7 +68,7 @@ class LetteringPageTest {
       page.locator("#text").blur();
       page.locator("#way").selectOption("pages");
       screen.onRevision(5);
-      button(page, "Make the frames").click();
+      button(page, "Make frames").click();
       screen.onRevision(6);
       Gadget made = application.stored(id);
       Caption caption = made.programme().captionOn("f1").orElseThrow();

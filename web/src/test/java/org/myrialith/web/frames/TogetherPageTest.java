@@ -71,11 +71,11 @@ class TogetherPageTest {
       // a group, in another moment, all of it at once
       page.locator("#moment").fill("5");
       page.locator("#over").selectOption("g1");
-      screen.button("Show it").click();
+      screen.button("Show").click();
       assertThat(page.locator("#easel"))
           .hasAttribute("aria-label", java.util.regex.Pattern.compile("Moment 5, 2 places.*"));
       page.locator("input[type=color]").fill("#fe0102");
-      screen.button("Paint all of it").click();
+      screen.button("Paint everything").click();
       screen.onRevision(4);
       page.navigate(application.address() + "/gadgets/" + id + "/frames/together?moment=9999");
       assertThat(page.locator("#notice")).containsText("1 to 23");

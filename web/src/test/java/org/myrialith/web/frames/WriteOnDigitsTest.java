@@ -49,7 +49,7 @@ class WriteOnDigitsTest {
       assertThat(frame(id, 1).colour(11, 1)).isNotZero();
       assertThat(frame(id, 1).colour(0, 0)).isZero();
       page.locator("#text").fill("12345678901234");
-      screen.field("too long: its end, with the first point lit").check();
+      screen.field("if too long, show its end and light the first point").check();
       screen.button("Write on this frame").click();
       screen.onRevision(3);
       // 345678901234: the first digit has its point

@@ -117,7 +117,7 @@ class DrawingWorkTest {
     String id = application.bring(ThreeBars.gadget());
     try (Screen screen = open(id, "?fixture=f1,f2")) {
       Page page = screen.page();
-      page.getByLabel("Snap to a grid of so many millimetres").fill("5");
+      page.getByLabel("Grid to snap to, in millimetres").fill("5");
       page.keyboard().press("Tab");
       screen.drag(screen.at(115, 37), screen.at(127, 20));
       screen.onRevision(2);
@@ -278,7 +278,7 @@ class DrawingWorkTest {
       Page page = screen.page();
       page.locator(".tab").filter(new Locator.FilterOptions().setHasText("Coral")).click();
       assertThat(page.locator(".tab[aria-current]")).containsText("Coral");
-      screen.button("In space").click();
+      screen.button("3D view").click();
       Locator canvas = page.locator("lit-space canvas");
       assertThat(page.locator("lit-space output")).hasText("turned -30°, tilted 25°");
       int before = ink(canvas);
@@ -290,7 +290,7 @@ class DrawingWorkTest {
       assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 30°");
       page.getByLabel("only what is picked").check();
       page.waitForCondition(() -> ink(canvas) != before);
-      page.getByLabel("Layer to layer").fill("33");
+      page.getByLabel("Layer spacing").fill("33");
       page.keyboard().press("Tab");
       screen.onRevision(2);
       assertThat(page.locator("lit-space")).isVisible();

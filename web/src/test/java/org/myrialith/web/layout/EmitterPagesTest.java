@@ -33,7 +33,7 @@ class EmitterPagesTest {
     try (Screen screen = Screen.open(address(id, ""))) {
       Page page = screen.page();
       assertThat(page.locator("#calculations")).not().containsText("overlap");
-      page.getByText("Data of these emitters").click();
+      page.getByText("Data order of these emitters").click();
       screen.field("Package width").fill("8");
       screen.field("Package height").fill("7");
       screen.button("Save for this gadget").click();
@@ -57,11 +57,11 @@ class EmitterPagesTest {
       screen.field("Package width").fill("3");
       screen.field("Package height").fill("3");
       page.getByLabel("Dies").fill("deep red, 1.9, 15");
-      screen.button("Save, and keep for other gadgets").click();
+      screen.button("Save, also for other gadgets").click();
       assertThat(page.locator("#notice")).containsText("Dies");
       assertThat(page.getByLabel("Dies")).hasValue("deep red, 1.9, 15");
       page.getByLabel("Dies").fill("deep red, 1.9, 15, 60, 320");
-      screen.button("Save, and keep for other gadgets").click();
+      screen.button("Save, also for other gadgets").click();
       assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
       // in another gadget
       String other =
@@ -79,8 +79,8 @@ class EmitterPagesTest {
       assertThat(stored.layout().emitters().get(0).dies().get(0).forwardVolts()).isEqualTo(1.9);
       assertThat(page.locator("#calculations")).containsText("5\u00a0channels");
       // forgotten for others, it stays where it is used
-      page.getByText("Data of these emitters").click();
-      screen.button("No longer keep it for other gadgets").click();
+      page.getByText("Data order of these emitters").click();
+      screen.button("Remove from other gadgets").click();
       assertThat(application.stored(other).layout().emitters()).hasSize(1);
       page.navigate(address(id, "/emitters"));
       screen.holdAccessible();

@@ -57,7 +57,7 @@ class LayoutImportTest {
     }
     page.locator("#bring input[type=file]")
         .setInputFiles(new FilePayload(name, "application/octet-stream", file));
-    press(page, "Look at it first");
+    press(page, "Preview");
   }
 
   private static void press(Page page, String name) {
@@ -176,11 +176,11 @@ class LayoutImportTest {
       page.locator("select[name=line]")
           .selectOption(new com.microsoft.playwright.options.SelectOption().setIndex(1));
       page.getByLabel("Pixels per metre").fill("0");
-      press(page, "Keep as a strip");
+      press(page, "Import as a strip");
       assertThat(page.locator("#notice")).containsText("Pixels per metre");
       assertThat(page.getByLabel("Pixels per metre")).hasValue("0");
       page.getByLabel("Pixels per metre").fill("144");
-      press(page, "Keep as a strip");
+      press(page, "Import as a strip");
       assertThat(page.locator(".piece")).hasCount(1);
       Fixture strip = application.stored(id).fixtures().get(0);
       assertThat(strip.shape()).isInstanceOf(Strip.class);
@@ -191,7 +191,7 @@ class LayoutImportTest {
       assertThat(application.stored(id).layout().site().enclosure())
           .isInstanceOf(Enclosure.Outline.class);
       bring(page, "fish.svg", file);
-      press(page, "Let it go");
+      press(page, "Discard");
       assertThat(page.locator(".piece")).hasCount(1);
     }
   }

@@ -74,12 +74,12 @@ class LayoutToolsTest {
       screen.onRevision(4);
       assertThat(stored(id, "f1").mount().turnDegrees()).isEqualTo(30);
       for (String act :
-          List.of("Mirror left to right", "Mirror top to bottom", "Reverse the data")) {
+          List.of("Mirror left to right", "Mirror top to bottom", "Reverse the data direction")) {
         screen.button(act).click();
       }
       screen.onRevision(7);
       assertThat(stored(id, "f2").mount().reversed()).isTrue();
-      for (String act : List.of("Spread evenly across", "Snap to the grid")) {
+      for (String act : List.of("Distribute across", "Snap to the grid")) {
         screen.button(act).click();
       }
       page.waitForCondition(() -> stored(id, "f1").position(0).xMm() % 10 == 0);
@@ -94,7 +94,7 @@ class LayoutToolsTest {
       Page page = screen.page();
       page.locator("#arrange > summary").click();
       page.getByLabel("Copies", new Page.GetByLabelOptions().setExact(true)).first().fill("5");
-      page.getByLabel("each by").fill("60");
+      page.getByLabel("step angle").fill("60");
       screen.button("Repeat round the point").click();
       assertThat(page.locator(".piece")).hasCount(8);
       assertThat(application.stored(id).fixtures())
@@ -141,18 +141,18 @@ class LayoutToolsTest {
     try (Screen screen = open(id, "?fixture=f1,f3")) {
       Page page = screen.page();
       page.locator("#groups > summary").click();
-      page.getByLabel("What is picked is called").fill("left arrow");
+      page.getByLabel("Name of the selection").fill("left arrow");
       screen.button("Make it a group").click();
       screen.onRevision(2);
       Group group = application.stored(id).layout().groups().get(0);
       assertThat(group.count()).isEqualTo(8);
-      page.getByLabel("Members: a fixture a line, then a comma and indices")
+      page.getByLabel("Members: one fixture per line, then a comma and LED numbers")
           .fill("Bar 1, 0-1\nf2, 3\nf9, 0");
       screen.button("Save the group").click();
       assertThat(page.locator("#notice")).containsText("f9");
-      assertThat(page.getByLabel("Members: a fixture a line, then a comma and indices"))
+      assertThat(page.getByLabel("Members: one fixture per line, then a comma and LED numbers"))
           .hasValue("Bar 1, 0-1\nf2, 3\nf9, 0");
-      page.getByLabel("Members: a fixture a line, then a comma and indices")
+      page.getByLabel("Members: one fixture per line, then a comma and LED numbers")
           .fill("Bar 1, 0-1\nf2, 3");
       screen.button("Save the group").click();
       screen.onRevision(3);
@@ -176,18 +176,18 @@ class LayoutToolsTest {
           .selectOption("rectangle");
       screen.onRevision(2);
       assertThat(page.locator("#site")).hasAttribute("open", "");
-      page.getByLabel("Its width").fill("230");
+      page.getByLabel("Width").fill("230");
       page.keyboard().press("Tab");
       screen.onRevision(3);
       assertThat(page.locator("#calculations")).containsText("lie outside the enclosure");
-      page.getByLabel("Its height").fill("-4");
+      page.getByLabel("Height").fill("-4");
       page.keyboard().press("Tab");
       assertThat(page.locator("#notice")).containsText("1 to 20");
-      assertThat(page.getByLabel("Its height")).hasValue("-4");
-      page.getByLabel("Its height").fill("300");
+      assertThat(page.getByLabel("Height")).hasValue("-4");
+      page.getByLabel("Height").fill("300");
       page.keyboard().press("Tab");
       screen.onRevision(4);
-      page.getByLabel("Diffuser in front, 0 none").fill("12");
+      page.getByLabel("Diffuser distance (0 = none)").fill("12");
       page.keyboard().press("Tab");
       screen.onRevision(5);
       assertThat(page.locator("#calculations")).containsText("the light spots melt");
@@ -267,7 +267,7 @@ class LayoutToolsTest {
       assertThat(application.stored(id).fixtures())
           .extracting(f -> f.shape().getClass().getSimpleName())
           .containsExactly("Panel", "Bar", "Ring", "BoxFaces");
-      screen.button("Remove it").dblclick();
+      screen.button("Remove").dblclick();
       screen.onRevision(6);
       assertThat(application.stored(id).fixtures()).hasSize(3);
     }

@@ -39,7 +39,7 @@ class PowerChartTest {
     assertThat(chart.over())
         .hasSize(5)
         .allSatisfy(b -> assertThat(b.verdict()).isEqualTo(Verdict.BREAKS));
-    assertThat(chart.above()).contains("all white");
+    assertThat(chart.above()).contains("full white");
     assertThat(chart(DemoGadgets.porchBuoy()).over()).isEmpty();
     assertThat(chart(DemoGadgets.porchBuoy()).above()).isEmpty();
   }
@@ -69,7 +69,7 @@ class PowerChartTest {
       PowerChart chart = chart(gadget.with(gadget.brief().withSupply(Optional.of(supply))));
       assertThat(chart.lines())
           .extracting(PowerChart.Line::name)
-          .startsWith("supply", "to plan with", "mean");
+          .startsWith("supply", "budget", "mean");
       assertThat(chart.lines().get(0).figure())
           .isEqualTo(amps < 1 ? "500\u00a0mA" : (int) amps + "\u00a0A");
       assertThat(chart.lines().stream().anyMatch(l -> l.kind().equals("worst")))

@@ -48,7 +48,7 @@ class PowerPageTest {
       Page page = screen.page();
       assertThat(page.locator("body")).containsText("Not told yet how the chain is fed");
       screen.holdAccessible();
-      button(page, "It is fed so").click();
+      button(page, "Save injection points").click();
       screen.onRevision(2);
       assertThat(application.stored(id).power().rails()).hasSize(1);
       button(page, "Feed at").click();

@@ -40,7 +40,7 @@ class SeenPageTest {
       Page page = screen.page();
       assertThat(page.locator(".seen-frames svg")).hasCount(4);
       assertThat(page.locator(".seen-frames svg").first().locator("circle")).hasCount(64);
-      assertThat(page.locator("body")).containsText("bands are seen");
+      assertThat(page.locator("body")).containsText("banding will show");
       screen.holdAccessible();
       // what cannot be is told, and stays typed
       type(page, "shutterMillis", "0");
@@ -55,7 +55,7 @@ class SeenPageTest {
               / 16_000.0;
       type(page, "shutterMillis", Double.toString(2 * turn));
       screen.onRevision(2);
-      assertThat(page.locator("body")).containsText("no band is noticed");
+      assertThat(page.locator("body")).containsText("no visible banding");
       assertThat(application.stored(id).scan().camera().shutterMillis()).isEqualTo(2 * turn);
     }
   }
@@ -153,7 +153,7 @@ class SeenPageTest {
     try (Screen screen =
         Screen.open(application.address() + "/gadgets/" + other + "/circuits?ways=f1")) {
       Page page = screen.page();
-      use(page, "rows and columns on shift registers");
+      use(page, "row–column matrix on shift registers");
       screen.onRevision(2);
       ScannedRegisters found =
           (ScannedRegisters)

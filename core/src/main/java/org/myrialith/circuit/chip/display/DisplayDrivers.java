@@ -80,12 +80,12 @@ public record DisplayDrivers(
               .or(DisplayClass.THREE_WIRE),
           Field.count("brightness", "Brightness step", STEP)
               .or(7)
-              .explained("0 to 7 for two wires, 0 to 15 for the others"),
+              .explained("0 to 7 for two-wire chips, 0 to 15 for the others"),
           Field.count("firstAddress", "First address", TwoWireBus.ADDRESS)
               .or(DisplayClass.FIRST_ADDRESS)
-              .explained("seven bits, in decimal: 112 is 70 hex"),
+              .explained("7-bit, in decimal: 112 is 0x70"),
           Field.measure("pullUpOhms", "Pull-ups", TwoWireBus.PULL_UP).or(2200.0),
-          Field.measure("wireMm", "Wire of the bus", TwoWireBus.WIRE).or(200.0),
+          Field.measure("wireMm", "Bus wire length", TwoWireBus.WIRE).or(200.0),
           BusSpeed.field(),
           Part.of("hookup", OutputWiring.DESCRIPTION),
           MemberList.field());
@@ -215,7 +215,7 @@ public record DisplayDrivers(
 
   @Override
   public String drives() {
-    return "LEDs with pins of their own";
+    return "LEDs with both leads free";
   }
 
   @Override

@@ -139,14 +139,14 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
       TwoWireSpeed fast = circuit.speed();
       return new Calculation(
           key("data-time"),
-          "Data of one frame",
+          "Data time of one frame",
           dataSeconds(),
           "s",
-          "drivers × (9 × bytes of a write × time of a bit + start, stop and loop) − rest after the last",
+          "drivers × (9 × bytes of a write × bit time + start, stop and loop) − rest after the last",
           List.of(
               given("drivers", map.chips(), ""),
               given("bytes of a write", I2C_BYTES, ""),
-              given("time of a bit", fast.bitSeconds(brief.controller()), "s"),
+              given("bit time", fast.bitSeconds(brief.controller()), "s"),
               given(
                   "start, stop and loop",
                   fast.writeSeconds(I2C_BYTES, brief.controller())
@@ -159,7 +159,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
     return circuit.sort().chained()
         ? new Calculation(
             key("data-time"),
-            "Data of one frame",
+            "Data time of one frame",
             dataSeconds(),
             "s",
             "digits × (chips × time of 16 bits + load)",
@@ -171,13 +171,13 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             Source.partClass("clocked by the exported player"))
         : new Calculation(
             key("data-time"),
-            "Data of one frame",
+            "Data time of one frame",
             dataSeconds(),
             "s",
-            "9 × (digits + 3) × time of a bit + three starts and stops − rest after the last; a command, the address with all digits, the brightness",
+            "9 × (digits + 3) × bit time + three starts and stops − rest after the last; a command, the address with all digits, the brightness",
             List.of(
                 given("digits", circuit.sort().digits(), ""),
-                given("time of a bit", TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()), "s"),
+                given("bit time", TwoWireSpeed.DISPLAY.bitSeconds(brief.controller()), "s"),
                 given(
                     "three starts and stops",
                     sendSeconds()
@@ -223,11 +223,11 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
   private Calculation setting() {
     return new Calculation(
         key("setting-resistor"),
-        "Setting resistor of a chip",
+        "Setting resistor of each chip",
         settingOhms(forwardVolts()),
         "ohm",
         Calculation.FOUND_BY
-            + "reading between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V, then taking the next value of the series",
+            + "interpolating between the values of the class for 10, 20, 30 and 40 mA, at 2.0 and 3.5 V, then the next standard value",
         List.of(
             given("peak current", circuit.hookup().milliamps(), "mA"),
             given("forward voltage", forwardVolts(), "V")),
@@ -245,7 +245,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
         brief.controllerVolts(),
         0,
         Math.max(1, map.chips()),
-        Source.partClass("display driver: high from 3.5 V at 5 V"));
+        Source.partClass("display driver: input high threshold 3.5 V at 5 V"));
   }
 
   @Override
@@ -300,12 +300,12 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             key("chips"),
             Verdict.BREAKS,
             phrase(
-                "%s are needed; %s.",
+                "%s needed; %s.",
                 Quantity.text(map.chips(), "chips"),
                 most == 1
-                    ? "two wires reach one, as it has no address"
-                    : phrase("a chain has %d at most", most)))
-        .advising("Put some fixtures on a circuit of their own.");
+                    ? "a two-wire bus reaches one, as the chip has no address"
+                    : phrase("at most %d in a chain", most)))
+        .advising("Move some fixtures to a circuit of their own.");
   }
 
   private Finding brightness() {
@@ -315,7 +315,7 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
             key("brightness"),
             Verdict.HOLDS,
             phrase(
-                "Step %d of %d: each segment is fed %s of the time.",
+                "Brightness step %d of %d: segment duty cycle %s.",
                 circuit.brightness(),
                 circuit.sort().steps() - 1,
                 Quantity.text(circuit.sort().duty(circuit.brightness()) * 100, "%")));
@@ -361,11 +361,11 @@ public record DisplayPlan(DisplayDrivers circuit, Brief brief, Switching switchi
 
   @Override
   public String currentsTitle() {
-    return "Mean currents";
+    return "Average current";
   }
 
   @Override
   public String about() {
-    return "The chip scans its digits by itself: LEDs stand between a digit line and a segment line, each digit's eight outputs are its segments a to g and the point. One brightness for all. Two wires: 6 digits, common anode, one chip a pair of pins. Three wires: 8 digits a chip, common cathode, chips in a chain. I2C: 8 digits of 16 segments, common cathode, eight addresses from 112 (70 hex) on.";
+    return "The chip multiplexes its digits by itself. LEDs go between a digit line and a segment line; the eight outputs of each digit are segments a to g and the point. One brightness for all digits. Two-wire: 6 digits, common anode, one chip per pair of pins. Three-wire: 8 digits per chip, common cathode, chips in a chain. I2C: 8 digits of 16 segments, common cathode, eight addresses from 0x70 (112).";
   }
 }

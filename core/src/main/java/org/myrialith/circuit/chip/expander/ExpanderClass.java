@@ -12,7 +12,7 @@ public enum ExpanderClass {
   /** One byte after the address; outputs only sink, what is high is a mere 0.1 mA. */
   QUASI_8(
       "quasi-8",
-      "8-bit expander, quasi-bidirectional",
+      "8-bit port expander, quasi-bidirectional",
       8,
       new OutputStage(40, Double.POSITIVE_INFINITY, 10, 25, 100, 5.5),
       new Registers(-1, -1),
@@ -21,7 +21,7 @@ public enum ExpanderClass {
   /** Directions at 0 and 1, outputs from 12 hex, both ports in one write. */
   REGISTER_A(
       "register-a",
-      "16-bit expander, outputs from register 12 hex",
+      "16-bit port expander, outputs from register 0x12",
       16,
       new OutputStage(60, 60, 20, 25, 125, 5.5),
       new Registers(0x12, 0x00),
@@ -30,7 +30,7 @@ public enum ExpanderClass {
   /** Outputs at 2 and 3, directions at 6 and 7. */
   REGISTER_B(
       "register-b",
-      "16-bit expander, outputs from register 2",
+      "16-bit port expander, outputs from register 0x02",
       16,
       new OutputStage(40, 100, 10, 25, 160, 5.5),
       new Registers(0x02, 0x06),
@@ -41,7 +41,7 @@ public enum ExpanderClass {
    */
   PWM_16(
       "pwm-16",
-      "16-channel 12-bit PWM",
+      "16-channel 12-bit PWM chip",
       16,
       new OutputStage(10, 40, 20, 25, 400, 5.5),
       new Registers(0x06, -1),

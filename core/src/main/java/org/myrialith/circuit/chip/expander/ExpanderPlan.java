@@ -35,7 +35,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   public String feed() {
     double logic = brief.logicVolts();
     return logic < brief.controllerVolts()
-        ? phrase("%s of the controller", Quantity.text(logic, "V"))
+        ? phrase("the controller's %s", Quantity.text(logic, "V"))
         : "plus of " + brief.controllerNode();
   }
 
@@ -79,14 +79,14 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   public Calculation dataTime() {
     return new Calculation(
         key("data-time"),
-        "Data of one frame",
+        "Data time of one frame",
         dataSeconds(),
         "s",
-        "expanders × (9 × bytes of a write × time of a bit + start, stop and levels) − rest after the last",
+        "expanders × (9 × bytes of a write × bit time + start, stop and levels) − rest after the last",
         List.of(
             given("expanders", map.chips(), ""),
             given("bytes of a write", circuit.sort().writeBytes(), ""),
-            given("time of a bit", bitSeconds(), "s"),
+            given("bit time", bitSeconds(), "s"),
             given(
                 "start, stop and levels",
                 (sendSeconds() + restSeconds()) / map.chips()
@@ -128,7 +128,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
     return new LogicLevel(
         key(""),
         "Data and clock",
-        phrase("the expanders, fed with %s as the controller is,", Quantity.text(logic, "V")),
+        phrase(
+            "the port expanders, supplied with %s like the controller,", Quantity.text(logic, "V")),
         brief.controller(),
         brief.controllerVolts(),
         logic,
@@ -163,9 +164,8 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
         key("pwm-turns"),
         Verdict.HOLDS,
         phrase(
-            "Outputs turn %s a second by the chips' own clock; the bus writes all of them %s a second at most.",
-            Quantity.text(Math.floor(ExpanderClass.PWM_HERTZ), "times"),
-            Quantity.text(Math.floor(refreshHz()), "times")));
+            "PWM frequency %s, from the chips' own clock; the bus updates all outputs at up to %s.",
+            Quantity.text(ExpanderClass.PWM_HERTZ, "Hz"), Quantity.text(refreshHz(), "Hz")));
   }
 
   /** Bits of a level that an eye takes for a fade. */
@@ -182,14 +182,14 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   private Calculation dimming() {
     return new Calculation(
         key("bus-dimming"),
-        phrase("Refresh of %d-bit dimming over the bus", FADE_BITS),
+        phrase("Refresh rate of %d-bit dimming over the bus", FADE_BITS),
         dimmedHertz(),
         "Hz",
         "1 ÷ ((2^bits − 1) × writing all outputs)",
         List.of(
             given("bits", FADE_BITS, ""),
-            given("writing all outputs", dataSeconds(), "s"),
-            given("share of the time", 100.0 * FADE_BITS / ((1 << FADE_BITS) - 1), "%")),
+            given("time to write all outputs", dataSeconds(), "s"),
+            given("share of CPU time", 100.0 * FADE_BITS / ((1 << FADE_BITS) - 1), "%")),
         Source.ARITHMETIC);
   }
 
@@ -200,13 +200,13 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
             key("on-or-off"),
             Verdict.HOLDS,
             phrase(
-                "On or off: the bus writes all of them %s a second at most; levels of %d bits would turn %s a second, %s.",
-                Quantity.text(Math.floor(refreshHz()), "times"),
+                "On or off: the bus updates all outputs at up to %s. Dimming to %d bits would refresh at %s, %s.",
+                Quantity.text(refreshHz(), "Hz"),
                 FADE_BITS,
-                Quantity.text(Math.floor(dimmedHertz()), "times"),
+                Quantity.text(dimmedHertz(), "Hz"),
                 fades
-                    ? "which a still eye takes for steady, beside a share of the time that firmware of your own must spare"
-                    : "too few for dimming by the bus: PWM chips dim by themselves"))
+                    ? "steady to a still eye, but your own firmware would spend a share of its time on it"
+                    : "too slow for dimming over the bus: use PWM chips"))
         .restingOn(dimming());
   }
 
@@ -244,7 +244,7 @@ public record ExpanderPlan(Expanders circuit, Brief brief, Switching switching, 
   public String about() {
     List<ExpanderClass> wide = List.of(ExpanderClass.REGISTER_A, ExpanderClass.REGISTER_B);
     return phrase(
-        "Three address pins tell eight chips apart. 8-bit ones only sink, absolute maximum %s in total; 16-bit ones %s in total. Pull-ups by the I2C specification; the bus is too slow for dimming. PWM chips dim with a clock of their own: 4096 steps at %s Hz; six address pins, from 64 (40 hex) on.",
+        "Three address pins: up to eight chips. 8-bit chips only sink, absolute maximum %s in total; 16-bit chips %s in total. Pull-ups by the I2C specification; the bus is too slow for dimming. PWM chips dim with a clock of their own: 4096 steps at %s Hz; six address pins, from 0x40 (64).",
         Quantity.text(ExpanderClass.QUASI_8.stage().chipMilliamps() * 1e-3, "A"),
         wide.stream()
             .map(sort -> Quantity.text(sort.stage().chipMilliamps() * 1e-3, "A"))

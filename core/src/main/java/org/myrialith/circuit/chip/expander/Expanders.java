@@ -69,9 +69,9 @@ public record Expanders(
               .or(ExpanderClass.REGISTER_A),
           Field.count("firstAddress", "First address", TwoWireBus.ADDRESS)
               .or(ExpanderClass.FIRST_ADDRESS)
-              .explained("seven bits, in decimal: 32 is 20 hex"),
+              .explained("7-bit, in decimal: 32 is 0x20"),
           Field.measure("pullUpOhms", "Pull-ups", TwoWireBus.PULL_UP).or(2200.0),
-          Field.measure("wireMm", "Wire of the bus", TwoWireBus.WIRE).or(200.0),
+          Field.measure("wireMm", "Bus wire length", TwoWireBus.WIRE).or(200.0),
           BusSpeed.field(),
           Part.of("hookup", OutputWiring.DESCRIPTION),
           MemberList.field());
@@ -93,7 +93,7 @@ public record Expanders(
     PinName.require("dataPin", dataPin);
     PinName.require("clockPin", clockPin);
     if (clockPin.equals(dataPin)) {
-      throw new InputException("clockPin", clockPin, "another pin than that of the data");
+      throw new InputException("clockPin", clockPin, "another pin than the data pin");
     }
     Objects.requireNonNull(sort, "sort");
     TwoWireBus.ADDRESS.require("firstAddress", firstAddress);
@@ -173,7 +173,7 @@ public record Expanders(
 
   @Override
   public String drives() {
-    return "what has pins of its own";
+    return "LEDs with both leads free";
   }
 
   /** What its LEDs hang on: the supply, or the chips that feed them, fed as the controller (V). */

@@ -121,7 +121,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     if (brief.controller().portable()) {
       return new Calculation(
           key("data-time"),
-          "Data of one frame",
+          "Data time of one frame",
           dataSeconds(),
           "s",
           "outputs × bits × 3 × setting a pin",
@@ -134,19 +134,19 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     return dims()
         ? new Calculation(
             key("data-time"),
-            "Data of one frame",
+            "Data time of one frame",
             dataSeconds(),
             "s",
-            "outputs × (bits × time of a bit + level look-up)",
+            "outputs × (bits × bit time + level look-up)",
             List.of(
                 given("outputs", map.chips() * map.width(), ""),
                 given("bits", map.depth(), ""),
-                given("time of a bit", GREY_BIT_CYCLES * brief.controller().cycleSeconds(), "s"),
+                given("bit time", GREY_BIT_CYCLES * brief.controller().cycleSeconds(), "s"),
                 given("level look-up", GREY_CYCLES * brief.controller().cycleSeconds(), "s")),
             Source.partClass("clocked by the exported player, 14 cycles a bit"))
         : new Calculation(
             key("data-time"),
-            "Data of one frame",
+            "Data time of one frame",
             dataSeconds(),
             "s",
             "bytes × time of 8 bits",
@@ -164,10 +164,10 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   private Calculation grey() {
     return new Calculation(
         key("grey-refresh"),
-        "Turns of the grey scale",
+        "PWM frequency",
         greyHertz(),
         "Hz",
-        "grey-scale clock ÷ 2^bits × parts; an on-time is spread over them",
+        "grey-scale clock ÷ 2^bits × parts; the on-time is spread over the parts",
         List.of(
             given("grey-scale clock", circuit.sort().greyClock().hertz(), "Hz"),
             given("bits", map.depth(), ""),
@@ -178,7 +178,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   private Calculation together() {
     return new Calculation(
         key("grey-peak"),
-        "At the start of each turn",
+        "Current step at the start of each PWM cycle",
         railAmps(),
         "A",
         Calculation.FOUND_BY + "adding the currents of all outputs",
@@ -193,7 +193,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
   private Calculation rise() {
     return new Calculation(
         key("clock-rise"),
-        "Rise of the clock at the chips",
+        "Clock rise time at the chips",
         riseSeconds(),
         "s",
         "ln(9) × (pin output resistance + series resistor) × (chips × input capacitance + wire × 1 pF/cm)",
@@ -203,7 +203,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             given("chips", map.chips(), ""),
             given("input capacitance", RegisterClass.INPUT_PF, "pF"),
             given("wire", circuit.wireMm(), "mm")),
-        Source.partClass("HC: 10 pF an input at most, edges within 500 ns at 4.5 V"));
+        Source.partClass("HC: input capacitance 10 pF at most, edges within 500 ns at 4.5 V"));
   }
 
   @Override
@@ -249,15 +249,15 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                 key("power-on"),
                 Verdict.HOLDS,
                 phrase(
-                    "Output enable is held high by a pull-up and released by pin %s after the first frame: nothing switches at power-on.",
+                    "A pull-up holds output enable high; pin %s releases it after the first frame: nothing switches at power-on.",
                     circuit.blankPin()))
             : Finding.of(
                     Step.CIRCUITS,
                     key("power-on"),
                     Verdict.TIGHT,
-                    "At power-on and while a boot loader runs, the registers hold random bits: what they switch turns on by chance until the first frame.")
+                    "At power-on and in the boot loader, register outputs are random: loads switch on by chance until the first frame.")
                 .advising(
-                    "Hold output enable high until the first frame: set “At power-on” to dark, on a free pin."));
+                    "Hold output enable high until the first frame: set “At power-on” to dark, with a free pin."));
   }
 
   private Finding turns() {
@@ -268,15 +268,15 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                 key("grey-turns"),
                 steady ? Verdict.HOLDS : Verdict.TIGHT,
                 phrase(
-                    "The grey scale turns %s a second: %s.",
-                    Quantity.text(Math.floor(greyHertz()), "times"),
+                    "PWM frequency %s: %s.",
+                    Quantity.text(greyHertz(), "Hz"),
                     steady
-                        ? "steady for still and for moving eyes"
+                        ? "steady for still and moving eyes"
                         : greyHertz() >= STILL_HERTZ
-                            ? "steady for a still eye; a moving one or a camera may see it"
-                            : "it flickers"))
+                            ? "steady for a still eye; a moving eye or a camera may see it"
+                            : "visible flicker"))
             .restingOn(grey());
-    return steady ? finding : finding.advising("Use a class of fewer bits.");
+    return steady ? finding : finding.advising("Use a class with fewer bits.");
   }
 
   private Finding peak() {
@@ -285,7 +285,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             key("grey-peak"),
             Verdict.HOLDS,
             phrase(
-                "All outputs that light begin together: up to %s at the start of each turn, whatever the level; capacitors at the chips carry that.",
+                "All lit outputs switch on together: up to %s at the start of each PWM cycle, at any level. Capacitors at the chips supply it.",
                 Quantity.text(railAmps(), "A")))
         .restingOn(together());
   }
@@ -302,12 +302,14 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             key("grey-clock"),
             Verdict.BREAKS,
             able.isEmpty()
-                ? "This class of controller has no timer to spare for a grey-scale clock."
-                : phrase("Pin %s can't give the grey-scale clock.", circuit.greyClockPin()));
+                ? "This controller class has no free timer for a grey-scale clock."
+                : phrase(
+                    "Pin %s has no timer output for the grey-scale clock.",
+                    circuit.greyClockPin()));
     return Optional.of(
         finding.advising(
             able.isEmpty()
-                ? "Use sinks with an oscillator of their own, or a larger controller."
+                ? "Use constant-current drivers with their own oscillator, or a larger controller."
                 : phrase("Use pin %s.", String.join(" or ", able))));
   }
 
@@ -319,7 +321,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
                 key("clock-edge"),
                 quick ? Verdict.HOLDS : Verdict.BREAKS,
                 phrase(
-                    "The clock rises in %s at %d chips on one line; the class allows %s.",
+                    "Clock rise time %s with %d chips on the line; maximum %s.",
                     Quantity.text(riseSeconds(), "s"),
                     map.chips(),
                     Quantity.text(RegisterClass.RISE_SECONDS, "s")))
@@ -341,7 +343,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     if (chips >= 1) {
       all.add(
           phrase(
-              "A buffer into clock and latch every %d chips: %s.",
+              "Buffer clock and latch every %d chips: %s.",
               chips, Quantity.text(rise(chips, circuit.wireMm()), "s")));
     }
     double left = RegisterClass.RISE_SECONDS - rise(map.chips(), 0);
@@ -349,11 +351,11 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
       double wire = Math.floor(left / rise(0, 1));
       all.add(
           phrase(
-              "A wire of %s: %s.",
+              "A clock wire of %s: %s.",
               Quantity.text(wire, "mm"), Quantity.text(rise(map.chips(), wire), "s")));
     }
     if (all.isEmpty()) {
-      all.add("Shorten the wire of clock and latch, and put buffers into them.");
+      all.add("Shorten the clock and latch wires, and buffer them.");
     }
     return String.join(" ", all);
   }
@@ -405,7 +407,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
             .distinct()
             .collect(Collectors.joining(", "));
     return phrase(
-        "A grey level for each channel, for which the chip generates PWM itself; one setting resistor a chip sets the constant current of all its outputs: %s (by class) ÷ R. Its PWM clock is an oscillator of its own in one class; in one it is a free-running clock of the controller; in one the counter stops until the next blank, clock and blank come from timers, and a new frame shows after the next blank.",
+        "A grey level per channel: the chip generates PWM itself. One setting resistor per chip sets the constant current of all its outputs: %s (by class) ÷ R. The PWM clock is an oscillator in the chip in one class, a free-running clock from the controller in another. In a third the counter stops until the next blank: clock and blank come from timers, and a new frame shows after the next blank.",
         settings);
   }
 
@@ -413,7 +415,7 @@ public record RegisterPlan(ShiftRegisters circuit, Brief brief, Switching switch
     OutputStage plain = RegisterClass.HC.stage();
     OutputStage power = RegisterClass.POWER.stage();
     return phrase(
-        "A bit and a resistor for each channel, on or off. The last byte sent stays in the chip next to the controller, its highest bit on the last output. HC and HCT: absolute maximum %s an output and %s through the supply pins of a chip; power outputs sink %s each, %s in total. A constant-current driver has one setting resistor a chip: current %s ÷ R. Until the first frame the outputs are random: disable them by output enable where that matters.",
+        "One bit and one resistor per channel, on or off. The last byte sent stays in the chip next to the controller, its highest bit on the last output. HC and HCT: absolute maximum %s per output, %s through the supply pins of a chip. Power outputs sink %s each, %s in total. A constant-current driver has one setting resistor per chip: current %s ÷ R. Outputs are random until the first frame: disable them by output enable where that matters.",
         Quantity.text(plain.mostMilliamps() * 1e-3, "A"),
         Quantity.text(plain.chipMilliamps() * 1e-3, "A"),
         Quantity.text(power.planMilliamps() * 1e-3, "A"),

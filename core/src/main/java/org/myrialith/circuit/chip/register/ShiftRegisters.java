@@ -82,8 +82,8 @@ public record ShiftRegisters(
           PinName.field("dataPin", "Data pin"),
           PinName.field("clockPin", "Clock pin"),
           PinName.field("latchPin", "Latch pin"),
-          PinName.field("greyClockPin", "Grey clock pin").or("D3"),
-          PinName.field("blankPin", "Blank pin").or("D4"),
+          PinName.field("greyClockPin", "Grey-scale clock pin").or("D3"),
+          PinName.field("blankPin", "Blanking pin").or("D4"),
           Field.of(
                   "sort",
                   "Class",
@@ -91,19 +91,15 @@ public record ShiftRegisters(
               .or(RegisterClass.HC),
           Field.measure("settingVolts", "Setting constant", SETTING)
               .or(0.0)
-              .explained("current of an output × setting resistor; 0 for that of the class"),
-          Field.measure("wireMm", "Wire of the clock", WIRE)
+              .explained("output current × setting resistor; 0 = as the class"),
+          Field.measure("wireMm", "Clock wire length", WIRE)
               .or(200.0)
               .explained("from the controller to the last chip"),
           Part.of("hookup", OutputWiring.DESCRIPTION),
           LevelShift.field(),
-          Field.flag(
-                  "heldDark",
-                  "At power-on",
-                  "outputs as they come up",
-                  "dark until the first frame")
+          Field.flag("heldDark", "At power-on", "outputs undefined", "dark until the first frame")
               .or(false)
-              .explained("output enable on the blank pin, with a pull-up"),
+              .explained("output enable on the blanking pin, with a pull-up"),
           MemberList.field());
 
   /** Plain registers. */
@@ -114,34 +110,34 @@ public record ShiftRegisters(
   public static final CircuitStart SINKS =
       new CircuitStart(
           "sinks",
-          "16-channel sinks, on or off",
+          "16-channel constant-current LED drivers, on or off",
           id ->
               usual(id, List.of())
                   .of(RegisterClass.SINK)
                   .with(OutputWiring.of(10, Side.TO_SUPPLY))
-                  .called("Sinks"));
+                  .called("LED drivers"));
 
   /** Sinks with a grey scale. */
   public static final CircuitStart GREY_SINKS =
       new CircuitStart(
           "grey-sinks",
-          "16-channel sinks with grey scale",
+          "16-channel constant-current LED drivers with PWM",
           id ->
               usual(id, List.of())
                   .of(RegisterClass.GREY_12)
                   .with(OutputWiring.of(10, Side.TO_SUPPLY))
-                  .called("Grey sinks"));
+                  .called("PWM LED drivers"));
 
   /** Sinks with a grey scale and an oscillator of their own. */
   public static final CircuitStart GREY_SINKS_24 =
       new CircuitStart(
           "grey-sinks-24",
-          "24-channel sinks with grey scale",
+          "24-channel constant-current LED drivers with PWM",
           id ->
               usual(id, List.of())
                   .of(RegisterClass.GREY_24)
                   .with(OutputWiring.of(10, Side.TO_SUPPLY))
-                  .called("Grey sinks"));
+                  .called("PWM LED drivers"));
 
   /** Through MOSFETs. */
   public static final CircuitStart SWITCHED =
@@ -172,7 +168,9 @@ public record ShiftRegisters(
     Objects.requireNonNull(hookup, "hookup");
     if (sort.stage().keeps() && hookup.through() != SwitchType.NONE) {
       throw new InputException(
-          "through", hookup.through().title(), "straight: these outputs keep the current");
+          "through",
+          hookup.through().title(),
+          "straight: these outputs set the current themselves");
     }
     hookup.requireSide(sort.stage());
     Objects.requireNonNull(shift, "shift");
@@ -309,7 +307,7 @@ public record ShiftRegisters(
 
   @Override
   public String drives() {
-    return "what has pins of its own";
+    return "LEDs with both leads free";
   }
 
   @Override
