@@ -8,6 +8,7 @@ import java.util.List;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
@@ -91,6 +92,7 @@ public record BriefStep(Brief brief) implements StepPlan {
 
   private Finding tooHigh(double fed) {
     return Finding.of(
+            Harm.PARTS,
             Step.BRIEF,
             "controller-volts",
             Verdict.BREAKS,

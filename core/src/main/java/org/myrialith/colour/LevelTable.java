@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -232,6 +233,7 @@ public final class LevelTable {
             key,
             Step.COLOUR,
             few ? Verdict.TIGHT : Verdict.HOLDS,
+            Harm.LOOKS,
             says,
             "",
             calculations(),

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -35,7 +36,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
   }
 
   private Finding of(String name, Verdict verdict, String says) {
-    return Finding.of(Step.SCAN, "bar-" + name, verdict, says);
+    return Finding.of(Harm.LOOKS, Step.SCAN, "bar-" + name, verdict, says);
   }
 
   /** The circuit that shows as many lights the quickest. */
@@ -74,6 +75,7 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                         : bar.movesHz() >= HOLDS_TOGETHER
                             ? "holds together but flickers"
                             : "breaks into single columns, or needs a camera with a long shutter"))
+            .harming(Harm.PERSON)
             .restingOn(dwell());
     return verdict == Verdict.HOLDS
         ? finding

@@ -10,6 +10,7 @@ import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.colour.Levels;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -59,7 +60,8 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
                 Quantity.text(seen.brightest() * 100, "%"),
                 contrast > NOTICED ? "banding will show" : "no visible banding");
     Finding finding =
-        Finding.of(Step.SCAN, plan.key("camera"), verdict, says).restingOn(bands(contrast));
+        Finding.of(Harm.LOOKS, Step.SCAN, plan.key("camera"), verdict, says)
+            .restingOn(bands(contrast));
     return verdict == Verdict.HOLDS ? finding : finding.advising(remedies());
   }
 
@@ -130,6 +132,7 @@ record SeenFindings(ScannedPlan plan, Places places, ScanSettings settings) {
             Source.ARITHMETIC);
     Finding finding =
         Finding.of(
+                Harm.LOOKS,
                 Step.SCAN,
                 plan.key("eye-sweep"),
                 apart ? Verdict.TIGHT : Verdict.HOLDS,

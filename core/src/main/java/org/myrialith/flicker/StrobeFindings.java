@@ -8,6 +8,7 @@ import java.util.List;
 import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -72,6 +73,7 @@ record StrobeFindings(Strobe strobe) {
                         : hertz < HARMFUL_FROM
                             ? ": single flashes are seen, not a body standing still"
                             : ", too fast to be seen as flashes"))
+            .harming(Harm.PERSON)
             .restingOn(working);
     return finding.verdict() == Verdict.HOLDS ? finding : finding.advising(quicker());
   }
@@ -233,6 +235,7 @@ record StrobeFindings(Strobe strobe) {
                     Quantity.text(strobe.wattsEach(), "W"),
                     Quantity.text(strobe.warmerKelvin(), "K"),
                     Quantity.text(strobe.warmerKelvin() / strobe.duty(), "K")))
+            .harming(Harm.PERSON)
             .restingOn(working);
     double most = WARM_KELVIN / strobe.warmerKelvin() * strobe.flashMicros();
     return cool

@@ -116,7 +116,7 @@ record GifOutline(int columns, int rows, List<Part> parts, List<String> notes) {
               .filter(p -> p.x() + p.columns() > columns || p.y() + p.rows() > rows)
               .count();
       if (outside > 0) {
-        notes.add(phrase("%d pictures extend beyond the canvas; cropped.", outside));
+        notes.add(phrase("Pictures beyond the canvas: %d; cropped.", outside));
       }
       return new GifOutline(columns, rows, List.copyOf(parts), List.copyOf(notes));
     }

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Step;
@@ -25,11 +26,14 @@ record PowerFindings(PowerPlan plan) {
 
   List<Finding> all() {
     if (plan.load().emitters() == 0) {
-      return List.of(Finding.of(Step.POWER, "no-load", Verdict.OPEN, "Nothing draws current yet."));
+      return List.of(
+          Finding.of(
+              Harm.PARTS, Step.POWER, "no-load", Verdict.OPEN, "Nothing draws current yet."));
     }
     if (plan.supply().isEmpty()) {
       return List.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.POWER,
                   "no-supply",
                   Verdict.OPEN,
@@ -61,7 +65,7 @@ record PowerFindings(PowerPlan plan) {
               Quantity.number(plan.course().overBudget()), Quantity.number(plan.show().count())));
     }
     Finding finding =
-        Finding.of(Step.POWER, "frames-current", verdict, says.toString())
+        Finding.of(Harm.PARTS, Step.POWER, "frames-current", verdict, says.toString())
             .restingOn(
                 plan.peak(),
                 plan.budget(plan.supply().orElseThrow()),
@@ -85,7 +89,11 @@ record PowerFindings(PowerPlan plan) {
                 Quantity.text(plan.peakAmps(), "A"))
             + seen();
     return Finding.of(
-            Step.POWER, "frames-current", sent == Verdict.HOLDS ? Verdict.TIGHT : sent, says)
+            Harm.PARTS,
+            Step.POWER,
+            "frames-current",
+            sent == Verdict.HOLDS ? Verdict.TIGHT : sent,
+            says)
         .advising(advice("paint these frames darker"))
         .restingOn(
             plan.peak(),
@@ -144,7 +152,7 @@ record PowerFindings(PowerPlan plan) {
       says += " Planned for these frames only; nothing limits others.";
     }
     Finding finding =
-        Finding.of(Step.POWER, "worst-case-current", verdict, says)
+        Finding.of(Harm.PARTS, Step.POWER, "worst-case-current", verdict, says)
             .restingOn(plan.worst(), plan.budget(plan.supply().orElseThrow()));
     return verdict == Verdict.HOLDS
         ? finding

@@ -6,6 +6,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.List;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -39,6 +40,7 @@ public final class Plug {
     boolean carries = amps <= plug.carriesAmps();
     Finding finding =
         Finding.of(
+                Harm.PERSON,
                 Step.POWER,
                 key,
                 carries ? Verdict.HOLDS : Verdict.BREAKS,

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
@@ -85,6 +86,7 @@ record RailWires(RailFindings of) {
                             " A fuse of %s near the supply %s.",
                             Quantity.text(fuse, "A"),
                             fused ? "protects it" : "would blow later than the wire")))
+            .harming(Harm.PERSON)
             .restingOn(working);
     return verdict == Verdict.HOLDS
         ? finding
@@ -123,6 +125,7 @@ record RailWires(RailFindings of) {
                 phrase(
                     "Current between pixels up to %s; %s is rated for %s continuous.",
                     Quantity.text(amps, "A"), thinner.title(), Quantity.text(carries, "A")))
+            .harming(Harm.PERSON)
             .restingOn(working);
     return Optional.of(
         carried ? finding : finding.advising("Add injection points, or use a thicker wire."));

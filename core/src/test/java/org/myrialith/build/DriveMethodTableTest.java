@@ -117,14 +117,14 @@ class DriveMethodTableTest {
     assertThat(way(table, "16-bit port expanders").numbers().bits()).isEqualTo(36);
     // transistors made for amperes let through what a small LED can carry
     assertThat(way(table, "transistors on shift registers").buildable()).isTrue();
-    assertThat(way(table, "one-wire RGB pixels").whyNot())
-        .contains("does not drive: single colour");
+    assertThat(way(table, "one-wire RGB pixels").whyNot()).contains("can't drive: single colour");
   }
 
   @Test
   void whatCantWorkSaysWhyAndStandsLast() {
     DriveMethodTable table = table(bar(12, "single-red"), Controller.AVR8_8K);
-    assertThat(way(table, "pins of the controller").whyNot()).contains("wants 12 pins; 5 are free");
+    assertThat(way(table, "pins of the controller").whyNot())
+        .contains("needs 12 pins, 5 available");
     for (DriveMethodColumn column : DriveMethodColumn.values()) {
       List<DriveMethod> sorted = table.by(column);
       long working = sorted.stream().filter(w -> w.whyNot().isEmpty()).count();
@@ -242,6 +242,6 @@ class DriveMethodTableTest {
             brief(Controller.AVR8_32K),
             List.of("f1"));
     assertThat(way(table, "pins of the controller").whyNot())
-        .contains("wants 20 pins; 19 are free");
+        .contains("needs 20 pins, 19 available");
   }
 }

@@ -109,7 +109,7 @@ class FixtureRunTest {
     GadgetPlan plan = GadgetPlan.of(parted);
 
     Finding left = finding(plan, "unchained-f1-50");
-    assertThat(left.says()).isEqualTo("Panel, index 50 to 59 is in no circuit and stays dark.");
+    assertThat(left.says()).isEqualTo("Panel, LEDs 50 to 59 is in no circuit and stays dark.");
     Optional<Gadget> mended = plan.mended(left.key(), "put-in-c1");
     assertThat(of(mended.orElseThrow().circuits(), "c1")).containsExactly("f1:0-59");
     // the panel gets smaller than the run

@@ -65,9 +65,9 @@ class WiringTextTest {
     Gadget gadget = DemoGadgets.tideLantern().with(Fixture.of("f2", "Tide line", strip, 0, 33.33));
     assertThat(readme(gadget))
         .contains(
-            "piece 1: 3 pixels, data enters at x 10, y 33.3 mm, sets out to the right, leaves at x 50, y 33.3 mm.")
+            "piece 1: 3 pixels, data enters at x 10, y 33.3 mm, goes right, leaves at x 50, y 33.3 mm.")
         .contains(
-            "piece 2, turned round: 2 pixels, data enters at x 100, y 33.3 mm, sets out to the left, leaves at x 80, y 33.3 mm.")
+            "piece 2, reversed: 2 pixels, data enters at x 100, y 33.3 mm, goes left, leaves at x 80, y 33.3 mm.")
         .contains("from behind, left and right are swapped");
   }
 
@@ -144,7 +144,7 @@ class WiringTextTest {
     String capacitor =
         plan.findings().stream()
             .filter(f -> f.key().equals("bulk-c1"))
-            .map(f -> f.says().replaceAll(".*chain (.*?F) or.*", "$1"))
+            .map(f -> f.says().replaceAll(".*point (.*?F) or.*", "$1"))
             .findFirst()
             .orElseThrow();
     assertThat(text)
@@ -157,7 +157,7 @@ class WiringTextTest {
         .contains("plus and minus from Rail five (5 V) to pixel 167")
         .contains("Plus of Rail five (5 V) to the controller, and to the lights.")
         .contains("1.5 m long")
-        .contains("Before you connect a computer to program it: unplug Big adapter");
+        .contains("Before you connect a computer for programming: unplug Big adapter");
     // of all that is told to be connected to 20 V there is the converter's input alone
     assertThat(text.lines().filter(line -> line.contains("20 V")).toList())
         .allMatch(line -> line.contains("input") || line.contains("From Big adapter"));
@@ -188,7 +188,7 @@ class WiringTextTest {
     assertThat(text)
         .contains("of the 12 V rail of Data line")
         .contains(
-            "Data line: plus of a rail of 12 V for up to 10.2 A, which no supply is named for")
+            "Data line: plus of a rail of 12 V for up to 10.2 A, for which no supply is named")
         .doesNotContain("and to the lights");
   }
 

@@ -63,7 +63,7 @@ class StrobeTest {
     }
   }
 
-  /** Seven arms, 12 turns a second: 84 flashes; 200 µs smear 0.86 degrees, of 51.4 to the next. */
+  /** Seven arms, 12 A rotation of: 84 flashes; 200 µs smear 0.86 degrees, of 51.4 to the next. */
   @Test
   void sevenArms() {
     Strobe strobe = strobe(7, 12, 1, 200, 0);
@@ -87,7 +87,7 @@ class StrobeTest {
     assertThat(rate.verdict()).isEqualTo(verdict);
     if (verdict == Verdict.BREAKS) {
       assertThat(rate.says()).contains("seizures");
-      assertThat(rate.advice()).contains("turns a second");
+      assertThat(rate.advice()).contains("A rotation of");
     }
   }
 

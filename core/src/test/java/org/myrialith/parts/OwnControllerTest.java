@@ -87,8 +87,9 @@ class OwnControllerTest {
     assertThatThrownBy(() -> new OwnController("A", Controller.AVR8_8K, "", 0, 0, Double.NaN, 0, 0))
         .hasMessageContaining("planMilliamps");
     assertThatThrownBy(() -> new OwnController("8bit-8k", Controller.AVR8_8K, "", 0, 0, 0, 0, 0))
-        .hasMessageContaining("another name");
-    assertThatThrownBy(() -> brief(List.of(BADGE, BADGE))).hasMessageContaining("another name");
+        .hasMessageContaining("a name of its own");
+    assertThatThrownBy(() -> brief(List.of(BADGE, BADGE)))
+        .hasMessageContaining("a name of its own");
     assertThatThrownBy(() -> brief(List.of()).withController("Nothing"))
         .hasMessageContaining("controller")
         .hasMessageContaining("8bit-32k");

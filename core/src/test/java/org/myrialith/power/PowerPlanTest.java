@@ -150,8 +150,8 @@ class PowerPlanTest {
             STRAIGHT,
             new Frame(Picture.of(50, 1, white(50)), 100));
     assertThat(plan.findings().get(0).says().replace('\u00a0', ' '))
-        .contains("a lightness of 76")
-        .contains("1.50 A is sent at most");
+        .contains("looks 76")
+        .contains("1.50 A. The most dimmed");
   }
 
   private static byte[] white(int pixels) {

@@ -248,7 +248,7 @@ class RailPlanTest {
             PLAIN.with(rail(Conductor.AWG_30, new Feed(0, Conductor.AWG_30, 3000))));
     Finding finding = finding(gadget, "rail-volts-c1");
     assertThat(finding.verdict()).isEqualTo(Verdict.BREAKS);
-    assertThat(finding.says()).contains("cannot carry").doesNotContain("gets -");
+    assertThat(finding.says()).contains("can't carry").doesNotContain("gets -");
   }
 
   @Test
@@ -280,7 +280,7 @@ class RailPlanTest {
         strip(20, PLAIN.with(rail(Conductor.TRACK_70, new Feed(59, Conductor.AWG_20, 200))));
     RailPlan plan = GadgetPlan.of(shorter).rails().get(0);
     assertThat(plan.settings().feeds()).extracting(Feed::at).containsExactly(19);
-    assertThat(finding(shorter, "feeds-behind-c1").says()).contains("which is pixel 19");
+    assertThat(finding(shorter, "feeds-behind-c1").says()).contains("last pixel, 19");
     assertThat(shorter.power().rails().get(0).feeds().get(0).at()).isEqualTo(59);
   }
 
@@ -291,6 +291,6 @@ class RailPlanTest {
         .noneMatch(f -> f.key().startsWith("rail-volts"));
     Finding finding = finding(strip(200, PLAIN), "rail-volts-c1");
     assertThat(finding.verdict()).isEqualTo(Verdict.TIGHT);
-    assertThat(finding.says()).startsWith("Not told yet");
+    assertThat(finding.says()).startsWith("Power injection not entered");
   }
 }

@@ -35,7 +35,7 @@ class ShelfTest {
     try (Screen screen = Screen.open(application.address())) {
       Page page = screen.page();
       page.locator("input[type=file]").setInputFiles(file);
-      screen.button("Bring").click();
+      screen.button("Import").click();
       assertThat(page.locator(".drawing")).isVisible();
       String copy = page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1");
       assertThat(copy).isNotEqualTo(id);
@@ -43,7 +43,7 @@ class ShelfTest {
       page.navigate(application.address());
       Files.writeString(file, "{\"format\":\"myrialith-gadget\",\"version\":2}");
       page.locator("input[type=file]").setInputFiles(file);
-      screen.button("Bring").click();
+      screen.button("Import").click();
       assertThat(page.locator("#notice")).containsText("version");
     }
   }
@@ -68,7 +68,7 @@ class ShelfTest {
           .isEqualTo(404);
       openDrawer(page);
       screen.holdAccessible();
-      screen.button("Bring back To be deleted").click();
+      screen.button("Restore To be deleted").click();
       assertThat(slab).hasCount(1);
       assertThat(application.stored(id).title()).isEqualTo("To be deleted");
       slab.locator("summary").click();
@@ -76,7 +76,7 @@ class ShelfTest {
       assertThat(slab).hasCount(0);
       openDrawer(page);
       screen.button("Delete for good: To be deleted").click();
-      assertThat(screen.button("Bring back To be deleted")).hasCount(0);
+      assertThat(screen.button("Restore To be deleted")).hasCount(0);
       page.navigate(address(id, "layout"));
       assertThat(page.locator("h1")).containsText("nothing at this address");
     }

@@ -6,6 +6,7 @@ import static org.myrialith.finding.Phrase.phrase;
 import java.util.List;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -35,6 +36,7 @@ public record ChipHeat(String key, double watts, String formula) {
             Source.COMMON_PRACTICE);
     Finding finding =
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 key,
                 cool ? Verdict.HOLDS : Verdict.BREAKS,

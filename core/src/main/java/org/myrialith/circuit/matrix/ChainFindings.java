@@ -14,6 +14,7 @@ import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -80,6 +81,7 @@ record ChainFindings(ScannedPlan plan, ScannedRegisters circuit) {
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("chip-current"),
                 carries ? Verdict.HOLDS : Verdict.BREAKS,

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -49,7 +50,7 @@ record EyeFindings(ScannedPlan plan) {
   }
 
   private Finding of(String name, Verdict verdict, String says) {
-    return Finding.of(Step.CIRCUITS, plan.key(name), verdict, says);
+    return Finding.of(Harm.LOOKS, Step.CIRCUITS, plan.key(name), verdict, says);
   }
 
   private Calculation rate() {

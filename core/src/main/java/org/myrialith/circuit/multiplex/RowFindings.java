@@ -10,6 +10,7 @@ import org.myrialith.circuit.electrical.MultiplexedLoad;
 import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -34,7 +35,7 @@ record RowFindings(ScannedPlan plan) {
   }
 
   private Finding of(String name, Verdict verdict, String says) {
-    return Finding.of(Step.CIRCUITS, plan.key(name), verdict, says);
+    return Finding.of(Harm.PARTS, Step.CIRCUITS, plan.key(name), verdict, says);
   }
 
   private Finding ghosts() {

@@ -13,6 +13,7 @@ import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.electrical.SeriesResistor;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -72,6 +73,7 @@ record PathFindings(SwitchedPlan plan) {
             Source.COMMON_PRACTICE);
     return Optional.of(
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("shared-resistor"),
                 Verdict.HOLDS,
@@ -114,6 +116,7 @@ record PathFindings(SwitchedPlan plan) {
         ? Optional.empty()
         : Optional.of(
             Finding.of(
+                    Harm.PARTS,
                     Step.CIRCUITS,
                     key,
                     Verdict.BREAKS,
@@ -135,6 +138,7 @@ record PathFindings(SwitchedPlan plan) {
     if (turns.mostAmps() > pulse || turns.amps() > rated) {
       return Optional.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.CIRCUITS,
                   key,
                   Verdict.BREAKS,
@@ -155,6 +159,7 @@ record PathFindings(SwitchedPlan plan) {
 
   private Finding shared(OutputLoad one, int load, String key) {
     return Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             key,
             Verdict.TIGHT,
@@ -168,6 +173,7 @@ record PathFindings(SwitchedPlan plan) {
   private Finding dark(OutputLoad one, int load, String key) {
     double needs = one.path().leastVolts();
     return Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             key,
             Verdict.BREAKS,
@@ -186,6 +192,7 @@ record PathFindings(SwitchedPlan plan) {
     if (resistor.exactOhms() < 0 || resistor.amps() < DIM * resistor.wantedAmps()) {
       return Optional.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.CIRCUITS,
                   key,
                   Verdict.TIGHT,
@@ -208,6 +215,7 @@ record PathFindings(SwitchedPlan plan) {
     }
     return Optional.of(
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 key,
                 share > 1 ? Verdict.BREAKS : Verdict.TIGHT,
@@ -230,6 +238,7 @@ record PathFindings(SwitchedPlan plan) {
     if (resistor.mostAmps() > rated) {
       return Optional.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.CIRCUITS,
                   key,
                   resistor.amps() > rated ? Verdict.BREAKS : Verdict.TIGHT,
@@ -244,6 +253,7 @@ record PathFindings(SwitchedPlan plan) {
     if (!resistor.cool()) {
       return Optional.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.CIRCUITS,
                   key,
                   Verdict.BREAKS,
@@ -259,6 +269,7 @@ record PathFindings(SwitchedPlan plan) {
     if (resistor.leastAmps() < resistor.mostAmps() / 2) {
       return Optional.of(
           Finding.of(
+                  Harm.PARTS,
                   Step.CIRCUITS,
                   key,
                   Verdict.TIGHT,
@@ -298,6 +309,7 @@ record PathFindings(SwitchedPlan plan) {
         ? Optional.empty()
         : Optional.of(
             Finding.of(
+                    Harm.PARTS,
                     Step.CIRCUITS,
                     plan.key("resistors"),
                     Verdict.HOLDS,

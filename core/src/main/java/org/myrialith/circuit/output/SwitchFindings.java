@@ -13,6 +13,7 @@ import org.myrialith.circuit.electrical.Side;
 import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -71,6 +72,7 @@ record SwitchFindings(SwitchedPlan plan) {
         ? Optional.empty()
         : Optional.of(
             Finding.of(
+                    Harm.PARTS,
                     Step.CIRCUITS,
                     plan.key("rail-volts"),
                     Verdict.BREAKS,
@@ -87,6 +89,7 @@ record SwitchFindings(SwitchedPlan plan) {
     }
     return Optional.of(
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("open-drain"),
                 Verdict.BREAKS,
@@ -122,7 +125,8 @@ record SwitchFindings(SwitchedPlan plan) {
                 "Base current %s through %s.",
                 Quantity.text(gives, "A"), Quantity.text(ohms, "ohm"))
             : phrase("Input current of the array %s.", Quantity.text(gives, "A"));
-    Finding finding = Finding.of(Step.CIRCUITS, plan.key("base"), verdict, says).restingOn(working);
+    Finding finding =
+        Finding.of(Harm.PARTS, Step.CIRCUITS, plan.key("base"), verdict, says).restingOn(working);
     return Optional.of(
         verdict == Verdict.HOLDS
             ? finding
@@ -138,6 +142,7 @@ record SwitchFindings(SwitchedPlan plan) {
     boolean on = logicVolts() >= needs;
     Finding finding =
         Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             plan.key("gate"),
             on ? Verdict.HOLDS : Verdict.BREAKS,
@@ -173,6 +178,7 @@ record SwitchFindings(SwitchedPlan plan) {
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("switch-heat"),
                 cool ? Verdict.HOLDS : Verdict.BREAKS,
@@ -202,6 +208,7 @@ record SwitchFindings(SwitchedPlan plan) {
     boolean holds = most <= stands;
     Finding finding =
         Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             plan.key("inrush"),
             holds ? Verdict.HOLDS : Verdict.TIGHT,

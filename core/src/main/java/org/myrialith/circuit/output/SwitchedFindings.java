@@ -15,6 +15,7 @@ import org.myrialith.circuit.electrical.OutputLoad;
 import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -46,6 +47,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
   private Finding outputs() {
     OutputMap map = plan.map();
     return Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             plan.key("outputs"),
             Verdict.HOLDS,
@@ -68,6 +70,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
         ? Optional.empty()
         : Optional.of(
             Finding.of(
+                    Harm.PARTS,
                     Step.CIRCUITS,
                     plan.key("two-on-one"),
                     Verdict.BREAKS,
@@ -101,6 +104,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
             Source.partClass("data of the class"));
     Finding finding =
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("output-current"),
                 verdict,
@@ -163,6 +167,7 @@ record SwitchedFindings(SwitchedPlan plan, Optional<double[]> inFrames) {
         amps[at] <= limit ? Verdict.HOLDS : shown <= limit ? Verdict.TIGHT : Verdict.BREAKS;
     Finding finding =
         Finding.of(
+                Harm.PARTS,
                 Step.CIRCUITS,
                 plan.key("chip-current"),
                 verdict,

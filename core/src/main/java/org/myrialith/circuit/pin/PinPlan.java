@@ -17,6 +17,7 @@ import org.myrialith.circuit.output.Switching;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
@@ -136,6 +137,7 @@ public record PinPlan(DirectPins circuit, Brief brief, Switching switching, Outp
         .map(
             pins ->
                 Finding.of(
+                        Harm.PARTS,
                         Step.CIRCUITS,
                         key("port-group"),
                         Verdict.BREAKS,

@@ -21,6 +21,7 @@ import org.myrialith.circuit.electrical.LevelShift;
 import org.myrialith.circuit.electrical.LogicLevel;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -357,6 +358,7 @@ sealed interface PixelChainPlan extends CircuitPlan permits OneWirePlan, Clocked
 
   private Finding tooMuch() {
     return Finding.of(
+            Harm.PARTS,
             Step.CIRCUITS,
             key("pixel-volts"),
             Verdict.BREAKS,

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -60,6 +61,7 @@ record CueCurrents(
   /** What was really sent, and not only might be. */
   private static Finding sent(InputTrial.Part part, double gives) {
     return Finding.of(
+            Harm.PARTS,
             Step.CUES,
             "hands-current",
             Verdict.BREAKS,
@@ -72,6 +74,7 @@ record CueCurrents(
 
   private static Finding crossing(SceneOverlap.Pair pair, double gives) {
     return Finding.of(
+            Harm.PARTS,
             Step.CUES,
             "cues-crossing",
             Verdict.TIGHT,
@@ -97,6 +100,7 @@ record CueCurrents(
   private static Finding current(CuesStep.Draw draw, double gives) {
     boolean over = draw.amps() > gives;
     return Finding.of(
+            Harm.PARTS,
             Step.CUES,
             "cues-current",
             over ? Verdict.BREAKS : Verdict.HOLDS,

@@ -9,6 +9,7 @@ import org.myrialith.cue.engine.SeenLight;
 import org.myrialith.cue.table.CueTable;
 import org.myrialith.cue.table.SceneTable;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
@@ -61,6 +62,7 @@ record CueFlashes(CueTable table, List<ClipLevels> lit, ViewingDistance from) {
   /** Tells of flashes. */
   static Finding flashing(String key, String what, double share, ViewingDistance from) {
     return Finding.of(
+            Harm.PERSON,
             Step.CUES,
             key,
             Verdict.TIGHT,

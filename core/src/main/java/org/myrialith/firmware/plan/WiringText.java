@@ -38,7 +38,7 @@ import org.myrialith.voltagedrop.RailPlan;
  * @param tree empty as long as no supply is named
  * @param rails volts along chains of pixels
  * @param resting fixtures that are laid out but not driven
- * @param findings all of the gadget
+ * @param problems what breaks, is tight or open, worst first
  */
 public record WiringText(
     Brief brief,
@@ -47,7 +47,7 @@ public record WiringText(
     Optional<TreePlan> tree,
     List<RailPlan> rails,
     List<Fixture> resting,
-    List<Finding> findings) {
+    List<Finding> problems) {
 
   private static final int MOST_RUNS = 64;
 
@@ -227,7 +227,7 @@ public record WiringText(
   /** What breaks or is tight stands before the wiring. */
   private void judged(StringBuilder out) {
     for (Verdict verdict : List.of(Verdict.BREAKS, Verdict.TIGHT, Verdict.OPEN)) {
-      List<Finding> those = findings.stream().filter(f -> f.verdict() == verdict).toList();
+      List<Finding> those = problems.stream().filter(f -> f.verdict() == verdict).toList();
       if (!those.isEmpty()) {
         out.append(
             switch (verdict) {
@@ -241,6 +241,7 @@ public record WiringText(
                     .append(f.step().title())
                     .append(": ")
                     .append(f.says())
+                    .append(f.advice().isEmpty() ? "" : " " + f.advice())
                     .append('\n'));
         out.append('\n');
       }
@@ -340,7 +341,7 @@ public record WiringText(
       out.append(run.emitters() == 1 ? "1 pixel" : run.emitters() + " pixels");
       out.append(", data enters at ").append(place(run.enters()));
       if (run.emitters() > 1) {
-        out.append(run.way().endsWith("clockwise") ? ", data path " : ", spacing ")
+        out.append(run.way().endsWith("clockwise") ? ", runs " : ", goes ")
             .append(run.way())
             .append(", leaves at ")
             .append(place(run.leaves()));

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -169,6 +170,7 @@ public record FramesStep(
 
   private Finding flashing(Clip clip, FlashCheck check) {
     return Finding.of(
+            Harm.PERSON,
             Step.FRAMES,
             "flashes-" + clip.id(),
             Verdict.TIGHT,
@@ -181,6 +183,7 @@ public record FramesStep(
 
   private static Finding striped(Clip clip, StripePattern stripes) {
     return Finding.of(
+            Harm.PERSON,
             Step.FRAMES,
             "stripes-" + clip.id(),
             Verdict.TIGHT,

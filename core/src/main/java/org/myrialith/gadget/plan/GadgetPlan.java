@@ -2,7 +2,6 @@ package org.myrialith.gadget.plan;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -385,11 +384,7 @@ public final class GadgetPlan {
   private Map<Step, List<Finding>> workFindings() {
     Map<Step, List<Finding>> all = new LinkedHashMap<>();
     for (Step step : Step.values()) {
-      all.put(
-          step,
-          step(step).findings().stream()
-              .sorted(Comparator.comparing(Finding::verdict).reversed())
-              .toList());
+      all.put(step, step(step).findings().stream().sorted(Finding.WORST_FIRST).toList());
     }
     return all;
   }
@@ -397,6 +392,14 @@ public final class GadgetPlan {
   /** Returns all findings in the order of the steps. */
   public List<Finding> findings() {
     return findings.get().values().stream().flatMap(List::stream).toList();
+  }
+
+  /** Returns what breaks, is tight or open in all steps, worst first. */
+  public List<Finding> problems() {
+    return findings().stream()
+        .filter(finding -> finding.verdict() != Verdict.HOLDS)
+        .sorted(Finding.WORST_FIRST)
+        .toList();
   }
 
   /** Returns the findings of a step, worst first. */
@@ -454,7 +457,7 @@ public final class GadgetPlan {
       List<Fixture> resting = gadget.fixtures().stream().filter(f -> !wiring().drives(f)).toList();
       WiringText wiringText =
           new WiringText(
-              gadget.brief(), firmware().get(), power(), tree(), rails(), resting, findings());
+              gadget.brief(), firmware().get(), power(), tree(), rails(), resting, problems());
       files.putAll(firmware().get().files(gadget.title(), wiringText.text()));
       files.put("gadget.json", GadgetJson.write(gadget).getBytes(StandardCharsets.UTF_8));
     }

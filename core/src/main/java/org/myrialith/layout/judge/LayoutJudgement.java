@@ -86,7 +86,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
             verdict,
             phrase(
                 "%s %s: %s and %s, %s apart.",
-                Quantity.text(sort.count(), "pairs of emitters"),
+                one ? "1 pair of emitters" : Quantity.number(sort.count()) + " pairs of emitters",
                 one ? verb : verb + ", first",
                 names(first.one()),
                 names(first.two()),

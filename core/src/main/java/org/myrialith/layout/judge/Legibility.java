@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -74,7 +75,12 @@ record Legibility(LayoutPlan plan, Site site) {
       says += " Viewing distance " + metres(site.viewingMm()) + ".";
     }
     Finding finding =
-        Finding.of(Step.LAYOUT, "reads", known && !far ? Verdict.TIGHT : Verdict.HOLDS, says)
+        Finding.of(
+                Harm.LOOKS,
+                Step.LAYOUT,
+                "reads",
+                known && !far ? Verdict.TIGHT : Verdict.HOLDS,
+                says)
             .restingOn(
                 distance(
                     "reads-from",
@@ -120,6 +126,7 @@ record Legibility(LayoutPlan plan, Site site) {
             : minutes >= LEAST_MINUTES ? Verdict.TIGHT : Verdict.BREAKS;
     Finding finding =
         Finding.of(
+                Harm.LOOKS,
                 Step.LAYOUT,
                 "character-height",
                 verdict,
@@ -154,6 +161,7 @@ record Legibility(LayoutPlan plan, Site site) {
     double ripple = Diffusion.ripple(pitch, site.diffuserMm()) * 100;
     Finding finding =
         Finding.of(
+                Harm.LOOKS,
                 Step.LAYOUT,
                 "diffuser",
                 melts ? Verdict.HOLDS : Verdict.TIGHT,

@@ -15,6 +15,7 @@ import org.myrialith.colour.Lightness;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Change;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Remedy;
 import org.myrialith.finding.Source;
@@ -54,7 +55,7 @@ record CellFindings(TreePlan plan) {
   }
 
   private static Finding of(String key, Verdict verdict, String says) {
-    return Finding.of(Step.POWER, key, verdict, says);
+    return Finding.of(Harm.PARTS, Step.POWER, key, verdict, says);
   }
 
   private Optional<Finding> bank() {
@@ -131,6 +132,7 @@ record CellFindings(TreePlan plan) {
                             Quantity.text(plan.supply().capacity(), "mAh"),
                             Quantity.text(0.5 * capacity, "A"),
                             Quantity.text(capacity, "A")))
+                    .harming(Harm.PERSON)
                     .advising(
                         "Set the charge board lower, or use a larger cell. Never charge a lithium cell below 0 °C, unattended or without its protection circuit; its label decides."));
   }
@@ -271,6 +273,7 @@ record CellFindings(TreePlan plan) {
                   lasts(day.wantedHours()), Quantity.text(needed.getAsDouble(), "mAh"));
     }
     return of("cell-life", verdict, says)
+        .harming(Harm.FUNCTION)
         .restingOn(working)
         .advising(longer(life))
         .mendedBy(darker(life));

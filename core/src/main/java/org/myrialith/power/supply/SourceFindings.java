@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Verdict;
@@ -79,6 +80,7 @@ record SourceFindings(TreeFindings of) {
                             " A fuse of %s near the supply %s.",
                             Quantity.text(fuse, "A"),
                             fused ? "protects it" : "would blow later than the wire")))
+            .harming(Harm.PERSON)
             .restingOn(working);
     return Optional.of(
         verdict == Verdict.HOLDS
@@ -224,6 +226,7 @@ record SourceFindings(TreeFindings of) {
                         plan().supply().name(),
                         Quantity.text(plan().supply().amps(), "A"),
                         Quantity.text(draws, "A")))
+                .harming(Harm.PERSON)
                 .advising(
                     phrase(
                         "Put a fuse of about %s near it.",

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.finding.Calculation;
 import org.myrialith.finding.Finding;
+import org.myrialith.finding.Harm;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Source;
 import org.myrialith.finding.Step;
@@ -44,7 +45,7 @@ record TreeFindings(TreePlan plan) {
   }
 
   static Finding of(String key, Verdict verdict, String says) {
-    return Finding.of(Step.POWER, key, verdict, says);
+    return Finding.of(Harm.PARTS, Step.POWER, key, verdict, says);
   }
 
   List<Finding> all() {
@@ -175,6 +176,7 @@ record TreeFindings(TreePlan plan) {
                         : phrase(
                             " in its usual package (%s, none entered)", Quantity.text(each, "K/W")),
                     Quantity.text(MOST_CELSIUS, "°C")))
+            .harming(Harm.PERSON)
             .restingOn(working);
     if (verdict == Verdict.HOLDS) {
       return finding;

@@ -37,13 +37,13 @@ class CircuitNotesTest {
   void pinsAreThoseOfTheController(int bits, boolean small) {
     Controller controller = bits == 8 ? Controller.AVR8_32K : Controller.ARM32_SMALL;
     String pins = text(DirectPins.usual("c1", List.of()), controller);
-    assertThat(pins.contains("Design limit 20 mA a pin")).isEqualTo(small);
+    assertThat(pins.contains("Design limit 20 mA per pin")).isEqualTo(small);
     assertThat(pins.contains("200 mA for the whole controller")).isEqualTo(small);
     String turns = text(ScannedPins.usual("c1", List.of()), controller);
     assertThat(turns.contains("Timer 2")).isEqualTo(small);
     assertThat(turns.contains("board clock")).isEqualTo(!small);
     String line = text(OneWirePixels.usual("c1", List.of()), controller);
-    assertThat(line).contains("1.25 µs a bit");
+    assertThat(line).contains("1.25 µs per bit");
     assertThat(line.contains("serial port")).isEqualTo(small);
   }
 
@@ -61,7 +61,7 @@ class CircuitNotesTest {
   void registersAreThoseOfTheirClass() {
     ShiftRegisters plain = ShiftRegisters.usual("c1", List.of());
     assertThat(text(plain, Controller.AVR8_32K))
-        .contains("absolute maximum 35 mA an output", "70 mA through");
+        .contains("absolute maximum 35 mA per output", "70 mA through");
     assertThat(text(plain.of(RegisterClass.GREY_12), Controller.AVR8_32K)).contains("39.1 V");
   }
 

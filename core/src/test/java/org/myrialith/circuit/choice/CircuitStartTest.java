@@ -118,7 +118,7 @@ class CircuitStartTest {
     assertThat(GadgetPlan.of(more).findings(Step.CIRCUITS))
         .filteredOn(f -> f.key().startsWith("pins-missing"))
         .singleElement()
-        .satisfies(f -> assertThat(f.says()).contains("15 channels").contains("12 are named"));
+        .satisfies(f -> assertThat(f.says()).contains("15 channels").contains("12 named"));
     Gadget mended =
         GadgetPlan.of(more).mended("pins-missing-" + pins.id(), "take-pins").orElseThrow();
     List<String> given = mended.circuits().of(bar(15)).orElseThrow().pins();

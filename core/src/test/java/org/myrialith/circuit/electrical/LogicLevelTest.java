@@ -96,7 +96,7 @@ class LogicLevelTest {
     assertThat(((ScannedRegisters) mended.circuits().circuits().get(0)).rows()).isEqualTo(4);
   }
 
-  /** 3.3 V is 0.7 of 4.71 V; an HCT input takes 2.0 V, and one press makes it so. */
+  /** 3.3 V is 0.7 of 4.71 V; an HCT input threshold 2.0 V, and one press makes it so. */
   @Test
   void remediesTellWhatTheyBring() {
     Gadget board = gadget(Controller.ARM32_SMALL, 5, bar(24), registers(RegisterClass.HC, PINS, 4));
@@ -105,13 +105,13 @@ class LogicLevelTest {
 
     assertThat(level.verdict()).isEqualTo(Verdict.BREAKS);
     assertThat(level.advice().replace('\u00a0', ' '))
-        .contains("takes 2 V, with 1.30 V to spare")
-        .contains("gives 5 V, with 1.50 V to spare");
+        .contains("threshold 2 V, margin 1.30 V")
+        .contains("output 5 V, margin 1.50 V");
     Gadget mended = GadgetPlan.of(board).mended(level.key(), "registers-hct").orElseThrow();
     assertThat(finding(mended, "logic-level-c1").verdict()).isEqualTo(Verdict.HOLDS);
   }
 
-  /** A first pixel behind a diode, at 4.3 V, takes 3.01 V and gives on 4.3 V for 3.5 V. */
+  /** A first pixel behind a diode, at 4.3 V, threshold 3.01 V and gives on 4.3 V for 3.5 V. */
   @Test
   void aFirstPixelShiftsTheLevel() {
     Fixture ring = Fixture.of("f1", "Ring", Ring.KIND.usual());
@@ -126,8 +126,8 @@ class LogicLevelTest {
 
     assertThat(level.verdict()).isEqualTo(Verdict.BREAKS);
     assertThat(level.advice().replace('\u00a0', ' '))
-        .contains("takes 3.01 V, with 290 mV to spare")
-        .contains("gives on 4.30 V, with 800 mV to spare");
+        .contains("threshold 3.01 V, margin 290 mV")
+        .contains("output 4.30 V, margin 800 mV");
   }
 
   /** The class takes high from 3.5 V at 5 V. */

@@ -186,7 +186,7 @@ class ScanTimingTest {
     ScannedPlan quick = plan(eightByEight().scanned(10_000, 8, 4));
     Finding refresh = finding(quick, "scan-refresh-c1");
     assertThat(refresh.verdict()).isEqualTo(Verdict.BREAKS);
-    assertThat(refresh.advice()).contains("7\u00a0bits").contains("4 rows of twice the columns");
+    assertThat(refresh.advice()).contains("7\u00a0bits").contains("4 rows, twice the columns");
     // what it says can be reached is
     double seven = quick.mostHertz(8, 7);
     assertThat(plan(eightByEight().scanned(seven - 1, 7, 4)).timing().reaches()).isTrue();
@@ -209,7 +209,7 @@ class ScanTimingTest {
 
   /** IEEE 1789-2015: 100 % modulation is of low risk from 1250 Hz, without effect from 3000 Hz. */
   @ParameterizedTest
-  @CsvSource({"1000, below", "1300, low risk", "3100, no effect is known"})
+  @CsvSource({"1000, below", "1300, low risk", "3100, no observable effect"})
   void theStandardForRoomLights(double wanted, String says) {
     ScannedPlan plan = plan(eightByEight().scanned(wanted, 1, 2));
     assertThat(finding(plan, "scan-standard-c1").says()).contains(says);
@@ -332,9 +332,9 @@ class ScanTimingTest {
     Calculation duty = bright.calculations().get(0);
     // an eighth of the time, less the dark between slots: L* of 0.12 is 41.2
     assertThat(duty.value()).isBetween(11.5, 12.5);
-    assertThat(bright.says()).containsPattern("lightness of 4[01]\\.\\d");
+    assertThat(bright.says()).containsPattern("brightness 4[01]\\.\\d");
     // 8 mA for good are 8 mA ÷ 0.12 in its turn
-    assertThat(bright.says()).containsPattern("want 6\\d(\\.\\d)?\u00a0mA in its turn");
+    assertThat(bright.says()).containsPattern("needs 6\\d(\\.\\d)?\u00a0mA peak");
   }
 
   /** Slots of whole microseconds, as short as setting the pins one by one allows. */

@@ -85,7 +85,7 @@ class ClockedPlanTest {
         .singleElement()
         .asString()
         .endsWith(
-            "Pins B6, C6 can't be used: pin B6 belongs to the crystal; pin C6 belongs to reset.");
+            "Pins B6, C6 can't be used: pin B6 is reserved for the crystal; pin C6 is reserved for reset.");
   }
 
   @Test

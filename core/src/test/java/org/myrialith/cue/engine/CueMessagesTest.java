@@ -168,7 +168,7 @@ class CueMessagesTest {
   void aValueThatMessagesSetWantsAPort() {
     assertThat(plan(Controller.AVR8_32K, List.of(), X.telling()).cues().orElseThrow().findings())
         .extracting(Finding::says)
-        .containsExactly("x is set by messages, but no input is a serial port.");
+        .containsExactly("x is settable over serial, but no input is a serial port.");
   }
 
   @Test

@@ -272,7 +272,7 @@ class CuesTest {
     assertThat(findings).extracting(Finding::verdict).containsOnly(Verdict.BREAKS);
     assertThat(findings)
         .extracting(Finding::says)
-        .anyMatch(says -> says.contains("“Bell”") && says.contains("not there any more"))
+        .anyMatch(says -> says.contains("“Bell”") && says.contains("does not exist"))
         .anyMatch(says -> says.contains("“score”"))
         .anyMatch(says -> says.contains("weekday"));
     assertThat(plan.firmware()).isEmpty();

@@ -116,7 +116,7 @@ class CueJudgementTest {
             Cue.showing("u3", "After", new Ended("u2"), "s1"));
     assertThat(all)
         .extracting(Finding::says)
-        .contains("After never fires: what it waits for shows nothing, and so never ends.");
+        .contains("After never triggers: the scene it waits for shows nothing and never ends.");
   }
 
   /**
@@ -132,8 +132,8 @@ class CueJudgementTest {
     assertThat(drift.verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(drift.says())
         .contains(Quantity.text(4.32, "s") + " a day")
-        .contains("by " + Quantity.text(7.2, "min"))
-        .contains("summer time");
+        .contains("crystal: " + Quantity.text(7.2, "min"))
+        .contains("daylight saving");
     assertThat(new ClockDrift(Timekeeping.CHIP).finding().says())
         .contains(Quantity.text(1.728, "s"))
         .doesNotContain("begins anew");

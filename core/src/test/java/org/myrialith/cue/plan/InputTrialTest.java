@@ -110,7 +110,7 @@ class InputTrialTest {
   @ParameterizedTest
   @CsvSource({
     "DOWN, 1, 0, ''",
-    "DOWN, 2, 0, Button pressed again and again",
+    "DOWN, 2, 0, Button pressed repeatedly",
     "AGAIN, 1, 0, Button held",
     "AGAIN, 1, 5000, ''", // it comes softly, and never gets bright
     "LONG, 1, 0, ''",

@@ -144,7 +144,7 @@ class GifAgainstOthersTest {
     byte[] made = Files.readAllBytes(folder.resolve("made.gif"));
     Decoded whole = decode(made);
     byte[] endless = Arrays.copyOf(made, made.length - 1);
-    assertSameWithNote(whole, endless, "mark of the end");
+    assertSameWithNote(whole, endless, "end mark");
     byte[] stray = Arrays.copyOf(made, made.length + 2);
     stray[made.length - 1] = 0;
     stray[made.length + 1] = 0x3b;
@@ -160,7 +160,7 @@ class GifAgainstOthersTest {
     int at = GifBlocks.picture(made, 1);
     past[at + 1] = 26; // its left edge moves four cells to the right
     ImageFile.Found found = ImageFile.read(past, ImageBounds.USUAL, (raster, delay) -> true);
-    assertThat(found.notes()).singleElement().asString().contains("past the canvas");
+    assertThat(found.notes()).singleElement().asString().contains("beyond the canvas");
     Raster moved = decode(past).frames().get(1);
     for (int y = 15; y < 24; y++) {
       for (int x = 26; x < 32; x++) {

@@ -75,8 +75,8 @@ class MergeTest {
     all.put("title", g -> Gadgets.named(g, "Other", g.brief().notes()));
     all.put("another title", g -> Gadgets.named(g, "Else", g.brief().notes()));
     all.put("notes", g -> Gadgets.named(g, g.brief().title(), "Other notes"));
-    all.put("pitch across", panel(p -> pitched(p, 12, p.pitchYMm())));
-    all.put("another pitch across", panel(p -> pitched(p, 13, p.pitchYMm())));
+    all.put("horizontal pitch", panel(p -> pitched(p, 12, p.pitchYMm())));
+    all.put("another horizontal pitch", panel(p -> pitched(p, 13, p.pitchYMm())));
     all.put("pitch down", panel(p -> pitched(p, p.pitchXMm(), 14)));
     all.put("brightness", g -> g.with(new ColourSettings(g.colour().transfer(), 40)));
     all.put("a ring more", g -> g.with(Fixture.of("f7", "Ring", Ring.KIND.usual(), 200, 200)));
@@ -201,8 +201,8 @@ class MergeTest {
             (name, edit) ->
                 told.put(
                     name, Difference.line(Difference.between(LANTERN, edit.apply(LANTERN)), 3)));
-    assertThat(told.get("pitch across"))
-        .isEqualTo("Harbour window: pitch across 10\u00a0mm to 12\u00a0mm");
+    assertThat(told.get("horizontal pitch"))
+        .isEqualTo("Harbour window: horizontal pitch 10\u00a0mm to 12\u00a0mm");
     assertThat(told.get("a ring more")).startsWith("Ring added");
     assertThat(told.get("brightness"))
         .isEqualTo("Colour: brightness limit 100\u00a0% to 40\u00a0%");

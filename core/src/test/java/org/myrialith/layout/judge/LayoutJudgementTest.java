@@ -127,7 +127,7 @@ public class LayoutJudgementTest {
     assertThat(overlap.says()).startsWith("24 pairs of emitters overlap");
     Finding same =
         finding(judge(plan(grid(1, 1, 10), grid(2, 1, 10)), Site.USUAL, 1), "same-place");
-    assertThat(same.says()).contains("Two fixtures claim one place", "Fixture 1", "Fixture 2");
+    assertThat(same.says()).contains("Two fixtures at the same place", "Fixture 1", "Fixture 2");
     assertThat(same.verdict()).isEqualTo(Verdict.BREAKS);
   }
 
@@ -139,7 +139,7 @@ public class LayoutJudgementTest {
         List.of(apart.fixtures().get(0), apart.fixtures().get(1).movedBy(500, 500));
     List<Finding> findings = judge(LayoutPlan.of(moved), Site.USUAL, 5);
     assertThat(finding(findings, "touch").says()).startsWith("2330 pairs");
-    assertThat(finding(findings, "overlap").says()).startsWith("1 pair of emitters overlaps");
+    assertThat(finding(findings, "overlap").says()).startsWith("1 pair of emitters overlapping");
   }
 
   /** A library's covers() counts what lies on the line as within. */
@@ -188,7 +188,7 @@ public class LayoutJudgementTest {
             .count();
     assertThat(out).isBetween(1L, 49L);
     Finding finding = finding(judge(plan, Site.USUAL.within(outline), 0.5), "enclosure");
-    assertThat(finding.says()).startsWith(out + " of 50 emitters lie outside");
+    assertThat(finding.says()).startsWith(out + " of 50 emitters are outside");
   }
 
   @Test
@@ -264,7 +264,7 @@ public class LayoutJudgementTest {
   void theOpenDataOutIsNamed() {
     Finding finding =
         finding(judge(plan(grid(3, 2, 10), grid(2, 2, 9)), Site.USUAL, 1), "data-out");
-    assertThat(finding.says()).contains("Fixture 2 index 3");
+    assertThat(finding.says()).contains("Fixture 2 LED 3");
   }
 
   @Test

@@ -40,7 +40,7 @@ class DataRunTest {
   @Test
   void aTurnedPieceIsEnteredAtItsFarEnd() {
     List<DataRun> runs = runs(strip());
-    assertThat(runs).extracting(DataRun::what).containsExactly("piece 1", "piece 2, turned round");
+    assertThat(runs).extracting(DataRun::what).containsExactly("piece 1", "piece 2, reversed");
     assertThat(runs).extracting(DataRun::emitters).containsExactly(3, 2);
     place(runs.get(0).enters(), 10, 0);
     place(runs.get(0).leaves(), 50, 0);
@@ -55,7 +55,7 @@ class DataRunTest {
   void aReversedFixtureIsRunThroughFromItsEndAndKeepsTheNumbersOfItsPieces() {
     Fixture fixture = Fixture.of("f1", "Trial", strip(), 0, 0);
     List<DataRun> runs = DataRun.of(fixture.with(fixture.mount().backwards()));
-    assertThat(runs).extracting(DataRun::what).containsExactly("piece 2, turned round", "piece 1");
+    assertThat(runs).extracting(DataRun::what).containsExactly("piece 2, reversed", "piece 1");
     place(runs.get(0).enters(), 80, 0);
     place(runs.get(1).leaves(), 10, 0);
     assertThat(runs.get(1).way()).isEqualTo("left");

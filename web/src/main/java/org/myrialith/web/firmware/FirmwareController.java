@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Step;
 import org.myrialith.firmware.pack.PackedClips;
@@ -16,6 +17,7 @@ import org.myrialith.gadget.format.GadgetJson;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.parts.Controller;
 import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.pages.Sheet;
 import org.myrialith.web.pages.TakenFile;
 import org.myrialith.web.store.NotThereException;
 import org.myrialith.web.store.Projects;
@@ -45,6 +47,9 @@ class FirmwareController {
    */
   record Bar(String name, String text, double share, boolean best) {}
 
+  /** A finding of another step, and the page of that step. */
+  record Problem(Finding finding, String path) {}
+
   /** A file of the archive. */
   record Item(String name, String size) {}
 
@@ -58,6 +63,7 @@ class FirmwareController {
         .ifPresent(
             firmware -> {
               page.addObject("firmware", firmware);
+              page.addObject("problems", elsewhere(opened.plan()));
               page.addObject("packings", packings(firmware));
               page.addObject("worked", worked(firmware));
               page.addObject(
@@ -69,6 +75,16 @@ class FirmwareController {
                       .toList());
             });
     return page;
+  }
+
+  /**
+   * What breaks or is tight in the other steps, worst first: said before anything is taken away.
+   */
+  private static List<Problem> elsewhere(GadgetPlan plan) {
+    return plan.problems().stream()
+        .filter(finding -> finding.step() != Step.FIRMWARE)
+        .map(finding -> new Problem(finding, Sheet.path(finding.step())))
+        .toList();
   }
 
   private static String worked(FirmwarePlan firmware) {

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.demo.StartingPoint;
+import org.myrialith.finding.Finding;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Quantity;
@@ -15,6 +17,7 @@ import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.format.GadgetJson;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
+import org.myrialith.web.demo.DemoShelf;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.ProjectPages;
 import org.myrialith.web.store.NotThereException;
@@ -39,9 +42,11 @@ class ShelfController {
   private static final Logger LOG = LoggerFactory.getLogger(ShelfController.class);
 
   private final Projects projects;
+  private final DemoShelf demo;
 
-  ShelfController(Projects projects) {
+  ShelfController(Projects projects, DemoShelf demo) {
     this.projects = projects;
+    this.demo = demo;
   }
 
   /** A gadget on the shelf. */
@@ -71,6 +76,8 @@ class ShelfController {
     ModelAndView page = new ModelAndView("shelf/page");
     page.addObject("entries", entries());
     page.addObject("form", form);
+    page.addObject("starts", StartingPoint.values());
+    page.addObject("demo", demo.onTheShelf());
     page.addObject("drawer", projects.drawer());
     page.addObject("keptDays", Projects.KEPT_DAYS);
     return page;
@@ -135,12 +142,9 @@ class ShelfController {
 
   private Entry worked(Project project) {
     GadgetPlan plan = projects.plan(project);
-    String says =
-        plan.findings().stream()
-            .filter(f -> f.verdict() == plan.verdict() && f.verdict() != Verdict.HOLDS)
-            .map(f -> f.says())
-            .findFirst()
-            .orElse("No problems found.");
+    List<Finding> problems = plan.problems();
+    String more = problems.size() > 1 ? " And " + (problems.size() - 1) + " more." : "";
+    String says = problems.isEmpty() ? "No problems found." : problems.get(0).says() + more;
     return new Entry(
         project.getId(),
         project.getHead(),
@@ -166,6 +170,25 @@ class ShelfController {
     } catch (InputException e) {
       return refused(Map.of("title", title), e.errors());
     }
+  }
+
+  @PostMapping("/gadgets/start")
+  String start(@RequestParam String kind) {
+    StartingPoint from = StartingPoint.of(kind).orElseThrow(NotThereException::new);
+    UUID id = projects.create(from.gadget(), "Started from: " + from.title());
+    return "redirect:/gadgets/" + id + "/layout";
+  }
+
+  @PostMapping("/demo/remove")
+  String removeDemo() {
+    demo.remove();
+    return "redirect:/";
+  }
+
+  @PostMapping("/demo/add")
+  String addDemo() {
+    demo.add();
+    return "redirect:/";
   }
 
   private ModelAndView refused(Map<String, String> typed, List<InputError> errors) {

@@ -16,6 +16,11 @@ interface ProjectTable extends JpaRepository<Project, UUID> {
 
   List<Project> findTop20ByDeletedAtBefore(Instant then);
 
+  @Query(
+      "select p from Project p, Revision r where p.deletedAt is null and p.head = 1"
+          + " and r.key.projectId = p.id and r.key.number = 1 and r.summary = :summary")
+  List<Project> withOneRevision(String summary);
+
   Optional<Project> findByIdAndDeletedAtIsNull(UUID id);
 
   @Lock(LockModeType.PESSIMISTIC_WRITE)

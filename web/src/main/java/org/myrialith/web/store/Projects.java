@@ -108,6 +108,12 @@ public class Projects {
     return projects.findTop200ByDeletedAtIsNullOrderByChangedAtDesc();
   }
 
+  /** Returns projects of the shelf whose only revision has that summary. */
+  @Transactional(readOnly = true)
+  public List<Project> withOneRevision(String summary) {
+    return projects.withOneRevision(summary);
+  }
+
   /** Returns how many projects there are. */
   public long count() {
     return projects.count();

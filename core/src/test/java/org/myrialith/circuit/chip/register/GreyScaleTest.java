@@ -193,7 +193,7 @@ class GreyScaleTest {
     assertThat(plan.findings())
         .filteredOn(f -> f.key().equals("addresses-c1"))
         .singleElement()
-        .satisfies(f -> assertThat(f.says()).contains("40 to 42 hex"));
+        .satisfies(f -> assertThat(f.says()).contains("0x40 to 0x42"));
     assertThat(chips.plan(grid(40, 10), brief(Controller.AVR8_32K)).findings())
         .filteredOn(f -> f.key().equals("addresses-c1"))
         .extracting(Finding::verdict)

@@ -1,0 +1,13 @@
+package org.myrialith.finding;
+
+/** What a finding is about to harm, the worst first: what is told first at the same verdict. */
+public enum Harm {
+  /** Somebody can be hurt: fire, burns, seizures. */
+  PERSON,
+  /** Parts are run beyond their ratings. */
+  PARTS,
+  /** It does not work, or not for long enough. */
+  FUNCTION,
+  /** It works and looks worse than it could. */
+  LOOKS
+}
