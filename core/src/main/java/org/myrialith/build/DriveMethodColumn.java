@@ -15,15 +15,14 @@ public enum DriveMethodColumn {
   WIRES("wires", "wires", DriveMethod.Numbers::wires, true),
   ADDRESSES("addresses", "addresses", DriveMethod.Numbers::addresses, true),
   BITS("bits", "bits per frame", DriveMethod.Numbers::bits, true),
-  REFRESH("refresh", "maximum refresh rate", DriveMethod.Numbers::refreshHz, false),
-  DEPTH("depth", "depth (bits)", DriveMethod.Numbers::depth, false),
+  REFRESH("refresh", "refresh rate", DriveMethod.Numbers::refreshHz, false),
+  DEPTH("depth", "bits of depth", DriveMethod.Numbers::depth, false),
   SHARE("share", "CPU load at 50 fps", DriveMethod.Numbers::share, true),
   RAM("ram", "RAM", DriveMethod.Numbers::ramBytes, true),
   FLASH("flash", "flash", DriveMethod.Numbers::flashBytes, true),
   JOINTS("joints", "solder joints", DriveMethod.Numbers::joints, true),
   COST("cost", "cost of parts", DriveMethod.Numbers::cost, true),
-  BRIGHTNESS(
-      "brightness", "relative brightness (duty cycle)", DriveMethod.Numbers::brightness, false);
+  BRIGHTNESS("brightness", "relative brightness", DriveMethod.Numbers::brightness, false);
 
   private final String key;
   private final String title;

@@ -3,6 +3,7 @@ package org.myrialith.build;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,11 +16,11 @@ import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.FixtureRange;
 import org.myrialith.circuit.FixtureRun;
 import org.myrialith.circuit.choice.CircuitKinds;
-import org.myrialith.finding.Finding;
 import org.myrialith.finding.Quantity;
 import org.myrialith.finding.Verdict;
 import org.myrialith.firmware.driver.DriverCode;
 import org.myrialith.layout.Layout;
+import org.myrialith.parts.Controller;
 import org.myrialith.parts.EmitterClass;
 import org.myrialith.parts.PartSort;
 
@@ -52,6 +53,11 @@ public record DriveMethodTable(List<DriveMethod> ways) {
   /** Returns the ways, the best by a column first. */
   public List<DriveMethod> by(DriveMethodColumn column) {
     return ways.stream().sorted(column.best()).toList();
+  }
+
+  /** Returns the ways that are the best at something, at most so many. */
+  public List<Merit.Recommended> recommended(int most) {
+    return Merit.of(ways, most);
   }
 
   private record Work(Layout layout, Circuits others, Brief brief, List<String> fixtures) {
@@ -101,7 +107,8 @@ public record DriveMethodTable(List<DriveMethod> ways) {
       int free = (int) brief.controller().pins().stream().filter(p -> !taken().contains(p)).count();
       int wants = plan.wantedPins();
       if (wants > free) {
-        return Optional.of(phrase("needs %d pins, %d available", wants, free));
+        return Optional.of(
+            phrase("needs %d pins, %d available%s", wants, free, larger(wants + taken().size())));
       }
       int ram = DriverCode.ramBytes(plan);
       if (ram > brief.controller().ramBytes()) {
@@ -118,8 +125,17 @@ public record DriveMethodTable(List<DriveMethod> ways) {
       }
       return plan.findings().stream()
           .filter(f -> f.verdict() == Verdict.BREAKS)
-          .map(Finding::says)
+          .map(f -> (f.says() + " " + f.advice()).strip())
           .findFirst();
+    }
+
+    /** The smallest class that brings out so many pins. */
+    private static String larger(int pins) {
+      return Controller.CLASSES.stream()
+          .filter(c -> c.pins().size() >= pins)
+          .min(Comparator.comparingInt(c -> c.pins().size()))
+          .map(c -> "; enough on: " + c.title())
+          .orElse("");
     }
 
     private DriveMethod.Numbers numbers(CircuitPlan plan) {

@@ -44,9 +44,7 @@ public record ScanStep(ScanSettings settings, Wiring wiring) implements StepPlan
     }
     return settings.strobe().there()
         ? Quantity.text(settings.strobe().hertz(), "Hz")
-        : settings.bar().there()
-            ? Quantity.text(settings.bar().movesHz(), "Hz")
-            : "no multiplexing";
+        : settings.bar().there() ? Quantity.text(settings.bar().movesHz(), "Hz") : "no scan";
   }
 
   @Override

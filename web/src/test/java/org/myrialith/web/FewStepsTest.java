@@ -120,12 +120,12 @@ class FewStepsTest {
         assertThat(page.getByLabel("Pixels, row " + row)).isFocused();
         type(row == 2 ? "6" : "9");
       }
-      click(page.getByLabel("Turned, row 2"));
+      click(page.getByLabel("Reversed, row 2"));
       Gadget gadget = finish();
       Strip strip = (Strip) gadget.fixtures().get(0).shape();
       assertThat(strip.pieces())
           .extracting(p -> p.pixels() + (p.turned() ? " turned" : ""))
-          .containsExactly("12", "6 turned", "9");
+          .containsExactly("12", "6 reversed", "9");
       told("strip", 40);
     }
   }
@@ -165,7 +165,7 @@ class FewStepsTest {
                   "x mm,y mm\n0,0\n12.5,3\n30,8\n".getBytes(StandardCharsets.UTF_8)));
       clicks += 2; // the field, and the file in the browser's own window
       click(page.locator("#bring button"));
-      button("Keep as 3 loose emitters");
+      button("Import as 3 loose emitters");
       Gadget gadget = finish();
       assertThat(gadget.fixtures().get(0).count()).isEqualTo(3);
       told("loose emitters", 15);

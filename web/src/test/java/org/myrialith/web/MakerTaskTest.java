@@ -114,7 +114,7 @@ class MakerTaskTest {
 
   private void startAndDescribe() {
     page.getByLabel("Name of the gadget").fill("Test lantern ⚓");
-    button("Start").click();
+    button("Start empty").click();
     assertThat(page.locator("#strata a[aria-current]")).containsText("Layout");
     layer("Brief");
     page.getByLabel("Power source").fill("Wall adapter");
@@ -172,7 +172,7 @@ class MakerTaskTest {
     page.reload();
     page.getByText("Average: ").click();
     assertThat(page.locator(".tab[aria-current]")).containsText("Average");
-    button("Keep").click();
+    button("Import").click();
     assertThat(page.locator(".core li")).hasCount(3);
     assertThat(stored().clipOn("f1").orElseThrow().frames())
         .extracting(f -> f.holdMillis())
@@ -216,7 +216,7 @@ class MakerTaskTest {
     button("Copy").click();
     assertThat(page.locator(".core li")).hasCount(2);
     page.getByLabel("Shift the picture right").click();
-    fill("Frame 2 is held", "330");
+    fill("Frame 2 hold", "330");
     button("Split").click();
     assertThat(page.locator(".core li")).hasCount(3);
     button("Delete").click();

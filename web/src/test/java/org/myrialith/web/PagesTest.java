@@ -367,7 +367,7 @@ class PagesTest {
       Page page = screen.page();
       page.getByLabel("Gamma exponent, 1.0 to 3.5").fill("2.7");
       page.keyboard().press("Tab");
-      assertThat(page.locator("#notice")).containsText("pick that curve first");
+      assertThat(page.locator("#notice")).containsText("select that curve first");
       assertThat(page.getByLabel("Gamma exponent, 1.0 to 3.5")).hasValue("2.7");
       page.locator("input[name=transfer][value=power]").check();
       screen.onRevision(2);
@@ -412,7 +412,7 @@ class PagesTest {
       screen.holdAccessible();
       page.keyboard().press("Escape");
       assertThat(page.locator("#keys")).isHidden();
-      screen.button("Keys").click();
+      screen.button("Keyboard").click();
       screen.button("Close").click();
       assertThat(page.locator("#keys")).isHidden();
       assertThat(application.head(id)).isEqualTo(1);

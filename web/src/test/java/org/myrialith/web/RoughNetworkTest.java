@@ -93,7 +93,7 @@ class RoughNetworkTest {
       assertThat(state(page)).hasText("saved");
       held(page);
       screen.button("Copy").click();
-      assertThat(state(page)).hasText("saving Copy it");
+      assertThat(state(page)).hasText("saving Copy");
       assertThat(screen.button("Copy")).hasAttribute("aria-busy", "true");
       letGo(page);
       assertThat(state(page)).hasText("saved");
@@ -192,7 +192,7 @@ class RoughNetworkTest {
       screen.holdAccessible();
       fill(page, "Controller current", "33");
       page.locator("#strata a").first().click(); // nothing leaves the page meanwhile
-      assertThat(page.locator("#trouble")).containsText("Kept back, Controller draws");
+      assertThat(page.locator("#trouble")).containsText("Safety margin, Controller current");
       assertThat(page.locator("#strata a[aria-current]")).containsText("Power");
       assertThat(page.getByLabel("Safety margin")).hasValue("31");
       page.unrouteAll();

@@ -60,10 +60,10 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
             });
     List<String> notes = new ArrayList<>(found.notes());
     if (changed[0] > 0) {
-      notes.add(phrase("%s without delay; held for %d ms.", frames(changed[0]), UNSET_MILLIS));
+      notes.add(phrase("%s no delay; held for %d ms.", frames(changed[0]), UNSET_MILLIS));
     }
     if (changed[1] > 0) {
-      notes.add(phrase("%s with a delay over 60 s; held for 60 s.", frames(changed[1])));
+      notes.add(phrase("%s a delay over 60 s; held for 60 s.", frames(changed[1])));
     }
     return new ClipImport(frames, notes);
   }

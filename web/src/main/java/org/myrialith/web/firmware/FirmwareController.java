@@ -130,7 +130,7 @@ class FirmwareController {
   private static Bar memory(String name, double takes, int has) {
     return new Bar(
         name,
-        Quantity.text(takes, "bytes") + " of " + Quantity.text(has, "bytes"),
+        Quantity.number(takes) + " of " + Quantity.text(has, "bytes"),
         Math.min(1, takes / has),
         takes <= has);
   }

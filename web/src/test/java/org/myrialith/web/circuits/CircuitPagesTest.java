@@ -103,10 +103,10 @@ class CircuitPagesTest {
     String id = application.bring(DemoGadgets.mooringPost());
     try (Screen screen = open(id, "circuits?circuit=c1")) {
       Page page = screen.page();
-      assertThat(page.locator(".timebar")).containsText("One frame on the line");
+      assertThat(page.locator(".timebar")).containsText("One frame: ");
       assertThat(page.locator(".time-gap")).hasCount(0);
       page.locator(".tab", new Page.LocatorOptions().setHasText("Rope line")).click();
-      assertThat(page.locator(".timebar")).containsText("One frame and its gap");
+      assertThat(page.locator(".timebar")).containsText("One frame with latch gap");
       assertThat(screen.field("Speed")).hasValue("400");
       assertThat(page.locator(".numbers-of > summary b").allTextContents())
           .containsExactly("Beacon ring", "Lamp line", "Rope line");

@@ -61,7 +61,7 @@ class DepthPagesTest {
       assertThat(sinks(application.stored(id)).sort()).isEqualTo(RegisterClass.GREY_24);
       assertThat(page.locator("section.chip")).hasCount(5);
       page.locator(".out").nth(4).click();
-      assertThat(page.locator(".bits-picked")).containsText("a level of 12 bits");
+      assertThat(page.locator(".bits-picked")).containsText("level of 12 bits");
       screen.holdAccessible();
       // a shade: half of full in perceived steps is far less than half the light
       page.navigate(application.address() + "/gadgets/" + id + "/brief");
@@ -89,7 +89,7 @@ class DepthPagesTest {
       screen.button("Save inputs").click();
       assertThat(page.locator("#beside .why")).containsText("row 1, pins: read “D9”");
       assertThat(screen.field("Pins, row 1")).hasValue("D9");
-      screen.field("Sort, row 1").selectOption("knob");
+      screen.field("Type, row 1").selectOption("knob");
       screen.field("Pins, row 1").fill("D2, D3");
       page.keyboard().press("Tab");
       screen.button("Save inputs").click();
@@ -101,7 +101,7 @@ class DepthPagesTest {
       screen.holdAccessible();
       // a row that came is shown as it is, and saved as it is
       page.reload();
-      assertThat(screen.field("Sort, row 1")).hasValue("knob");
+      assertThat(screen.field("Type, row 1")).hasValue("knob");
       page.locator("#beside summary").click();
       screen.field("Name, row 1").fill("Dimmer");
       page.keyboard().press("Tab");

@@ -37,25 +37,25 @@ class PartedPagesTest {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = open(id, "circuits")) {
       Page page = screen.page();
-      page.getByLabel("Last index of Harbour window on this circuit").fill("200");
-      page.getByLabel("Set the run of Harbour window").click();
+      page.getByLabel("Last LED of Harbour window on this circuit").fill("200");
+      page.getByLabel("Set the section of Harbour window").click();
       assertThat(page.locator("#notice")).containsText("0 to 127");
-      assertThat(page.getByLabel("Last index of Harbour window on this circuit")).hasValue("200");
+      assertThat(page.getByLabel("Last LED of Harbour window on this circuit")).hasValue("200");
       assertThat(application.head(id)).isEqualTo(1);
-      page.getByLabel("Last index of Harbour window on this circuit").fill("63");
-      page.getByLabel("Set the run of Harbour window").click();
+      page.getByLabel("Last LED of Harbour window on this circuit").fill("63");
+      page.getByLabel("Set the section of Harbour window").click();
       screen.onRevision(2);
       assertThat(members(id, 0)).containsExactly("f1:0-63", "f2");
-      assertThat(page.locator(".chain-loose")).containsText("Harbour window, index 64 to 127");
+      assertThat(page.locator(".chain-loose")).containsText("Harbour window, LEDs 64 to 127");
       screen.button("Add a circuit of one-wire RGB pixels").click();
       screen.onRevision(3);
-      screen.button("Put on Data line 2").click();
+      screen.button("Add to Data line 2").click();
       screen.onRevision(4);
       assertThat(members(id, 1)).containsExactly("f1:64-127");
       screen.holdAccessible();
       // the order page tells the parts apart
       page.navigate(application.address() + "/gadgets/" + id + "/layout");
-      assertThat(page.locator("body")).containsText("Harbour window, index 64 to 127");
+      assertThat(page.locator("body")).containsText("Harbour window, LEDs 64 to 127");
     }
   }
 

@@ -34,6 +34,10 @@ class WaysPageTest {
     return page.locator(".ways-table tbody tr").filter(new Locator.FilterOptions().setHasText(way));
   }
 
+  private static void allMethods(Page page) {
+    page.locator(".ways-all > summary").click();
+  }
+
   @Test
   void plainLedsAreDrivenByAWayThatTheMakerTakes() {
     String id = application.bring(Gadget.blank("Dial"));
@@ -47,13 +51,15 @@ class WaysPageTest {
       // taken off the pixels' line it is free to be driven another way
       page.locator(".chain-link button[value='off']").click();
       screen.onRevision(4);
-      assertThat(page.locator("#ways-title")).containsText("Ways to drive Bar");
+      assertThat(page.locator("#ways-title")).containsText("Drive methods for Bar");
       screen.holdAccessible();
-      assertThat(row(page, "one-wire RGB pixels")).containsText("does not drive: single colour");
+      assertThat(row(page, "one-wire RGB pixels")).containsText("can't drive: single colour");
+      allMethods(page);
       page.locator(".ways-table thead")
           .getByText("pins", new Locator.GetByTextOptions().setExact(true))
           .click();
-      assertThat(page.locator(".ways-table tbody tr").first().locator("td").first()).hasText("2");
+      assertThat(page.locator(".ways-table tbody tr").first().locator("[data-column=pins]"))
+          .hasText("2 pins");
       row(page, "8-bit shift registers").getByRole(AriaRole.BUTTON).click();
       screen.onRevision(5);
       assertThat(page.locator(".chain-why")).containsText("chosen: pins: 3");
@@ -71,8 +77,9 @@ class WaysPageTest {
     try (Screen screen = open(id, "circuits")) {
       Page page = screen.page();
       page.getByText("Compare drive methods").click();
-      assertThat(page.locator("#ways-title")).hasText("Ways to drive Board");
-      assertThat(row(page, "pins of the controller")).containsText("wants 96 pins; 20 are free");
+      assertThat(page.locator("#ways-title")).hasText("Drive methods for Board");
+      allMethods(page);
+      assertThat(row(page, "pins of the controller")).containsText("needs 96 pins, 20 available");
       row(page, "three-wire display drivers").getByRole(AriaRole.BUTTON).click();
       screen.onRevision(2);
       assertThat(application.stored(id).circuits().circuits())
@@ -104,9 +111,11 @@ class WaysPageTest {
       assertThat(application.stored(id).circuits().prices().cost(PartSort.REGISTER, 12))
           .isEqualTo(24);
       // 12 chips at 2, 98 resistors and 12 capacitors at 0.01
-      assertThat(row(page, "8-bit shift registers").locator("td").first()).hasText("25.10 units");
+      assertThat(row(page, "8-bit shift registers").locator("[data-column=cost]"))
+          .containsText("25.10 units");
       // what has no price says so
-      assertThat(row(page, "16-bit port expanders").locator("td").first()).hasText("open");
+      assertThat(row(page, "16-bit port expanders").locator("[data-column=cost]"))
+          .containsText("open");
       assertThat(page.url()).contains("sort=cost");
     }
   }

@@ -34,7 +34,7 @@ class CuesPageTest {
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/cues")) {
       Page page = screen.page();
       screen.holdAccessible();
-      button(page, "Begin with mood light").click();
+      button(page, "Start with mood light").click();
       screen.onRevision(2);
       Gadget begun = application.stored(id);
       assertThat(begun.cues().cues()).hasSize(7);
@@ -82,7 +82,7 @@ class CuesPageTest {
       page.locator("input.name").fill("Тёмная ✓");
       button(page, "Add a scene").click();
       screen.onRevision(3);
-      button(page, "Put Тёмная ✓ on the easel").click();
+      button(page, "Edit Тёмная ✓").click();
       screen.onRevision(4);
       Gadget opened = application.stored(id);
       assertThat(opened.clips()).isEmpty();
@@ -104,7 +104,7 @@ class CuesPageTest {
       screen.onRevision(7);
       button(page, "Make dark pixels transparent").click();
       screen.onRevision(8);
-      assertThat(page.locator(".through")).containsText("the scenes beneath it are seen");
+      assertThat(page.locator(".through")).containsText("the scenes beneath show");
       assertThat(application.stored(id).clips()).allMatch(Clip::seeThrough);
       screen.holdAccessible();
       button(page, "Make dark pixels opaque").click();

@@ -57,7 +57,7 @@ class BringClipsTest {
       bring(page, file);
       assertThat(page.locator("p.hint").first()).containsText("234 frames");
       screen.holdAccessible();
-      button(page, "Keep").click();
+      button(page, "Import").click();
       screen.onRevision(2);
       assertThat(clip(id).frames()).isEqualTo(sign.clips().get(0).frames());
       assertThat(application.stored(id).programme().captionOn("f1"))
@@ -83,7 +83,7 @@ class BringClipsTest {
       page.locator("#holdMillis").fill("70");
       button(page, "Cut the sheet").click();
       assertThat(page.locator("p.hint").first()).containsText(frames + " frames");
-      button(page, "Keep, in place").click();
+      button(page, "Import, replacing").click();
       screen.onRevision(2);
       assertThat(clip(id).frames()).extracting(Frame::holdMillis).containsOnly(70);
       List<Picture> cut = clip(id).frames().stream().map(Frame::picture).toList();

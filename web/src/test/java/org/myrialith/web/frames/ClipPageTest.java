@@ -199,7 +199,7 @@ class ClipPageTest {
       screen.onRevision(3);
       openEdits(page);
       page.locator("#between").fill("3");
-      button(page, "Ease frame 1").click();
+      button(page, "Blend frame 1").click();
       screen.onRevision(4);
       assertThat(clip(id))
           .isEqualTo(

@@ -60,7 +60,7 @@ class EffectsPageTest {
       page.locator("#layer1-waves").fill("0");
       page.locator("#layer1-waves").blur();
       assertThat(page.locator("#layer1-waves-why")).containsText("1 to 64");
-      assertThat(page.locator(".look-trouble")).containsText("typed last");
+      assertThat(page.locator(".look-trouble")).containsText("last valid entry");
       assertThat(page.locator("#layer1-waves")).hasValue("0");
       page.locator("#layer1-waves").fill("3");
       page.locator("#layer1-waves").blur();
@@ -100,7 +100,7 @@ class EffectsPageTest {
       page.locator("#computed").selectOption("true");
       screen.onRevision(4);
       assertThat(page.locator(".costs tbody tr")).hasCount(2);
-      assertThat(page.locator(".costs tr:has-text('worked out') .chosen")).hasCount(1);
+      assertThat(page.locator(".costs tr:has-text('computed') .chosen")).hasCount(1);
       screen.holdAccessible();
       button(page, "Make frames").click();
       screen.onRevision(5);
@@ -112,13 +112,13 @@ class EffectsPageTest {
               (fixture, frames) ->
                   assertThat(made.clipOn(fixture).orElseThrow().frames()).isEqualTo(frames));
       page.navigate(application.address() + "/gadgets/" + id + "/firmware");
-      assertThat(page.locator("main")).containsText("effects of 2 clips are worked out");
+      assertThat(page.locator("main")).containsText("effects of 2 clips are computed");
       assertThat(page.locator("main")).containsText("effects.c");
       // a frame that is painted over is kept again, and so it is said
       page.navigate(application.address() + "/gadgets/" + id + "/frames?fixture=f1");
       page.locator("#easel").click();
       screen.onRevision(6);
-      assertThat(page.locator("body")).containsText("not what its effects make");
+      assertThat(page.locator("body")).containsText("differ from what its effects make");
     }
   }
 
@@ -167,7 +167,7 @@ class EffectsPageTest {
     String address = application.address() + "/gadgets/" + id + "/frames/f1/effects";
     try (Screen screen = Screen.open(address)) {
       Page page = screen.page();
-      button(page, "Make the frames, in place of the 1 there").click();
+      button(page, "Make frames, replacing the 1 existing").click();
       assertThat(page.locator(".making")).containsText("of 8000");
       button(page, "Cancel").click();
       assertThat(page.locator("main, body").first()).containsText("Stopped: no frames were made.");

@@ -54,7 +54,7 @@ class WriteOnDigitsTest {
       screen.onRevision(3);
       // 345678901234: the first digit has its point
       assertThat(frame(id, 1).colour(0, 7)).isNotZero();
-      assertThat(page.locator(".write")).containsText("can’t be read here: KMVWXZ");
+      assertThat(page.locator(".write")).containsText("can’t be shown here: KMVWXZ");
     }
   }
 

@@ -87,7 +87,7 @@ class LargeGadgetsTest {
     assertThatThrownBy(() -> share.preHandle(next, null, this)).isInstanceOf(BusyException.class);
     HttpResponse<String> told = get("/gadgets/" + large + "/power");
     assertThat(told.statusCode()).isEqualTo(503);
-    assertThat(told.body()).contains("Other large gadgets are being worked out", "try again");
+    assertThat(told.body()).contains("Other large gadgets are being planned", "try again");
     HttpResponse<String> problem = get("/api/v1/projects/" + large);
     assertThat(problem.statusCode()).isEqualTo(503);
     assertThat(problem.body()).contains("Other large gadgets");

@@ -102,7 +102,7 @@ class DrawingWorkTest {
       page.locator(".piece").nth(2).focus();
       page.keyboard().press("Shift+Enter");
       assertThat(page.locator(".piece-picked")).hasCount(3);
-      page.getByLabel("Leave out Bar 1").click();
+      page.getByLabel("Deselect Bar 1").click();
       assertThat(page.locator(".piece-picked")).hasCount(2);
       page.keyboard().down("Shift");
       screen.drag(screen.at(90, 20), screen.at(245, 90));
@@ -143,7 +143,7 @@ class DrawingWorkTest {
     try (Screen screen = open(id, "?fixture=f2")) {
       Page page = screen.page();
       for (int i = 0; i < 6; i++) {
-        screen.button("Larger").click();
+        screen.button("Zoom in").click();
       }
       screen.drag(screen.at(205, 74), screen.at(206, 74));
       screen.onRevision(2);
@@ -183,7 +183,7 @@ class DrawingWorkTest {
       Page page = screen.page();
       Locator drawing = page.locator("svg.drawing");
       String whole = drawing.getAttribute("viewBox");
-      screen.button("Larger").click();
+      screen.button("Zoom in").click();
       drawing.focus();
       page.keyboard().press("+");
       page.keyboard().press("ArrowRight");
@@ -215,7 +215,7 @@ class DrawingWorkTest {
       page.keyboard().press("0");
       screen.drag(screen.at(200, 40), screen.at(240, 60));
       assertThat(drawing.getAttribute("viewBox")).isNotEqualTo(whole);
-      screen.button("Whole").click();
+      screen.button("Fit").click();
       assertThat(application.head(id)).isEqualTo(2);
     }
   }
@@ -288,14 +288,14 @@ class DrawingWorkTest {
       assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 25°");
       canvas.press("ArrowUp");
       assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 30°");
-      page.getByLabel("only what is picked").check();
+      page.getByLabel("selection only").check();
       page.waitForCondition(() -> ink(canvas) != before);
       page.getByLabel("Layer spacing").fill("33");
       page.keyboard().press("Tab");
       screen.onRevision(2);
       assertThat(page.locator("lit-space")).isVisible();
       assertThat(page.locator("lit-space output")).hasText("turned -25°, tilted 30°");
-      assertThat(page.getByLabel("only what is picked")).isChecked();
+      assertThat(page.getByLabel("selection only")).isChecked();
     }
   }
 

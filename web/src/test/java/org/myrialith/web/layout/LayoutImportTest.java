@@ -86,7 +86,7 @@ class LayoutImportTest {
       page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in inches")).click();
       assertThat(page.locator(".figures tbody tr").first()).containsText("50.800");
       assertThat(application.head(id)).isEqualTo(1);
-      press(page, "Keep as 2 loose emitters");
+      press(page, "Import as 2 loose emitters");
       assertThat(page.locator(".piece")).hasCount(1);
       LooseEmitters nest = (LooseEmitters) application.stored(id).fixtures().get(0).shape();
       assertThat(nest.emitters().get(0).xMm()).isCloseTo(50.8, within(1e-9));
@@ -106,7 +106,7 @@ class LayoutImportTest {
       page.locator(".tab", new Page.LocatorOptions().setHasText("numbers in cm")).click();
       assertThat(page.locator("#notice")).containsText("row 2, xMm");
       assertThat(page.locator(".tab[aria-current]").first()).hasText("numbers in mm");
-      press(page, "Keep as 2 loose emitters");
+      press(page, "Import as 2 loose emitters");
       assertThat(page.locator(".piece")).hasCount(1);
     }
   }
@@ -118,8 +118,8 @@ class LayoutImportTest {
     byte[] map = application.bytes("/gadgets/" + id + "/r/1/map.csv");
     try (Screen screen = open(id)) {
       bring(screen.page(), "map.csv", map);
-      press(screen.page(), "Keep as 168 loose emitters");
-      assertThat(screen.page().locator("#calculations")).containsText("claim one place");
+      press(screen.page(), "Import as 168 loose emitters");
+      assertThat(screen.page().locator("#calculations")).containsText("at the same place");
       assertThat(application.stored(id).fixtures()).hasSize(3);
     }
   }

@@ -65,12 +65,12 @@ class LayoutToolsTest {
       screen.onRevision(3);
       assertThat(stored(id, "f3").position(0).xMm()).isEqualTo(97.5);
       page.getByLabel("Clockwise", new Page.GetByLabelOptions().setExact(true)).fill("400");
-      screen.button("Turn").click();
+      screen.button("Rotate").click();
       assertThat(page.locator("#notice")).containsText("-360 to 360");
       assertThat(page.getByLabel("Clockwise", new Page.GetByLabelOptions().setExact(true)))
           .hasValue("400");
       page.getByLabel("Clockwise", new Page.GetByLabelOptions().setExact(true)).fill("30");
-      screen.button("Turn").click();
+      screen.button("Rotate").click();
       screen.onRevision(4);
       assertThat(stored(id, "f1").mount().turnDegrees()).isEqualTo(30);
       for (String act :
@@ -119,17 +119,17 @@ class LayoutToolsTest {
       screen.onRevision(2);
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f3", "f1", "f2");
       assertThat(page.locator("#order")).hasAttribute("open", "");
-      page.getByLabel("Place of Bar 3 on the data line").fill("3");
+      page.getByLabel("Position of Bar 3 on the data line").fill("3");
       page.keyboard().press("Enter");
       screen.onRevision(3);
       assertThat(Gadgets.line(application.stored(id)).fixtures()).containsExactly("f1", "f2", "f3");
-      page.getByLabel("Place of Bar 1 on the data line").fill("4");
+      page.getByLabel("Position of Bar 1 on the data line").fill("4");
       page.keyboard().press("Enter");
       assertThat(page.locator("#notice")).containsText("1 to 3");
-      assertThat(page.getByLabel("Place of Bar 1 on the data line")).hasValue("4");
+      assertThat(page.getByLabel("Position of Bar 1 on the data line")).hasValue("4");
       screen.holdAccessible();
       screen.button("Bar 2 earlier").click();
-      screen.button("Reverse the data of Bar 2").click();
+      screen.button("Reverse the data direction of Bar 2").click();
       screen.onRevision(5);
       assertThat(stored(id, "f2").mount().reversed()).isTrue();
     }
@@ -179,7 +179,7 @@ class LayoutToolsTest {
       page.getByLabel("Width").fill("230");
       page.keyboard().press("Tab");
       screen.onRevision(3);
-      assertThat(page.locator("#calculations")).containsText("lie outside the enclosure");
+      assertThat(page.locator("#calculations")).containsText("are outside the enclosure");
       page.getByLabel("Height").fill("-4");
       page.keyboard().press("Tab");
       assertThat(page.locator("#notice")).containsText("1 to 20");
@@ -190,7 +190,7 @@ class LayoutToolsTest {
       page.getByLabel("Diffuser distance (0 = none)").fill("12");
       page.keyboard().press("Tab");
       screen.onRevision(5);
-      assertThat(page.locator("#calculations")).containsText("the light spots melt");
+      assertThat(page.locator("#calculations")).containsText("light spots melt");
       assertThat(page.locator(".diffused img")).isVisible();
       Object width =
           page.locator(".diffused img").evaluate("e => e.decode().then(() => e.naturalWidth)");

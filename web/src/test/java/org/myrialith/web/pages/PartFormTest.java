@@ -161,7 +161,7 @@ class PartFormTest {
     assertThat(form(PANEL).read(with(PANEL, "dark", "3, 7-9")).mount().dark())
         .containsExactly(3, 7, 8, 9);
     assertThatThrownBy(() -> form(PANEL).read(with(PANEL, "dark", "9-7")))
-        .hasMessageContaining("runs upwards");
+        .hasMessageContaining("ascending ranges");
   }
 
   @Test

@@ -46,14 +46,16 @@ class PowerPageTest {
     String id = application.bring(DemoGadgets.tideLantern());
     try (Screen screen = open(id, "power")) {
       Page page = screen.page();
-      assertThat(page.locator("body")).containsText("Not told yet how the chain is fed");
+      assertThat(page.locator("body")).containsText("Power injection not entered");
       screen.holdAccessible();
       button(page, "Save injection points").click();
       screen.onRevision(2);
       assertThat(application.stored(id).power().rails()).hasSize(1);
       button(page, "Feed at").click();
       screen.onRevision(3);
-      assertThat(page.locator("body")).not().containsText("to keep its colours. From pixel");
+      assertThat(page.locator("body"))
+          .not()
+          .containsText("needed for full colour. Colour shift from pixel");
       List<Feed> feeds = application.stored(id).power().rails().get(0).feeds();
       assertThat(feeds).isNotEmpty();
       // what cannot be is told beside the field, and stays typed
@@ -95,10 +97,10 @@ class PowerPageTest {
       assertThat(application.stored(id).power().controllerMilliamps()).isLessThan(9);
       page.locator("#connector").selectOption("breadboard");
       screen.onRevision(5);
-      assertThat(page.locator("body")).containsText("breadboard or jumper wire of the supply");
+      assertThat(page.locator("body")).containsText("Connector at");
       assertThat(page.locator(".fades .key-volts")).containsText("V to");
       assertThat(page.locator(".fades .key-light")).containsText("100 to");
-      assertThat(page.locator("body")).containsText("Nothing regulates the lights");
+      assertThat(page.locator("body")).containsText("LEDs are unregulated");
       screen.holdAccessible();
     }
   }
@@ -161,7 +163,7 @@ class PowerPageTest {
       screen.onRevision(2);
       page.locator("#tree-details").evaluate("d => { d.open = true; }");
       type(page, "converters", "5 V rail, linear, 5 V rail, 5, 1");
-      assertThat(page.locator("#notice")).containsText("at the end of the way");
+      assertThat(page.locator("#notice")).containsText("each path must start at a supply");
       assertThat(page.locator("#notice")).containsText("Nothing was changed or lost");
       assertThat(application.stored(id).brief().tree().converters().get(0).from())
           .isEqualTo("supply");

@@ -84,11 +84,11 @@ class SeenPageTest {
     String id = application.bring(DemoGadgets.porchBuoy());
     try (Screen screen = Screen.open(application.address() + "/gadgets/" + id + "/scan")) {
       Page page = screen.page();
-      assertThat(page.locator(".bench")).containsText("Nothing here has its turns");
+      assertThat(page.locator(".bench")).containsText("No multiplexed circuits");
       type(page, "strobeArms", "7");
       screen.onRevision(2);
       assertThat(page.locator(".seen-body .arm")).hasCount(8);
-      assertThat(page.locator("body")).containsText("84 flashes a second");
+      assertThat(page.locator("body")).containsText("Flash rate 84");
       type(page, "everyArm", "2");
       screen.onRevision(3);
       assertThat(page.locator("body")).containsText("can bring on seizures");
@@ -102,7 +102,8 @@ class SeenPageTest {
       page.locator("#barMotion").selectOption("turns");
       screen.onRevision(5);
       assertThat(
-              page.locator("figcaption", new Page.LocatorOptions().setHasText("a frame a column")))
+              page.locator(
+                  "figcaption", new Page.LocatorOptions().setHasText("one frame per column")))
           .isVisible();
       screen.holdAccessible();
       assertThat(application.stored(id).scan().bar().turns()).isTrue();
@@ -147,7 +148,7 @@ class SeenPageTest {
       screen.holdAccessible();
       page.locator("#resistorsAt").selectOption("lights");
       screen.onRevision(3);
-      assertThat(page.locator("body")).containsText("Put the resistors at the pins");
+      assertThat(page.locator("body")).containsText("Place the resistors at the pins");
     }
     String other = application.bring(panel("Chart", 9, 7));
     try (Screen screen =
