@@ -42,6 +42,11 @@ public record Bar(int count, double pitchMm, double bendDegrees) implements Shap
   }
 
   @Override
+  public String usualEmitter() {
+    return "single-red";
+  }
+
+  @Override
   public Position position(int index) {
     Objects.checkIndex(index, count);
     double along = (index - (count - 1) / 2.0) * pitchMm;

@@ -132,6 +132,11 @@ public record LampDigits(List<String> mask, int digits, double pitchMm, double g
   }
 
   @Override
+  public String usualEmitter() {
+    return "lamp";
+  }
+
+  @Override
   public int count() {
     return digits * lampsPerDigit();
   }

@@ -92,6 +92,11 @@ public record Panes(
   }
 
   @Override
+  public String usualEmitter() {
+    return "single-warm-white";
+  }
+
+  @Override
   public boolean spansArea() {
     return true;
   }

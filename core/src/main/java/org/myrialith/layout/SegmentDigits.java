@@ -371,6 +371,11 @@ public record SegmentDigits(
     return lines;
   }
 
+  @Override
+  public String usualEmitter() {
+    return "single-red";
+  }
+
   /** All at once: the parts are worked out only here. */
   @Override
   public List<Placement> placements() {

@@ -34,6 +34,14 @@ public sealed interface Shape
   int count();
 
   /**
+   * Returns the class of emitter that such a fixture is usually built with (common practice):
+   * addressable pixels, but plain LEDs and lamps in what shows characters.
+   */
+  default String usualEmitter() {
+    return Mount.USUAL_EMITTER;
+  }
+
+  /**
    * Returns the columns of a picture on this shape, as the viewer sees it: in one row, unless the
    * shape says otherwise.
    */

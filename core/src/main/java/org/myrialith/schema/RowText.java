@@ -68,7 +68,8 @@ public final class RowText {
   /** Reads a list; what is wrong with a line goes to {@code errors}. */
   public static void read(
       ArrayNode into, Types.Rows<?> rows, String field, String text, List<InputError> errors) {
-    List<String> lines = text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+    List<String> lines =
+        withoutHeader(rows, text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList());
     if (lines.size() > MOST_LINES) {
       errors.add(new InputError(field, lines.size() + " lines", "at most " + MOST_LINES));
       return;
@@ -84,9 +85,22 @@ public final class RowText {
     }
   }
 
+  /** A pasted table may have a line of headings, where numbers are asked for. */
+  private static List<String> withoutHeader(Types.Rows<?> rows, List<String> lines) {
+    boolean numbers =
+        rows.entry() instanceof Description<?> entry
+            && !(entry.fields(null).get(0).type() instanceof Types.Words);
+    boolean headed =
+        numbers
+            && lines.size() > 1
+            && lines.get(0).matches("\\D*\\p{L}\\D*[,;\\t]\\D*")
+            && lines.get(1).matches("[-+.0-9].*");
+    return headed ? lines.subList(1, lines.size()) : lines;
+  }
+
   private static void indices(
       ArrayNode list, int most, String field, String line, List<InputError> errors) {
-    for (String part : line.split("[,;\\s]+")) {
+    for (String part : line.replace('–', '-').split("[,;\\s]+")) {
       if (!part.matches("[0-9]{1,6}(-[0-9]{1,6})?")) {
         errors.add(new InputError(field, part, "whole numbers and ranges, such as 3, 7-9"));
         return;

@@ -21,6 +21,9 @@ public final class TypedNumber {
   private static final Pattern WITH_UNIT =
       Pattern.compile("([-+]?[0-9.,\\u202f\\u00a0]{1,40})\\s*(\\p{L}{1,12}|%|°|\"|″)");
 
+  /** 4k7 is 4.7 kohm, 2R2 is 2.2 ohm (IEC 60062). */
+  private static final Pattern RESISTOR_CODE = Pattern.compile("([0-9]{1,4})([kR])([0-9]{1,3})");
+
   /** Units that stand for each other, each with its worth in the first of its line. */
   private static final List<Map<String, String>> UNITS =
       List.of(
@@ -31,6 +34,13 @@ public final class TypedNumber {
           Map.of("V", "1", "mV", "0.001", "volt", "1", "volts", "1"),
           Map.of("ms", "1", "s", "1000", "µs", "0.001", "us", "0.001"),
           Map.of("mcd", "1", "cd", "1000"),
+          Map.of("mAh", "1", "Ah", "1000"),
+          Map.of("Hz", "1", "kHz", "1000", "MHz", "1000000"),
+          Map.of(
+              "ohm", "1", "Ω", "1", "R", "1", "kohm", "1000", "kΩ", "1000", "k", "1000", "Mohm",
+              "1000000"),
+          Map.of("W", "1", "mW", "0.001"),
+          Map.of("h", "1", "d", "24", "days", "24"),
           Map.of("°", "1", "deg", "1"));
 
   private TypedNumber() {}
@@ -56,6 +66,10 @@ public final class TypedNumber {
     OptionalDouble bare = parse(text);
     if (bare.isPresent()) {
       return bare;
+    }
+    Matcher code = RESISTOR_CODE.matcher(text.strip());
+    if (code.matches() && factor("k", unit) != null) {
+      return parse(code.group(1) + "." + code.group(3) + " " + code.group(2), unit);
     }
     Matcher parts = WITH_UNIT.matcher(text.strip());
     if (!parts.matches()) {

@@ -144,13 +144,13 @@ class CircuitsController {
       @RequestParam int base,
       @RequestParam(defaultValue = Gadget.FIRST_CIRCUIT) String circuit,
       @RequestParam Map<String, String> form) {
-    Map<String, String> own = new HashMap<>(form);
-    own.keySet().removeAll(List.of("id", "kind", "fixtures"));
     return pages.edit(
         id,
         base,
         "Changed a circuit",
-        g -> g.with(new PartForm<>(CircuitKinds.ALL, CircuitsPage.circuit(g, circuit)).read(own)),
+        g ->
+            g.with(
+                new PartForm<>(CircuitKinds.ALL, CircuitsPage.circuit(g, circuit)).read(own(form))),
         CircuitsPage.there(circuit),
         form,
         typed -> page.page(id, circuit, typed));
@@ -187,5 +187,11 @@ class CircuitsController {
         g -> g.with(g.circuits().withoutCircuit(CircuitsPage.circuit(g, circuit).id())),
         "circuits",
         errors -> page.page(id, circuit, null));
+  }
+
+  private static Map<String, String> own(Map<String, String> form) {
+    Map<String, String> own = new HashMap<>(form);
+    own.keySet().removeAll(List.of("id", "kind", "fixtures"));
+    return own;
   }
 }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.build.DriveMethodTable;
+import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.gadget.model.Gadget;
@@ -58,7 +60,7 @@ class LayoutController {
         id,
         base,
         "Added: " + ShapeKinds.ALL.kind(kind).orElseThrow().title(),
-        g -> g.with(fresh(g, kind)),
+        g -> driven(g, fresh(g, kind)),
         "layout?fixture=" + fixture.id());
   }
 
@@ -74,7 +76,32 @@ class LayoutController {
             + word.substring(1)
             + " "
             + (gadget.fixtures().size() + 1);
-    return beside(gadget, Fixture.of(gadget.freeId("f"), name, found.usual()));
+    Fixture fixture = Fixture.of(gadget.freeId("f"), name, found.usual());
+    return beside(gadget, fixture.with(fixture.mount().withEmitter(found.usual().usualEmitter())));
+  }
+
+  /**
+   * Returns the gadget with a new fixture. Plain LEDs and lamps, which can be driven many ways, get
+   * the one that is recommended first; the maker compares and changes it under Circuits.
+   */
+  private static Gadget driven(Gadget gadget, Fixture fixture) {
+    Gadget grown = gadget.with(fixture);
+    if (grown.circuits().of(fixture).isPresent()) {
+      return grown;
+    }
+    return DriveMethodTable.of(
+            grown.layout(), grown.circuits(), grown.brief(), List.of(fixture.id()))
+        .recommended(1)
+        .stream()
+        .findFirst()
+        .flatMap(
+            best ->
+                CircuitKinds.start(best.way().key())
+                    .map(
+                        start ->
+                            grown.drivenBy(
+                                start, List.of(fixture.id()), best.merits().get(0).title())))
+        .orElse(grown);
   }
 
   /** Returns a fixture moved to free room beside everything that is there. */

@@ -104,7 +104,7 @@ class LayoutPage {
     page.addObject("several", fixtures.size() > 1);
     Fixture one = fixtures.isEmpty() ? null : fixtures.get(0);
     page.addObject("picked", one);
-    page.addObject("kinds", kinds());
+    page.addObject("kinds", KindPicture.ALL);
     if (one != null) {
       PartForm<Fixture> whole = new PartForm<>(Fixture.DESCRIPTION, one);
       FormValues form = part == Part.FIXTURE ? typed : whole.shown();
@@ -124,12 +124,6 @@ class LayoutPage {
     page.addObject("turns", turns(plan));
     page.addObject("diffused", site.diffuserMm() > 0 && one != null);
     return page;
-  }
-
-  private static Map<String, String> kinds() {
-    Map<String, String> titles = new LinkedHashMap<>();
-    ShapeKinds.ALL.kinds().forEach(kind -> titles.put(kind.key(), kind.title()));
-    return titles;
   }
 
   /** The fields that only its kind has. */

@@ -1,11 +1,14 @@
 package org.myrialith.web.pages;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
@@ -78,8 +81,46 @@ public class ProjectPages {
       String then,
       Map<String, String> form,
       Function<FormValues, ModelAndView> again) {
+    Map<String, String> typed = new HashMap<>(form);
     return edit(
-        id, base, summary, edit, then, errors -> again.apply(FormValues.refused(form, errors)));
+        id,
+        base,
+        summary,
+        edit,
+        then,
+        errors -> {
+          boolean others = savedWithout(id, base, summary, edit, form, errors);
+          ModelAndView page = again.apply(FormValues.refused(typed, errors));
+          page.addObject("othersSaved", others);
+          return page;
+        });
+  }
+
+  /**
+   * Takes the fields that were refused out of the form and edits once more, so that what is valid
+   * beside them is saved.
+   *
+   * @param form what {@code edit} reads
+   * @return whether something was saved
+   */
+  private boolean savedWithout(
+      UUID id,
+      int base,
+      String summary,
+      UnaryOperator<Gadget> edit,
+      Map<String, String> form,
+      List<InputError> errors) {
+    Set<String> refused =
+        errors.stream().map(e -> e.field().replaceAll("\\[.*", "")).collect(Collectors.toSet());
+    if (form.isEmpty() || !form.keySet().removeAll(refused)) {
+      return false;
+    }
+    try {
+      return projects.join(id, base, summary, edit) instanceof Projects.Outcome.Saved saved
+          && saved.revision() > base;
+    } catch (InputException e) {
+      return false; // what is left does not stand alone: nothing of it is saved
+    }
   }
 
   /**

@@ -178,15 +178,15 @@ class PowerController {
   @PostMapping("/tree")
   ModelAndView tree(
       @PathVariable UUID id, @RequestParam int base, @RequestParam Map<String, String> form) {
-    Map<String, String> own = new HashMap<>(form);
-    own.keySet().removeAll(Set.of("base", "_csrf", "here"));
     return pages.edit(
         id,
         base,
         "Changed the supply tree",
         g ->
             g.with(
-                g.brief().with(new PartForm<>(SupplyTree.DESCRIPTION, g.brief().tree()).read(own))),
+                g.brief()
+                    .with(
+                        new PartForm<>(SupplyTree.DESCRIPTION, g.brief().tree()).read(own(form)))),
         "power",
         form,
         typed -> {
@@ -203,8 +203,6 @@ class PowerController {
       @RequestParam int base,
       @RequestParam String circuit,
       @RequestParam Map<String, String> form) {
-    Map<String, String> own = new HashMap<>(form);
-    own.keySet().removeAll(Set.of("base", "_csrf", "here"));
     return pages.edit(
         id,
         base,
@@ -214,7 +212,8 @@ class PowerController {
             throw new InputException("circuit", circuit, "one of the circuits");
           }
           RailSettings now = g.power().railOf(circuit);
-          return g.with(g.power().with(new PartForm<>(RailSettings.DESCRIPTION, now).read(own)));
+          return g.with(
+              g.power().with(new PartForm<>(RailSettings.DESCRIPTION, now).read(own(form))));
         },
         "power?circuit=" + circuit,
         form,
@@ -292,5 +291,11 @@ class PowerController {
     return onlyLine(gadget)
         .map(line -> planned.with(new PartForm<>(CircuitKinds.ALL, line).read(pixel)))
         .orElse(planned);
+  }
+
+  private static Map<String, String> own(Map<String, String> form) {
+    Map<String, String> own = new HashMap<>(form);
+    own.keySet().removeAll(Set.of("base", "_csrf", "here"));
+    return own;
   }
 }

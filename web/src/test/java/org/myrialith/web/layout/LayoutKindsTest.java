@@ -51,12 +51,12 @@ class LayoutKindsTest {
         "strip | Pieces | '12\n6, 25, turned\n3, 5' | strip of 21 in 3 pieces | 21 | '0' | Pieces",
         "ring | Circles | '1, 0\n8, 12, 22.5, back' | 2 rings, 9 in all | 9 | '8, 0' | radiusMm",
         "polygon | Sides | 5 | polygon of 5 modules, 25 pixels | 25 | 2 | 3 to 128",
-        "segment digits | LEDs a segment | 1 | 4 7-segment digits | 30 | 9 | 1 to 8",
-        "bar | Bend, 0 straight | 120 | curved bar of 10 | 10 | 400 | 350",
+        "segment digits | LEDs per segment | 1 | 4 7-segment digits | 30 | 9 | 1 to 8",
+        "bar | Bend (0 = straight) | 120 | curved bar of 10 | 10 | 400 | 350",
         "lamp digits | Digits | 3 | 3 lamp digits of 20 | 60 | 0 | 1 to",
         "stack | Layers | 5 | stack of 4 × 4 × 5 | 80 | 2.5 | whole number",
         "box | Top | 8 | box with 26 on its faces | 26 | 99x1 | pips from 0 to 9",
-        "edge-lit panes | Panes a digit | 6 | 2 edge-lit digits of 6 panes | 24 | -6 | 1 to",
+        "edge-lit panes | Panes per digit | 6 | 2 edge-lit digits of 6 panes | 24 | -6 | 1 to",
         "loose emitters | Emitters, one | '1, 2, 0, left eye\n9; 8,5' | 2 loose emitters | 2 | '1' | Emitters"
       })
   void aKindIsLaidOutFromZero(
