@@ -197,7 +197,7 @@ class LitLamp extends HTMLElement {
     this.light = light.subarray((moment - from) * size, (moment - from + 1) * size);
     this.shown = moment;
     const [, , sent, asked] = this.scene.moments[moment];
-    const dimmed = asked > sent + 1e-9 ? `, asked ${quantity(asked, "A")}` : "";
+    const dimmed = asked > sent + 1e-9 ? `, requested ${quantity(asked, "A")}` : "";
     const amps = document.createElement("b");
     amps.textContent = quantity(sent, "A");
     this.figure.replaceChildren(amps, `moment ${moment + 1}${dimmed}`);

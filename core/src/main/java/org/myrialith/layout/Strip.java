@@ -67,7 +67,7 @@ public record Strip(List<Piece> pieces, int cutEvery, double pixelsPerMetre, Lis
             Piece.class,
             Field.count("pixels", "Pixels", COUNT).explained("a multiple of cutEvery"),
             Field.measure("gapMm", "Gap before it", GAP).or(0.0),
-            Field.flag("turned", "Reversed", "", "turned")
+            Field.flag("turned", "Reversed", "", "reversed")
                 .or(false)
                 .explained("data enters at the end farther along the path"));
 

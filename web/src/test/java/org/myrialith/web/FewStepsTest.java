@@ -124,7 +124,7 @@ class FewStepsTest {
       Gadget gadget = finish();
       Strip strip = (Strip) gadget.fixtures().get(0).shape();
       assertThat(strip.pieces())
-          .extracting(p -> p.pixels() + (p.turned() ? " turned" : ""))
+          .extracting(p -> p.pixels() + (p.turned() ? " reversed" : ""))
           .containsExactly("12", "6 reversed", "9");
       told("strip", 40);
     }

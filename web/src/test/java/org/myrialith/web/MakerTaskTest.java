@@ -141,7 +141,7 @@ class MakerTaskTest {
     fill("Name", "Harbour");
     button("Add a strip").click();
     assertThat(page.locator("#pieces")).hasValue("30");
-    fill("Pieces, one a line: pixels, gap before in mm, “turned”", "40");
+    fill("Pieces, one per line: pixels, gap before it in mm, “reversed”", "40");
     assertThat(stored().fixtures()).hasSize(2);
     assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("168\u00a0emitters");
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.myrialith.circuit.Circuit;
@@ -45,23 +46,28 @@ class WaysPageTest {
       Page page = screen.page();
       screen.button("Add a bar").click();
       screen.onRevision(2);
-      screen.field("Emitter class").selectOption("single-red");
-      screen.onRevision(3);
-      page.navigate(application.address() + "/gadgets/" + id + "/circuits");
-      // taken off the pixels' line it is free to be driven another way
-      page.locator(".chain-link button[value='off']").click();
-      screen.onRevision(4);
+      // a new bar is of plain LEDs, on the circuit that is recommended first
+      Gadget fresh = application.stored(id);
+      Circuit first = fresh.circuits().of(fresh.fixtures().get(0)).orElseThrow();
+      assertThat(fresh.layout().emitterOf(fresh.fixtures().get(0)).id()).isEqualTo("single-red");
+      page.navigate(application.address() + "/gadgets/" + id + "/circuits?circuit=" + first.id());
+      assertThat(page.locator(".chain-why"))
+          .containsText("chosen: " + fresh.circuits().why(first.id()));
+      page.getByText("Compare drive methods").click();
       assertThat(page.locator("#ways-title")).containsText("Drive methods for Bar");
+      assertThat(page.locator(".best li").first())
+          .containsText(
+              Pattern.compile(fresh.circuits().why(first.id()), Pattern.CASE_INSENSITIVE));
       screen.holdAccessible();
-      assertThat(row(page, "one-wire RGB pixels")).containsText("can't drive: single colour");
       allMethods(page);
+      assertThat(row(page, "one-wire RGB pixels")).containsText("can't drive: single colour");
       page.locator(".ways-table thead")
           .getByText("pins", new Locator.GetByTextOptions().setExact(true))
           .click();
       assertThat(page.locator(".ways-table tbody tr").first().locator("[data-column=pins]"))
           .hasText("2 pins");
       row(page, "8-bit shift registers").getByRole(AriaRole.BUTTON).click();
-      screen.onRevision(5);
+      screen.onRevision(3);
       assertThat(page.locator(".chain-why")).containsText("chosen: pins: 3");
       assertThat(page.locator("section.chip")).hasCount(2);
       Gadget stored = application.stored(id);

@@ -48,7 +48,7 @@ class LayoutKindsTest {
       delimiter = '|',
       value = {
         "panel | Columns | 16 | 16 × 8 panel | 128 | -1 | 1 to 256",
-        "strip | Pieces | '12\n6, 25, turned\n3, 5' | strip of 21 in 3 pieces | 21 | '0' | Pieces",
+        "strip | Pieces | '12\n6, 25, reversed\n3, 5' | strip of 21 in 3 pieces | 21 | '0' | Pieces",
         "ring | Circles | '1, 0\n8, 12, 22.5, back' | 2 rings, 9 in all | 9 | '8, 0' | radiusMm",
         "polygon | Sides | 5 | polygon of 5 modules, 25 pixels | 25 | 2 | 3 to 128",
         "segment digits | LEDs per segment | 1 | 4 7-segment digits | 30 | 9 | 1 to 8",
