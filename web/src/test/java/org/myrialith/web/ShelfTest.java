@@ -63,7 +63,7 @@ class ShelfTest {
       slab.locator("summary").click();
       slab.getByText("Delete", new Locator.GetByTextOptions().setExact(true)).click();
       assertThat(slab).hasCount(0);
-      assertThat(page.locator(".drawer summary")).containsText("deleted gadget");
+      assertThat(page.locator(".drawer summary")).containsText("Deleted gadgets");
       assertThat(application.json("GET", "/api/v1/projects/" + id, null).statusCode())
           .isEqualTo(404);
       openDrawer(page);
