@@ -170,7 +170,7 @@ class LayoutImportTest {
     try (Screen screen = open(id)) {
       Page page = screen.page();
       bring(page, "fish.svg", file);
-      assertThat(page.locator(".notes")).containsText("Passed over: script");
+      assertThat(page.locator(".notes")).containsText("Skipped: script");
       assertThat(page.title()).doesNotContain("taken over");
       screen.holdAccessible();
       page.locator("select[name=line]")
