@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.myrialith.brief.Brief;
 import org.myrialith.circuit.Circuits;
 import org.myrialith.circuit.choice.CircuitKinds;
@@ -118,6 +120,42 @@ class DriveMethodTableTest {
     // transistors made for amperes let through what a small LED can carry
     assertThat(way(table, "transistors on shift registers").buildable()).isTrue();
     assertThat(way(table, "one-wire RGB pixels").whyNot()).contains("can't drive: single colour");
+  }
+
+  /**
+   * What is recommended works, and no other way that works has fewer joints, costs less or is
+   * brighter than the one that is recommended for it.
+   */
+  @ParameterizedTest
+  @CsvSource({"1, single-red", "12, single-red", "40, single-red", "9, rgb-pins", "5, lamp"})
+  void theBestAreTheBest(int count, String emitter) {
+    DriveMethodTable table = table(bar(count, emitter), Controller.AVR8_32K);
+    List<Merit.Recommended> best = table.recommended(3);
+    List<DriveMethod> working = table.ways().stream().filter(DriveMethod::buildable).toList();
+    assertThat(best).isNotEmpty().hasSizeLessThanOrEqualTo(3);
+    assertThat(best).extracting(Merit.Recommended::way).doesNotHaveDuplicates();
+    for (Merit.Recommended one : best) {
+      DriveMethod.Numbers numbers = one.way().numbers();
+      assertThat(working).contains(one.way());
+      if (one.merits().contains(Merit.JOINTS)) {
+        assertThat(working).noneMatch(way -> way.numbers().joints() < numbers.joints());
+      }
+      if (one.merits().contains(Merit.COST)) {
+        assertThat(working).noneMatch(way -> way.numbers().cost() < numbers.cost());
+      }
+      if (one.merits().contains(Merit.BRIGHTNESS)) {
+        assertThat(working).noneMatch(way -> way.numbers().brightness() > numbers.brightness());
+      }
+    }
+  }
+
+  /** Pixels can be driven by one way alone: it is recommended, and for something. */
+  @Test
+  void theOnlyWayIsRecommended() {
+    List<Merit.Recommended> best =
+        table(bar(12, "one-wire-rgb"), Controller.AVR8_32K).recommended(3);
+    assertThat(best).hasSize(1);
+    assertThat(best.get(0).merits()).isNotEmpty();
   }
 
   @Test

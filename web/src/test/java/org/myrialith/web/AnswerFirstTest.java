@@ -68,7 +68,9 @@ class AnswerFirstTest {
     throw new AssertionError("no README.txt");
   }
 
-  /** Columns 999, and a new name while it still stands there: the name is kept, Columns is refused. */
+  /**
+   * Columns 999, and a new name while it still stands there: the name is kept, Columns is refused.
+   */
   @Test
   void aValidFieldBesideARefusedOneIsSaved() {
     String id = application.bring(DemoGadgets.tideLantern());

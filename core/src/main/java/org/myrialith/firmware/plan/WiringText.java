@@ -57,7 +57,7 @@ public record WiringText(
 
   private static final String AVR_BUILD =
       """
-        With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM taken).
+        With the compiler: make bringup.hex, make (firmware.hex), make size (flash and RAM used).
           Load the file with the programmer you have for this class of controller, and set its fuses for a clock of @CLOCK@.
         As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
           The board has to run at @CLOCK@; nothing else has to be installed.
@@ -67,25 +67,25 @@ public record WiringText(
   private static final String PORTABLE_BUILD =
       """
         As a sketch: open bringup/bringup.ino, then show/show.ino, in the environment of your board, and upload.
-          Pins are called by the numbers that the environment has for them; nothing else has to be installed.
-        With the compiler: make libbringup.a, make (libshow.a), make size (flash and RAM taken, without those of your board).
+          Pins have the numbers of that environment; nothing else has to be installed.
+        With the compiler: make libbringup.a, make (libshow.a), make size (flash and RAM used, without those of your board).
           Link it with the start-up of your board and the functions of pins.h; call board_start() once, player_step() for ever.
 
       """;
 
   private static final String PLAYER =
       """
-        player.c/.h   portable player: bring two functions of your own to run it on another board
+        player.c/.h   portable player: needs two functions of yours to run on another board
       @INCLUDED@
-        bringup.c     takes the place of player.c for the bring-up
+        bringup.c     replaces player.c for the bring-up
       """;
 
   private static final String ENGINE =
       """
-        cues.c        portable engine of the cues: bring the functions that player.h names to run it on another board
-        cues.h        what there is, and tables.c, what it says; made from the gadget, do not edit
+        cues.c        portable cue engine: needs the functions that player.h names to run on another board
+        cues.h        declarations, and tables.c with the data; generated from the gadget, do not edit
       @INCLUDED@
-        bringup.c     takes the place of the engine for the bring-up
+        bringup.c     replaces the engine for the bring-up
       """;
 
   private static final String AVR_BOARD =
@@ -93,7 +93,7 @@ public record WiringText(
 
   private static final String PORTABLE_BOARD =
       "  board.c       the functions of player.h for any 32-bit controller\n"
-          + "  pins.h        what the board has to bring to them; the sketches do\n";
+          + "  pins.h        functions that the board must provide; the sketches provide them\n";
 
   private static final Map<String, String> INCLUDED =
       Map.of(
@@ -114,7 +114,7 @@ public record WiringText(
 
   private String clock() {
     String clock = BoardFile.clock(brief.controller());
-    return brief.controller().slow() ? clock + " of its own oscillator, some 10 % off" : clock;
+    return brief.controller().slow() ? clock + " (internal oscillator, about 10 % off)" : clock;
   }
 
   /** Returns the text of README.txt. */
@@ -133,10 +133,10 @@ public record WiringText(
           First the bring-up: it lights one channel after the other, dimly, in the order of the wire: @TURNS@. Then the show.
         @BUILD@
         Files
-          frames.h      all frames as levels; made from the gadget, do not edit
+          frames.h      all frames as levels; generated from the gadget, do not edit
         @PLAYER@@BOARD@  show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
-        @BITMAP@  waveform.vcd  the lines over the first moments, to lay beside a logic analyser's picture
+        @BITMAP@  waveform.vcd  the lines over the first moments, to compare with a logic analyser
           gadget.json   the gadget itself, to open again
 
         Care

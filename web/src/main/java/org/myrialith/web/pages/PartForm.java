@@ -1,5 +1,8 @@
 package org.myrialith.web.pages;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -93,6 +96,11 @@ public record PartForm<T>(Type<T> type, T value) {
     return FormValues.of(values);
   }
 
+  /** More digits than that are not typed. */
+  private static final int MOST_DIGITS = 8;
+
+  private static final int FIGURES = 3;
+
   private static String shown(Field<?> field, JsonNode value) {
     if (value == null || value.isObject()) {
       return "";
@@ -100,7 +108,23 @@ public record PartForm<T>(Type<T> type, T value) {
     if (field.type() instanceof Types.Rows<?> rows) {
       return RowText.write(rows, value);
     }
-    return value.isNumber() ? TypedNumber.text(value.doubleValue()) : value.asString();
+    return value.isNumber() ? shown(value.doubleValue()) : value.asString();
+  }
+
+  /**
+   * What a maker types has few digits and is shown whole. What comes of a calculation, such as a
+   * third of a metre, is shown rounded; as long as nobody types there, all of it is kept.
+   */
+  private static String shown(double value) {
+    BigDecimal exact = new BigDecimal(Double.toString(value)).stripTrailingZeros();
+    if (exact.precision() <= MOST_DIGITS) {
+      return exact.toPlainString();
+    }
+    int whole = Math.max(0, exact.precision() - exact.scale());
+    return exact
+        .round(new MathContext(Math.max(FIGURES, whole + 2), RoundingMode.HALF_UP))
+        .stripTrailingZeros()
+        .toPlainString();
   }
 
   /** Returns the fields to draw, those that are asked for the values of a form. */

@@ -51,6 +51,31 @@ class PartFormTest {
     assertThat(form(STRIP).shown().value("path")).startsWith("-35, 100\n185, 100\n");
   }
 
+  /** A pitch of a third is shown short and kept whole while another field is typed. */
+  @Test
+  void aLongFractionIsShownShortAndKeptWhole() {
+    Fixture third = PANEL.with(panel(3, 3, 10.0 / 3));
+    assertThat(form(third).shown().value("pitchXMm")).isEqualTo("3.33");
+    Fixture renamed = form(third).read(with(third, "name", "Thirds"));
+    assertThat(((Panel) renamed.shape()).pitchXMm()).isEqualTo(10.0 / 3);
+    Fixture typed = form(third).read(with(third, "pitchXMm", "3.34"));
+    assertThat(((Panel) typed.shape()).pitchXMm()).isEqualTo(3.34);
+  }
+
+  private static Panel panel(int columns, int rows, double pitch) {
+    return new Panel(columns, rows, pitch, 10, org.myrialith.layout.Corner.TOP_LEFT, true, true, 0);
+  }
+
+  /** Headings of a pasted table and dashes of a typeset range are what they are. */
+  @Test
+  void aPastedTableMayHaveHeadings() {
+    Fixture pasted = form(STRIP).read(with(STRIP, "path", "x, y\n0, 0\n150, 20"));
+    assertThat(((Strip) pasted.shape()).path())
+        .containsExactly(new Point(0, 0), new Point(150, 20));
+    assertThat(form(PANEL).read(with(PANEL, "dark", "3, 7–9")).mount().dark())
+        .containsExactly(3, 7, 8, 9);
+  }
+
   static Stream<Shape> shapes() {
     return Stream.concat(
         ShapeKinds.ALL.kinds().stream().map(Kind::usual),
