@@ -64,10 +64,10 @@ public record FixtureRange(Fixture fixture, int from, int count) {
 
   /** Returns what it is called: the name of the fixture, with the indices where it is a part. */
   public String name() {
-    return whole() ? fixture.name() : phrase("%s, %s", fixture.name(), indices());
+    return whole() ? fixture.name() : phrase("%s (%s)", fixture.name(), indices());
   }
 
-  /** Returns its emitters in words, such as "index 0 to 63". */
+  /** Returns its emitters in words, such as "LEDs 0 to 63". */
   public String indices() {
     return count == 1 ? phrase("LED %d", from) : phrase("LEDs %d to %d", from, from + count - 1);
   }

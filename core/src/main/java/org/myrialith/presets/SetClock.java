@@ -1,5 +1,7 @@
 package org.myrialith.presets;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.myrialith.cue.Clears;
 import org.myrialith.cue.Cue;
 import org.myrialith.cue.Idle;
@@ -21,6 +23,9 @@ final class SetClock {
   /** Columns of a digit of the small font, with the gap behind it. */
   private static final int DIGIT = 4;
 
+  /** Digits from which seconds have room. */
+  private static final int SIX = 6;
+
   private SetClock() {}
 
   static Gadget staged(Staging stage) {
@@ -31,34 +36,50 @@ final class SetClock {
     int row = digits ? 0 : (fixture.seenRows() - 5) / 2;
     int column = digits ? 0 : (fixture.seenColumns() - 17) / 2;
     int second = digits ? 2 : 2 * DIGIT + 2;
-    boolean colon =
-        !(fixture.shape() instanceof SegmentDigits shape) || shape.colonsAfter().contains(2);
+    boolean colon = !digits || colonAfter(fixture, 2);
     String hours = colon ? "{hour:2}:" : "{hour:2}";
-    String time =
-        stage.values(
-            "Time",
-            new Readout(
-                "r1",
-                fixture.id(),
-                ReadoutForm.TEXT,
-                hours,
-                "pebble-5",
-                column,
-                row,
-                COLOUR,
-                true,
-                "set = 1"),
-            new Readout(
-                "r2",
-                fixture.id(),
-                ReadoutForm.TEXT,
-                "{minute:02}",
-                "pebble-5",
-                column + second,
-                row,
-                COLOUR,
-                false,
-                "set = 2"));
+    boolean seconds = fixture.shape() instanceof SegmentDigits six && six.digits() >= SIX;
+    String minutes = seconds && colonAfter(fixture, 4) ? "{minute:02}:" : "{minute:02}";
+    List<Readout> shown = new ArrayList<>();
+    shown.add(
+        new Readout(
+            "r1",
+            fixture.id(),
+            ReadoutForm.TEXT,
+            hours,
+            "pebble-5",
+            column,
+            row,
+            COLOUR,
+            true,
+            "set = 1"));
+    shown.add(
+        new Readout(
+            "r2",
+            fixture.id(),
+            ReadoutForm.TEXT,
+            minutes,
+            "pebble-5",
+            column + second,
+            row,
+            COLOUR,
+            seconds,
+            "set = 2"));
+    if (seconds) {
+      shown.add(
+          new Readout(
+              "r3",
+              fixture.id(),
+              ReadoutForm.TEXT,
+              "{second:02}",
+              "pebble-5",
+              4,
+              row,
+              COLOUR,
+              false,
+              ""));
+    }
+    String time = stage.values("Time", shown.toArray(Readout[]::new));
     stage.add(stage.cue("Show the time", new PowerOn(), time));
     // asked before a long press begins to set: that press is not one that is held for the hours
     stage.add(plain(stage, "Hours on while held", Press.How.AGAIN, "set = 1", "hour + 1"));
@@ -72,6 +93,10 @@ final class SetClock {
     stage.add(
         stage.cue("Enough of setting", new Idle(20), "").then("set = 0").at(0, Clears.NOTHING));
     return stage.done();
+  }
+
+  private static boolean colonAfter(Fixture fixture, int digit) {
+    return fixture.shape() instanceof SegmentDigits digits && digits.colonsAfter().contains(digit);
   }
 
   private static Cue plain(Staging stage, String name, Press.How how, String only, String then) {

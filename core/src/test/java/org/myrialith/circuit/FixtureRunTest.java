@@ -109,7 +109,7 @@ class FixtureRunTest {
     GadgetPlan plan = GadgetPlan.of(parted);
 
     Finding left = finding(plan, "unchained-f1-50");
-    assertThat(left.says()).isEqualTo("Panel, LEDs 50 to 59 is in no circuit and stays dark.");
+    assertThat(left.says()).isEqualTo("Panel (LEDs 50 to 59) is in no circuit and stays dark.");
     Optional<Gadget> mended = plan.mended(left.key(), "put-in-c1");
     assertThat(of(mended.orElseThrow().circuits(), "c1")).containsExactly("f1:0-59");
     // the panel gets smaller than the run
@@ -117,7 +117,7 @@ class FixtureRunTest {
     GadgetPlan after = GadgetPlan.of(parted.with(small));
     assertThat(finding(after, "run-beyond-f1-60").says())
         .contains("60 to 99")
-        .contains("ends at index 71");
+        .contains("ends at LED 71");
     assertThat(after.wiring().plans().get(1).emitters()).isEqualTo(12);
   }
 

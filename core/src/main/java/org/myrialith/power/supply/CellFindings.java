@@ -211,7 +211,21 @@ record CellFindings(TreePlan plan) {
         : hours < 1 ? Quantity.text(Math.floor(60 * hours), "min") : Quantity.text(hours, "h");
   }
 
+  /** Hours of a show that is not there yet are no answer. */
   private Finding life() {
+    return plan.power().show().count() == 0
+        ? of(
+                "cell-life",
+                Verdict.OPEN,
+                phrase(
+                    "Battery life of %s is calculated from frames; there are none yet.",
+                    plan.supply().name()))
+            .harming(Harm.FUNCTION)
+            .advising("Draw frames, or start a clip from effects or text.")
+        : lifeOfTheShow();
+  }
+
+  private Finding lifeOfTheShow() {
     BatteryLife life = new BatteryLife(plan);
     DailyUse day = plan.settings().day();
     double hours = life.showHours();

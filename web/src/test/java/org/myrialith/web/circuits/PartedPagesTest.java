@@ -46,7 +46,7 @@ class PartedPagesTest {
       page.getByLabel("Set the section of Harbour window").click();
       screen.onRevision(2);
       assertThat(members(id, 0)).containsExactly("f1:0-63", "f2");
-      assertThat(page.locator(".chain-loose")).containsText("Harbour window, LEDs 64 to 127");
+      assertThat(page.locator(".chain-loose")).containsText("Harbour window (LEDs 64 to 127)");
       screen.button("Add a circuit of one-wire RGB pixels").click();
       screen.onRevision(3);
       screen.button("Add to Data line 2").click();
@@ -55,7 +55,7 @@ class PartedPagesTest {
       screen.holdAccessible();
       // the order page tells the parts apart
       page.navigate(application.address() + "/gadgets/" + id + "/layout");
-      assertThat(page.locator("body")).containsText("Harbour window, LEDs 64 to 127");
+      assertThat(page.locator("body")).containsText("Harbour window (LEDs 64 to 127)");
     }
   }
 
