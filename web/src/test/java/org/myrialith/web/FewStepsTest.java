@@ -130,6 +130,66 @@ class FewStepsTest {
     }
   }
 
+  /** A supply, and away with it. */
+  private Gadget supplied() {
+    layer("Brief");
+    button("5 V enclosed supply, 20 A");
+    layer("Firmware");
+    Download zip = page.waitForDownload(() -> click(page.locator(".take-away")));
+    assertThat(zip.suggestedFilename()).endsWith(".zip");
+    return application.stored(page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1"));
+  }
+
+  private void atMost(String what, int mostClicks, int mostKeys) {
+    System.out.printf("%s: %d clicks + %d keys%n", what, clicks, keys);
+    assertThat(clicks).as(what + ", clicks").isLessThanOrEqualTo(mostClicks);
+    assertThat(keys).as(what + ", keys").isLessThanOrEqualTo(mostKeys);
+  }
+
+  @Test
+  void aClockOfSixDigits() {
+    try (Screen screen = Screen.open(application.address())) {
+      page = screen.page();
+      start();
+      button("Add segment digits");
+      onRevision(2);
+      Locator modules =
+          page.locator("lit-rows")
+              .filter(new Locator.FilterOptions().setHas(page.getByLabel("Digits, row 1")));
+      click(modules.getByText("Add a row"));
+      assertThat(page.getByLabel("Digits, row 3")).isFocused();
+      type("2");
+      press("Tab");
+      type("s");
+      press("Tab");
+      layer("Cues");
+      button("Start with clock with setting");
+      Gadget gadget = supplied();
+      assertThat(gadget.cues().scenes().get(0).readouts()).hasSize(3);
+      atMost("six-digit clock", 12, 20);
+    }
+  }
+
+  @Test
+  void aTextOnAPanel() {
+    try (Screen screen = Screen.open(application.address())) {
+      page = screen.page();
+      start();
+      button("Add a panel");
+      onRevision(2);
+      layer("Frames");
+      click(page.locator(".make-first a", new Page.LocatorOptions().setHasText("Text")));
+      click(page.locator("#text"));
+      press("Control+A");
+      type("Ahoy");
+      button("Make frames");
+      assertThat(page.locator(".core li").first()).isVisible();
+      Gadget gadget = supplied();
+      assertThat(gadget.programme().clips().get(0).frames()).hasSizeGreaterThan(5);
+      atMost("text on a panel", 12, 20);
+    }
+  }
+
   @Test
   void twoRings() {
     try (Screen screen = Screen.open(application.address())) {
