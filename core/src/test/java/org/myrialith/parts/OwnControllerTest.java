@@ -87,9 +87,9 @@ class OwnControllerTest {
     assertThatThrownBy(() -> new OwnController("A", Controller.AVR8_8K, "", 0, 0, Double.NaN, 0, 0))
         .hasMessageContaining("planMilliamps");
     assertThatThrownBy(() -> new OwnController("8bit-8k", Controller.AVR8_8K, "", 0, 0, 0, 0, 0))
-        .hasMessageContaining("a name of its own");
+        .hasMessageContaining("name");
     assertThatThrownBy(() -> brief(List.of(BADGE, BADGE)))
-        .hasMessageContaining("a name of its own");
+        .hasMessageContaining("name");
     assertThatThrownBy(() -> brief(List.of()).withController("Nothing"))
         .hasMessageContaining("controller")
         .hasMessageContaining("8bit-32k");

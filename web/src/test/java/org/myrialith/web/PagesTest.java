@@ -232,7 +232,7 @@ class PagesTest {
       page.keyboard().press("Tab");
       assertThat(page.locator("#strata a[aria-current] .band-figure")).hasText("25\u00a0emitters");
       assertThat(page.locator("#calculations")).containsText("Spacing on Ring 1");
-      page.getByLabel("Sweep").fill("180");
+      page.getByLabel("Arc").fill("180");
       page.keyboard().press("Tab");
       assertThat(page.locator(".revision b")).hasText("4");
       page.getByLabel("Circles").fill("8, 0");
