@@ -88,8 +88,7 @@ class OwnControllerTest {
         .hasMessageContaining("planMilliamps");
     assertThatThrownBy(() -> new OwnController("8bit-8k", Controller.AVR8_8K, "", 0, 0, 0, 0, 0))
         .hasMessageContaining("name");
-    assertThatThrownBy(() -> brief(List.of(BADGE, BADGE)))
-        .hasMessageContaining("name");
+    assertThatThrownBy(() -> brief(List.of(BADGE, BADGE))).hasMessageContaining("name");
     assertThatThrownBy(() -> brief(List.of()).withController("Nothing"))
         .hasMessageContaining("controller")
         .hasMessageContaining("8bit-32k");
