@@ -97,7 +97,7 @@ class EmitterController {
     if (gadget.layout().emitters().contains(emitter)) {
       return "this gadget";
     }
-    return kept.contains(emitter) ? "kept for all gadgets" : "part of the gadget";
+    return kept.contains(emitter) ? "kept for all gadgets" : "built-in";
   }
 
   /** Changes a class for this gadget, makes another of it, or keeps it for all gadgets. */

@@ -51,6 +51,7 @@ class DepthPagesTest {
     String id = application.bring(grid());
     try (Screen screen = open(id, "circuits")) {
       Page page = screen.page();
+      page.locator(".ways-all > summary").click();
       page.locator(".ways-table tbody tr")
           .filter(
               new Locator.FilterOptions()

@@ -39,6 +39,7 @@ class ScanPageTest {
     try (Screen screen =
         Screen.open(application.address() + "/gadgets/" + id + "/circuits?ways=f1")) {
       Page page = screen.page();
+      page.locator(".ways-all > summary").click();
       page.locator("tr", new Page.LocatorOptions().setHasText("row–column matrix on pins"))
           .locator("button")
           .click();

@@ -57,7 +57,10 @@ class EmitterPagesTest {
       screen.field("Package width").fill("3");
       screen.field("Package height").fill("3");
       page.getByLabel("Dies").fill("deep red, 1.9, 15");
-      screen.button("Save, also for other gadgets").click();
+      // the name was saved beside the dies that were refused: what is awaited is the answer
+      page.waitForResponse(
+          answer -> answer.request().method().equals("POST"),
+          () -> screen.button("Save, also for other gadgets").click());
       assertThat(page.locator("#notice")).containsText("Dies");
       assertThat(page.getByLabel("Dies")).hasValue("deep red, 1.9, 15");
       page.getByLabel("Dies").fill("deep red, 1.9, 15, 60, 320");
