@@ -64,7 +64,7 @@ class OutputsPageTest {
       Locator number = page.getByLabel("Output, counted from 0 over all");
       number.fill("3");
       screen.button("Move").click();
-      assertThat(page.locator("#notice")).containsText("Board: boat 1 d stands on this one");
+      assertThat(page.locator("#notice")).containsText("Board: boat 1 d is on this one");
       assertThat(application.head(id)).isEqualTo(1);
       page.getByLabel("Output, counted from 0 over all").fill("5000");
       screen.button("Move").click();
