@@ -74,7 +74,7 @@ public record ScanPicture(
 
   /** Returns what begins a slot, in a sentence. */
   public String beginner() {
-    return polled ? "beginning" : "the interrupt that starts it";
+    return polled ? "overhead of each slot" : "interrupt at the start of each slot";
   }
 
   /** Returns what begins a slot, as a label. */
