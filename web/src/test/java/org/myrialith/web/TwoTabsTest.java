@@ -74,7 +74,7 @@ class TwoTabsTest {
       assertThat(((Panel) stored.fixture("f1").orElseThrow().shape()).pitchXMm()).isEqualTo(11);
       three.page().navigate(address(id, "history"));
       assertThat(three.page().locator(".pairs tr", new Page.LocatorOptions().setHasText("counts")))
-          .containsText("Harbour window: pitch across 10\u00a0mm to 11\u00a0mm");
+          .containsText("Harbour window: horizontal pitch 10\u00a0mm to 11\u00a0mm");
     }
   }
 

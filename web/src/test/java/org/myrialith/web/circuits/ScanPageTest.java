@@ -48,7 +48,7 @@ class ScanPageTest {
       assertThat(stored(id).rowSwitch()).isEqualTo(RowSwitch.TRANSISTOR);
       // eight rows of four bits, once each
       assertThat(page.locator(".scan figure").first().locator("rect")).hasCount(32);
-      assertThat(page.locator(".scan")).containsText("One turn of all rows: 4.99 ms");
+      assertThat(page.locator(".scan")).containsText("One scan cycle of all rows: 4.99 ms");
       screen.holdAccessible();
       page.locator("#depth").fill("12");
       page.locator("#depth").blur();

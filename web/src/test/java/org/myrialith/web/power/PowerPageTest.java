@@ -51,7 +51,7 @@ class PowerPageTest {
       button(page, "Save injection points").click();
       screen.onRevision(2);
       assertThat(application.stored(id).power().rails()).hasSize(1);
-      button(page, "Feed at").click();
+      button(page, "Inject power at").click();
       screen.onRevision(3);
       assertThat(page.locator("body"))
           .not()
@@ -137,7 +137,7 @@ class PowerPageTest {
       type(page, "showHours", "20");
       screen.onRevision(8);
       type(page, "darkHours", "9");
-      assertThat(page.locator("#darkHours-why")).containsText("no more than what the show leaves");
+      assertThat(page.locator("#darkHours-why")).containsText("no more than the show leaves");
       type(page, "darkHours", "1");
       screen.onRevision(9);
       assertThat(page.locator(".keys-of-parts")).containsText("asleep");

@@ -171,7 +171,7 @@ class SeenPageTest {
       page.locator("#rows").fill(Integer.toString(found.rows()));
       page.locator("#rows").blur();
       screen.onRevision(3);
-      assertThat(page.locator("body")).containsText("all of their bits");
+      assertThat(page.locator("body")).containsText("full cycles");
     }
   }
 }
