@@ -90,6 +90,29 @@ class AnswerFirstTest {
     }
   }
 
+  /** A distance that is none costs neither the distance that was there nor the supply. */
+  @Test
+  void aRefusedFieldOfTheBriefCostsNothing() {
+    Gadget badge = DemoGadgets.duneBadge();
+    Gadget seen = badge.with(badge.layout().site().viewedFrom(1500));
+    String id = application.bring(seen);
+    try (Screen screen = open(id, "brief")) {
+      Page page = screen.page();
+      page.locator("#viewing").fill("far");
+      page.keyboard().press("Tab");
+      assertThat(page.locator("#notice")).containsText("far");
+      page.locator("#milliampHours").fill("0.25 Ah");
+      page.locator("#title").focus();
+      assertThat(page.locator("#notice")).containsText("The other fields are saved.");
+      assertThat(page.locator("#viewing")).hasValue("far");
+      Gadget stored = application.stored(id);
+      assertThat(stored.layout().site().viewingMm()).isEqualTo(1500);
+      assertThat(stored.brief().supply().orElseThrow().milliampHours()).isEqualTo(250);
+      assertThat(stored.brief().supply().orElseThrow().name())
+          .isEqualTo(badge.brief().supply().orElseThrow().name());
+    }
+  }
+
   /** A term is explained where it is met, by key. */
   @Test
   void aTermIsExplainedByKey() {

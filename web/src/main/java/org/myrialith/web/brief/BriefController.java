@@ -159,7 +159,10 @@ class BriefController {
         "brief");
   }
 
-  private static Gadget changed(Gadget gadget, Map<String, String> form) {
+  /** What the form does not have, such as a field that was refused, stays as it is. */
+  private static Gadget changed(Gadget gadget, Map<String, String> typed) {
+    Map<String, String> form = new HashMap<>(values(gadget));
+    form.putAll(typed);
     String key = form.getOrDefault("controller", "");
     if (!gadget.brief().controllers().containsKey(key)) {
       throw new InputException("controller", key, "one of the classes listed");
