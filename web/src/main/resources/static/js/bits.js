@@ -24,7 +24,7 @@ class LitBits extends HTMLElement {
   }
 
   pick(event) {
-    const dot = event.target.closest("circle[data-channel]");
+    const dot = event.target.closest("circle[data-channel], path[data-channel]");
     const out = dot && this.querySelector(`a[data-channel="${dot.dataset.channel}"]`);
     if (this.dragged) {
       event.preventDefault();

@@ -211,9 +211,9 @@ record CellFindings(TreePlan plan) {
         : hours < 1 ? Quantity.text(Math.floor(60 * hours), "min") : Quantity.text(hours, "h");
   }
 
-  /** Hours of a show that is not there yet are no answer. */
+  /** Hours of a show that is not there yet are no answer; that it can't run at all is one. */
   private Finding life() {
-    return plan.power().show().count() == 0
+    return plan.power().show().count() == 0 && new BatteryLife(plan).usable() > 0
         ? of(
                 "cell-life",
                 Verdict.OPEN,

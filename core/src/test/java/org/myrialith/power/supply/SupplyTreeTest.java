@@ -17,6 +17,8 @@ import org.myrialith.circuit.pixel.OneWirePixels;
 import org.myrialith.colour.ColourSettings;
 import org.myrialith.finding.Finding;
 import org.myrialith.finding.Verdict;
+import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Fixture;
@@ -392,6 +394,10 @@ class SupplyTreeTest {
     assertThat(GadgetPlan.of(plain).tree().orElseThrow().asleep().node("supply").amps())
         .isCloseTo(0.02001, within(1e-9));
     assertThat(life(gadget).days()).isGreaterThan(10 * life(plain).days());
-    assertThat(finding(plain, "cell-life").advice()).contains("load switch in sleep");
+    // without frames there is no show whose hours could be told
+    assertThat(finding(plain, "cell-life").verdict()).isEqualTo(Verdict.OPEN);
+    Gadget shown =
+        plain.with("f1", List.of(new Frame(Picture.of(20, 1, new byte[60]), 100)), false);
+    assertThat(finding(shown, "cell-life").advice()).contains("load switch in sleep");
   }
 }

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.myrialith.circuit.ChannelRange;
 import org.myrialith.circuit.output.OutputMap;
 import org.myrialith.circuit.output.SwitchedChannel;
@@ -14,6 +16,7 @@ import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.Position;
+import org.myrialith.layout.SegmentBar;
 
 /**
  * Chips with their outputs, and the emitters that they light.
@@ -21,6 +24,7 @@ import org.myrialith.layout.Position;
  * @param chips the first {@link #MOST_CHIPS}
  * @param more chips that are not drawn
  * @param dots the emitters, none when there are too many to point at
+ * @param bars segments of digits, in place of their emitters
  * @param box of the drawing: left, top, width, height
  * @param picked the output that is looked at
  */
@@ -28,6 +32,7 @@ public record BitsPicture(
     List<Chip> chips,
     int more,
     List<Dot> dots,
+    List<Bar> bars,
     String box,
     double radius,
     Optional<Picked> picked) {
@@ -62,6 +67,9 @@ public record BitsPicture(
 
   /** An emitter. */
   public record Dot(double x, double y, int channel, String title) {}
+
+  /** A segment, as a path. */
+  public record Bar(String path, String width, int channel, String title) {}
 
   /**
    * What is looked at.
@@ -105,6 +113,7 @@ public record BitsPicture(
         chips,
         groups - chips.size(),
         dots,
+        dots.isEmpty() && plan.emitters() > MOST_DOTS ? List.of() : bars(plan),
         phrase(
             "%.2f %.2f %.2f %.2f",
             box.leftMm() - room,
@@ -165,9 +174,13 @@ public record BitsPicture(
   private static List<Dot> dots(SwitchedPlan plan, LayoutPlan layout) {
     List<Dot> dots = new ArrayList<>();
     for (ChannelRange stretch : plan.stretches()) {
+      Set<Integer> inBars =
+          SegmentBar.of(stretch.fixture()).stream()
+              .flatMap(bar -> bar.emitters().stream())
+              .collect(Collectors.toSet());
       for (Emitter emitter : layout.emittersOf(stretch.fixture())) {
         int unit = stretch.unit(emitter.index());
-        if (unit >= 0) {
+        if (unit >= 0 && !inBars.contains(emitter.index())) {
           int channel = stretch.firstChannel() + unit * stretch.channelsPerUnit();
           Position at = emitter.position();
           String name = plan.nameOf(plan.map().channels().get(channel));
@@ -176,6 +189,27 @@ public record BitsPicture(
       }
     }
     return dots;
+  }
+
+  private static List<Bar> bars(SwitchedPlan plan) {
+    List<Bar> bars = new ArrayList<>();
+    for (ChannelRange stretch : plan.stretches()) {
+      for (SegmentBar bar : SegmentBar.of(stretch.fixture())) {
+        int unit = stretch.unit(bar.emitters().get(0));
+        if (unit >= 0) {
+          int channel = stretch.firstChannel() + unit * stretch.channelsPerUnit();
+          bars.add(
+              new Bar(
+                  phrase(
+                      "M%.1f %.1fL%.1f %.1f",
+                      bar.from().xMm(), bar.from().yMm(), bar.to().xMm(), bar.to().yMm()),
+                  phrase("%.1f", SegmentBar.THICKNESS * bar.lengthMm()),
+                  channel,
+                  plan.nameOf(plan.map().channels().get(channel))));
+        }
+      }
+    }
+    return bars;
   }
 
   private static Picked picked(SwitchedPlan plan, int[] byOutput, int output) {

@@ -5,29 +5,20 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.gadget.plan.GadgetPlan;
-import org.myrialith.layout.Edge;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
-import org.myrialith.layout.Point;
-import org.myrialith.layout.Position;
-import org.myrialith.layout.SegmentDigits;
+import org.myrialith.layout.SegmentBar;
 
 /** A gadget drawn small: emitters as dots, segments of digits as the bars that they are. */
 record Glance(GadgetPlan plan) {
   private static final double EDGE = 24;
   private static final int UNLIT = 0x2a3238;
-
-  /** A segment is about so much thicker than its gap to the next, as modules have it. */
-  private static final double SEGMENT_SHARE = 0.16;
 
   void draw(Graphics2D ink, int width, int height) {
     LayoutPlan.Box box = plan.layout().box();
@@ -39,13 +30,7 @@ record Glance(GadgetPlan plan) {
     ink.scale(scale, scale);
     ink.translate(-box.leftMm() - box.widthMm() / 2, -box.topMm() - box.heightMm() / 2);
     byte[] rgb = light();
-    Set<Integer> drawn = new HashSet<>();
-    List<Fixture> fixtures = plan.gadget().fixtures();
-    for (int f = 0; f < fixtures.size(); f++) {
-      if (fixtures.get(f).shape() instanceof SegmentDigits digits) {
-        drawn.addAll(segments(ink, rgb, f, fixtures.get(f), digits));
-      }
-    }
+    Set<Integer> drawn = segments(ink, rgb);
     dots(ink, rgb, size(box, scale) / scale, drawn);
   }
 
@@ -69,40 +54,27 @@ record Glance(GadgetPlan plan) {
     }
   }
 
-  /** Draws them and returns the emitters that they are lit by. */
-  private Set<Integer> segments(
-      Graphics2D ink, byte[] rgb, int at, Fixture fixture, SegmentDigits digits) {
-    Map<Integer, List<Integer>> shows = new HashMap<>();
-    List<Emitter> emitters = plan.layout().emitters();
-    for (int i = 0; i < emitters.size(); i++) {
-      Position place = emitters.get(i).position();
-      if (emitters.get(i).fixture() == at) {
-        shows.computeIfAbsent(cell(place.column(), place.row()), c -> new ArrayList<>()).add(i);
-      }
-    }
+  /** Draws the segments of digits and returns the emitters that they are lit by. */
+  private Set<Integer> segments(Graphics2D ink, byte[] rgb) {
     Set<Integer> drawn = new HashSet<>();
-    List<SegmentDigits.Line> lines = digits.lines();
-    List<Edge> bars = fixture.edges();
-    for (int i = 0; i < lines.size(); i++) {
-      List<Integer> those =
-          shows.getOrDefault(cell(lines.get(i).column(), lines.get(i).row()), List.of());
-      ink.setColor(those.isEmpty() ? new Color(UNLIT) : lit(rgb, those.get(0)));
-      bar(ink, bars.get(i).points().get(0), bars.get(i).points().get(1));
-      drawn.addAll(those);
+    int first = 0; // emitters stand fixture by fixture
+    for (Fixture fixture : plan.gadget().fixtures()) {
+      for (SegmentBar bar : SegmentBar.of(fixture)) {
+        ink.setColor(lit(rgb, first + bar.emitters().get(0)));
+        ink.setStroke(
+            new BasicStroke(
+                (float) (SegmentBar.THICKNESS * bar.lengthMm()),
+                BasicStroke.CAP_BUTT,
+                BasicStroke.JOIN_MITER));
+        ink.draw(
+            new Line2D.Double(bar.from().xMm(), bar.from().yMm(), bar.to().xMm(), bar.to().yMm()));
+        for (int index : bar.emitters()) {
+          drawn.add(first + index);
+        }
+      }
+      first += fixture.count();
     }
     return drawn;
-  }
-
-  private static void bar(Graphics2D ink, Point from, Point to) {
-    double length = Math.hypot(to.xMm() - from.xMm(), to.yMm() - from.yMm());
-    ink.setStroke(
-        new BasicStroke(
-            (float) (SEGMENT_SHARE * length), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER));
-    ink.draw(new Line2D.Double(from.xMm(), from.yMm(), to.xMm(), to.yMm()));
-  }
-
-  private static int cell(int column, int row) {
-    return column << 16 | row;
   }
 
   /**
