@@ -59,7 +59,7 @@ public record Press(String input, int number, How how) implements Trigger {
           new Press("Button", 1, How.SHORT),
           Trigger.inputField(),
           Trigger.numberField(),
-          Field.of("how", "It", Types.Choice.of(How.values(), How::key, How::title))
+          Field.of("how", "Action", Types.Choice.of(How.values(), How::key, How::title))
               .or(How.SHORT)
               .explained(
                   phrase(

@@ -51,7 +51,7 @@ public record Readout(
           Readout.class,
           Field.id("id"),
           Field.id("fixture"),
-          Field.of("form", "As", ReadoutForm.TYPE).or(ReadoutForm.TEXT),
+          Field.of("form", "Form", ReadoutForm.TYPE).or(ReadoutForm.TEXT),
           Field.words("text", "Shows", Types.Words.Rule.ANY)
               .explained(
                   "text with values, such as {hour:2}:{minute:02}, or {hour:12}:{minute:02}{hour:ap}; {hour+5:02} is five hours later"),

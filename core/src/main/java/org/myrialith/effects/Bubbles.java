@@ -29,7 +29,7 @@ public record Bubbles(int colour, int background, int amount, int sizePercent, i
           Effect.colour("background", "Background", 0x002040),
           Field.count("amount", "Bubbles", AMOUNT),
           Field.count("sizePercent", "Size", SOME),
-          Effect.times("Rises"),
+          Effect.times("Rise cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

@@ -27,7 +27,7 @@ public record Ember(int cool, int hot, int heightPercent, int times, int seed) i
           Effect.colour("cool", "Cool", 0xa01000),
           Effect.colour("hot", "Hot", 0xffc040),
           Field.count("heightPercent", "Height", SOME),
-          Effect.times("Rises"),
+          Effect.times("Rise cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

@@ -23,8 +23,8 @@ public record Layer(Effect effect, Blend blend, int percent, String on) {
           Layer.class,
           Field.of("effect", "Effect", EffectKinds.ALL),
           Field.of("blend", "Blend", Blend.TYPE).or(Blend.OVER),
-          Field.count("percent", "by", Effect.PERCENT).or(100),
-          Field.words("on", "On", Types.Words.Rule.ANY)
+          Field.count("percent", "Opacity", Effect.PERCENT).or(100),
+          Field.words("on", "LEDs", Types.Words.Rule.ANY)
               .or(EVERYWHERE)
               .explained("empty for all LEDs, or the id of the group whose LEDs show it"));
 

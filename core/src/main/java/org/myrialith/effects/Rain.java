@@ -28,7 +28,7 @@ public record Rain(int colour, int background, int amount, int tailPercent, int 
           Effect.colour("background", "Background", 0x000000),
           Field.count("amount", "Drops", Bubbles.AMOUNT),
           Field.count("tailPercent", "Tail", SOME),
-          Effect.times("Falls"),
+          Effect.times("Fall cycles"),
           Effect.seed());
 
   private static final Footprint FOOTPRINT =

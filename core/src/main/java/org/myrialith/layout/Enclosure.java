@@ -105,8 +105,8 @@ public sealed interface Enclosure {
             "circle",
             "circle",
             new Circle(0, 0, 100),
-            Field.measure("xMm", "Middle x", Fixture.PLACE),
-            Field.measure("yMm", "Middle y", Fixture.PLACE),
+            Field.measure("xMm", "Centre x", Fixture.PLACE),
+            Field.measure("yMm", "Centre y", Fixture.PLACE),
             Field.measure("radiusMm", "Radius", SIDE));
 
     public Circle {

@@ -53,9 +53,9 @@ public record OwnController(
           Field.words("pins", "Pins", Types.Words.Rule.ANY).or(""),
           Field.count("ramBytes", "RAM", RAM).or(0),
           Field.count("flashBytes", "Flash", FLASH).or(0),
-          Field.measure("planMilliamps", "A pin", CURRENT).or(0.0),
+          Field.measure("planMilliamps", "Current per pin", CURRENT).or(0.0),
           Field.measure("mostMilliamps", "maximum output current", CURRENT).or(0.0),
-          Field.measure("chipMilliamps", "all pins", CURRENT).or(0.0));
+          Field.measure("chipMilliamps", "Current of all pins", CURRENT).or(0.0));
 
   public OwnController {
     name = TextRules.name("name", name);

@@ -78,7 +78,7 @@ public record ScannedPins(
               .explained("one pin and one resistor per column"),
           Field.of(
                   "rowSwitch",
-                  "Rows through",
+                  "Row switch",
                   Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
               .or(RowSwitch.PIN),
           Part.of("scan", Scan.DESCRIPTION),

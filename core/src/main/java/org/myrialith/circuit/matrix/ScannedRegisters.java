@@ -98,7 +98,7 @@ public record ScannedRegisters(
           Field.count("columns", "Columns", COLUMNS),
           Field.of(
                   "rowSwitch",
-                  "Rows through",
+                  "Row switch",
                   Types.Choice.of(RowSwitch.values(), RowSwitch::key, RowSwitch::title))
               .or(RowSwitch.MOSFET),
           Part.of("scan", Scan.DESCRIPTION),

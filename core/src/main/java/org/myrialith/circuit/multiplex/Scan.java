@@ -42,7 +42,7 @@ public record Scan(
   public static final Description<Scan> DESCRIPTION =
       Description.of(
           Scan.class,
-          Field.measure("refreshHz", "Refresh", REFRESH).or(200.0),
+          Field.measure("refreshHz", "Refresh rate", REFRESH).or(200.0),
           Field.count("depth", "Depth", DEPTH).or(4),
           Field.measure("blankMicros", "Blanking", BLANK)
               .or(4.0)

@@ -57,14 +57,14 @@ class EmitterPagesTest {
       screen.field("Package width").fill("3");
       screen.field("Package height").fill("3");
       page.getByLabel("Dies").fill("deep red, 1.9, 15");
+      screen.button("Save, also for other gadgets").click();
+      assertThat(page.locator("#notice")).containsText("Dies");
+      assertThat(page.getByLabel("Dies")).hasValue("deep red, 1.9, 15");
+      page.getByLabel("Dies").fill("deep red, 1.9, 15, 60, 320");
       // the name was saved beside the dies that were refused: what is awaited is the answer
       page.waitForResponse(
           answer -> answer.request().method().equals("POST"),
           () -> screen.button("Save, also for other gadgets").click());
-      assertThat(page.locator("#notice")).containsText("Dies");
-      assertThat(page.getByLabel("Dies")).hasValue("deep red, 1.9, 15");
-      page.getByLabel("Dies").fill("deep red, 1.9, 15, 60, 320");
-      screen.button("Save, also for other gadgets").click();
       assertThat(page.locator(".figures")).containsText("Deep red, 3 mm, from the drawer");
       // in another gadget
       String other =
