@@ -39,8 +39,8 @@ export class Walk {
   stop() {
     clearTimeout(this.timer);
     this.timer = undefined;
-    this.go.textContent = "Walk";
-    this.go.ariaLabel = "Walk the order";
+    this.go.textContent = "Play";
+    this.go.ariaLabel = "Follow the data";
     this.bar.classList.remove("walks");
   }
 

@@ -84,18 +84,18 @@ class PagesTest {
         "layout | Columns | sixteen | 1 to 256",
         "layout | Columns | 16.5 | whole number",
         "layout | Columns | '' | 1 to 256",
-        "layout | Pitch across | 1e999 | 0.5 to 500",
-        "layout | Pitch across | NaN | 0.5 to 500",
+        "layout | Horizontal pitch | 1e999 | 0.5 to 500",
+        "layout | Horizontal pitch | NaN | 0.5 to 500",
         "layout | Name | '' | 1 to 80 characters",
         "circuits | Latch gap | 49 | 50 to 2000",
-        "power | Kept back | 99 | 0 to 80",
-        "power | A channel, full on | Infinity | 1 to 60",
+        "power | Safety margin | 99 | 0 to 80",
+        "power | Current per channel at full level | Infinity | 1 to 60",
         "colour | Brightness limit | 101 | 1 to 100",
-        "colour | Exponent, 1.0 to 3.5 | 9 | 1 to 3.5",
-        "brief | What feeds it? | '' | 1 to 80 characters",
+        "colour | Gamma exponent, 1.0 to 3.5 | 9 | 1 to 3.5",
+        "brief | Power source | '' | 1 to 80 characters",
         "brief | Rated current | 0 | 0.001 to 400",
         "brief | Voltage | 230 V | 1 to 60",
-        "frames | Frame 1 is held | 0 | 1 to 60"
+        "frames | Frame 1 hold | 0 | 1 to 60"
       })
   void whatCanNotBeTakenIsToldByNameAndKept(
       String step, String label, String value, String allowed) {
@@ -379,8 +379,8 @@ class PagesTest {
   @ParameterizedTest
   @CsvSource({
     "layout, Skip to the drawing, drawing",
-    "frames, Skip to the easel, easel",
-    "'', Skip to a new gadget, title"
+    "frames, Skip to the canvas, easel",
+    "'', Skip to: start a gadget, title"
   })
   void whatIsWorkedOnIsReachedInAFewStops(String step, String link, String reached) {
     String id = application.bring(DemoGadgets.tideLantern());

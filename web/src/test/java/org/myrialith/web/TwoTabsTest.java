@@ -73,7 +73,7 @@ class TwoTabsTest {
           .isEqualTo(0x123456);
       assertThat(((Panel) stored.fixture("f1").orElseThrow().shape()).pitchXMm()).isEqualTo(11);
       three.page().navigate(address(id, "history"));
-      assertThat(three.page().locator(".pairs tr", new Page.LocatorOptions().setHasText("counts")))
+      assertThat(three.page().locator(".pairs tr", new Page.LocatorOptions().setHasText("current")))
           .containsText("Harbour window: horizontal pitch 10\u00a0mm to 11\u00a0mm");
     }
   }

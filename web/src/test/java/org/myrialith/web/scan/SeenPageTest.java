@@ -121,6 +121,7 @@ class SeenPageTest {
   }
 
   private static void use(Page page, String way) {
+    page.locator(".ways-all > summary").click();
     page.locator("tr", new Page.LocatorOptions().setHasText(Pattern.compile(way)))
         .locator("button")
         .first()
