@@ -160,7 +160,7 @@ class RoughNetworkTest {
       for (int i = 0; i < 3; i++) {
         screen.button("Add a ring").click();
       }
-      assertThat(state(page)).containsText("on its way already");
+      assertThat(state(page)).containsText("being sent already");
       letGo(page);
       screen.onRevision(2);
       assertThat(state(page)).hasText("saved");
@@ -188,7 +188,7 @@ class RoughNetworkTest {
       fill(page, "Safety margin", "31");
       page.keyboard().press("Tab");
       assertThat(state(page)).hasText("not saved");
-      assertThat(page.locator("#trouble")).containsText("Not saved: Kept back.");
+      assertThat(page.locator("#trouble")).containsText("Not saved: Safety margin.");
       screen.holdAccessible();
       fill(page, "Controller current", "33");
       page.locator("#strata a").first().click(); // nothing leaves the page meanwhile
