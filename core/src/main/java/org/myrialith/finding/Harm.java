@@ -1,6 +1,6 @@
 package org.myrialith.finding;
 
-/** What a finding is about to harm, the worst first: what is told first at the same verdict. */
+/** What a finding is about to harm, the worst first: the order of findings of one verdict. */
 public enum Harm {
   /** Somebody can be hurt: fire, burns, seizures. */
   PERSON,

@@ -123,7 +123,7 @@ public enum Term {
   ONE_WIRE_PIXEL(
       "one-wire pixel",
       "one-wire",
-      "An addressable LED with one data wire: bits are told apart by their length, so the timing must be exact.",
+      "An addressable LED with one data wire: a bit is read by its pulse width, so the timing must be exact.",
       ""),
   PEAK_PULSED(
       "peak pulsed current",

@@ -38,6 +38,21 @@ class QuantityTest {
     assertThat(Quantity.text(value, unit)).isEqualTo(text.replace(' ', '\u00a0'));
   }
 
+  /** Nobody reads millihertz, nor shares of a millionth. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.5, Hz, 0.500_Hz",
+    "0.00129, Hz, 0.00129_Hz",
+    "0, Hz, 0_Hz",
+    "0.000394, %, under 0.01_%",
+    "0.01, %, 0.01_%",
+    "0, %, 0_%",
+    "-0.001, %, -0.001_%"
+  })
+  void noUnitIsMadeTooSmall(double value, String unit, String text) {
+    assertThat(Quantity.text(value, unit)).isEqualTo(text.replace('_', '\u00a0'));
+  }
+
   @Test
   void groupsDigitsFromFiveOn() {
     assertThat(Quantity.text(32768, "bytes")).isEqualTo("32\u202f768\u00a0bytes");

@@ -74,12 +74,7 @@ class FewStepsTest {
     layer("Frames");
     click(page.locator("lit-easel canvas"));
     assertThat(page.locator(".core li")).hasCount(1);
-    layer("Brief");
-    button("5 V enclosed supply, 20 A");
-    layer("Firmware");
-    Download zip = page.waitForDownload(() -> click(page.locator(".take-away")));
-    assertThat(zip.suggestedFilename()).endsWith(".zip");
-    return application.stored(page.url().replaceAll(".*/gadgets/([0-9a-f-]{36}).*", "$1"));
+    return supplied();
   }
 
   private void told(String what, int bound) {

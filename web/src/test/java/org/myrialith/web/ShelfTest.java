@@ -82,6 +82,22 @@ class ShelfTest {
     }
   }
 
+  /** Demo gadgets go with one press and come again with another; a changed one is the maker's. */
+  @Test
+  void demoGadgetsCanBeRemovedAndAddedAgain() {
+    try (Screen screen = Screen.open(application.address())) {
+      Page page = screen.page();
+      Locator lantern = page.locator(".slab", new Page.LocatorOptions().setHasText("Tide lantern"));
+      int own = lantern.count();
+      screen.button("Add the demo gadgets").click();
+      assertThat(screen.button("Remove the demo gadgets")).isVisible();
+      assertThat(lantern).hasCount(own + 1);
+      screen.button("Remove the demo gadgets").click();
+      assertThat(screen.button("Add the demo gadgets")).isVisible();
+      assertThat(lantern).hasCount(own);
+    }
+  }
+
   /** What was not worked out with the page comes by itself. */
   @Test
   void aGadgetOfTheShelfComesByItself() {

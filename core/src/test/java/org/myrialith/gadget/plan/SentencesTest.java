@@ -34,7 +34,7 @@ import org.myrialith.gadget.model.Gadget;
 
 /**
  * What makers read, as real gadgets raise it: docs/sentences.md has it all, to be read as an editor
- * does. {@code ./myrialith documents} writes it anew.
+ * does. {@code ./myrialith documents} writes it again.
  */
 class SentencesTest {
   private static final boolean WRITE = Boolean.getBoolean("write.documents");

@@ -13,8 +13,7 @@ import org.myrialith.build.Merit;
  * A drive method as a small drawing: the controller with its pins at the left, chips in the middle,
  * wires to the LEDs at the right; all cards of a page have one scale.
  *
- * @param merits what it is the best at
- * @param why the same, as a reason to keep
+ * @param merits what it is the best at, kept as the reason when it is chosen
  * @param facts the figures in words
  * @param pins lines between controller and chips, as a path
  * @param chips squares, as a path
@@ -24,7 +23,6 @@ public record MethodPicture(
     String key,
     String title,
     String merits,
-    String why,
     List<WaysView.Cell> facts,
     String pins,
     String chips,
@@ -32,7 +30,12 @@ public record MethodPicture(
   /** Room for lines from top to bottom, and for chips, in the units of the drawing. */
   private static final double HIGH = 64;
 
+  private static final double MIDDLE = 36;
   private static final double WIDEST = 3;
+
+  /** Of its room a chip fills so much, either way. */
+  private static final double CHIP_SHARE = 0.8;
+
   private static final double CHIPS = 84;
   private static final double LARGEST_CHIP = 14;
   private static final double CONTROLLER_END = 30;
@@ -47,7 +50,7 @@ public record MethodPicture(
             .orElse(1);
     double apart = Math.min(WIDEST, HIGH / Math.max(1, lines));
     int chips = best.stream().mapToInt(r -> r.way().numbers().chips()).max().orElse(1);
-    double side = Math.min(LARGEST_CHIP, Math.sqrt(CHIPS * HIGH / Math.max(1, chips)) * 0.8);
+    double side = Math.min(LARGEST_CHIP, Math.sqrt(CHIPS * HIGH / Math.max(1, chips)) * CHIP_SHARE);
     return best.stream().map(r -> one(r, apart, side, currency)).toList();
   }
 
@@ -60,7 +63,6 @@ public record MethodPicture(
     return new MethodPicture(
         way.key(),
         way.title(),
-        merits,
         merits,
         facts(way, currency),
         lines(numbers.pins(), CONTROLLER_END, end, apart),
@@ -88,19 +90,20 @@ public record MethodPicture(
   private static String lines(int count, double from, double to, double apart) {
     StringBuilder path = new StringBuilder();
     for (int i = 0; i < count; i++) {
-      double y = HIGH / 2 + (i - (count - 1) / 2.0) * apart;
-      path.append(phrase("M%.1f %.1fH%.1f", from, y + 4, to));
+      double y = MIDDLE + (i - (count - 1) / 2.0) * apart;
+      path.append(phrase("M%.1f %.1fH%.1f", from, y, to));
     }
     return path.toString();
   }
 
   private static String squares(int count, double side) {
-    int high = Math.max(1, (int) Math.min(count, Math.floor(HIGH / (side / 0.8))));
+    double room = side / CHIP_SHARE;
+    int high = Math.max(1, (int) Math.min(count, Math.floor(HIGH / room)));
     StringBuilder path = new StringBuilder();
     for (int i = 0; i < count; i++) {
-      double x = CHIPS_BEGIN + 4 + i / high * side / 0.8;
-      double y = 4 + HIGH / 2 + (i % high - (Math.min(count, high) - 1) / 2.0) * side / 0.8;
-      path.append(phrase("M%.1f %.1fh%.1fv%.1fh-%.1fz", x, y - side / 2, side, side, side));
+      double x = CHIPS_BEGIN + 4 + i / high * room;
+      double y = MIDDLE + (i % high - (high - 1) / 2.0) * room - side / 2;
+      path.append(phrase("M%.1f %.1fh%.1fv%.1fh-%.1fz", x, y, side, side, side));
     }
     return path.toString();
   }

@@ -57,7 +57,7 @@ public record WaysView(
   /** So many are shown as pictures. */
   private static final int BEST = 3;
 
-  /** What is told of a way, by what a maker asks. */
+  /** Figures of a drive method, grouped by what a maker asks. */
   private static final Map<String, List<DriveMethodColumn>> GROUPS = columns();
 
   private static Map<String, List<DriveMethodColumn>> columns() {
