@@ -160,7 +160,7 @@ class WiringTextTest {
         .contains("Before you connect a computer for programming: unplug Big adapter");
     // of all that is told to be connected to 20 V there is the converter's input alone
     assertThat(text.lines().filter(line -> line.contains("20 V")).toList())
-        .allMatch(line -> line.contains("input") || line.contains("From Big adapter"));
+        .allMatch(line -> line.contains("input") || line.contains("Big adapter: up to"));
   }
 
   /** All that breaks or is tight on the pages stands in the file, and nothing that holds. */

@@ -185,6 +185,6 @@ record DisplayDriver(DisplayPlan plan) implements LineDriver {
             "Each driver: ground to ground, plus to plus of %s, 100 nF and 10 uF across them%s. Output 3c is segment c of its third digit, p the point; %s.",
             plan.brief().controllerNode(),
             setting,
-            chained() ? "digits are cathodes" : "digits are anodes"));
+            chained() ? "digit lines are common cathodes" : "digit lines are common anodes"));
   }
 }

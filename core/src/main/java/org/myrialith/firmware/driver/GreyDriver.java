@@ -183,7 +183,7 @@ record GreyDriver(RegisterPlan plan) implements LineDriver {
         phrase(
             "Each chip: ground to ground, plus to plus of %s, 100 nF and 10 uF across them; %sits serial output to the serial input of the next.",
             plan.brief().controllerNode(),
-            blanked() ? "" : "blank or output enable to where it lights, "));
+            blanked() ? "" : "blank or output enable to the level that turns the outputs on, "));
     return steps;
   }
 }

@@ -245,7 +245,7 @@ public record SupplyText(
               (node, source) ->
                   all.add(
                       phrase(
-                          "From %s up to %s; it is rated %s.",
+                          "%s: up to %s; rated %s.",
                           source.name(),
                           Quantity.text(plan.worst().node(node).amps(), "A"),
                           Quantity.text(source.amps(), "A"))));

@@ -52,7 +52,7 @@ public record WiringText(
   private static final int MOST_RUNS = 64;
 
   private static final String BITMAP =
-      "  bitmap.csv    which output switches which channel, and its bit in what is sent\n"
+      "  bitmap.csv    which output drives which channel, and its bit in the data\n"
           + "  bitmap.h      the same as constants, for firmware of your own\n";
 
   private static final String AVR_BUILD =
@@ -136,13 +136,13 @@ public record WiringText(
           frames.h      all frames as levels; generated from the gadget, do not edit
         @PLAYER@@BOARD@  show/         the same as a sketch: setup() and loop() round the same player
           bringup/      the bring-up as a sketch
-        @BITMAP@  waveform.vcd  the lines over the first moments, to compare with a logic analyser
+        @BITMAP@  waveform.vcd  signal lines during the first moments, to compare with a logic analyser
           gadget.json   the gadget itself, to open again
 
         Care
           Mains stays inside a closed, certified adapter; anything on the mains side is for licensed hands and local rules.
           Lithium cells need their own protection circuit and charger; keep coin cells away from children.
-          Do not look into bright pixels from near by. Quick flashing can bring on seizures.
+          Do not look into bright pixels from close by. Quick flashing can bring on seizures.
         """
             .replace("@PLAYER@", plan.work().cues().isPresent() ? ENGINE : PLAYER)
             .replace("@BUILD@\n", portable() ? PORTABLE_BUILD : AVR_BUILD)
