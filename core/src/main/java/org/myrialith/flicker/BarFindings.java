@@ -67,8 +67,8 @@ record BarFindings(LightBar bar, List<CircuitPlan> plans) {
                 verdict,
                 phrase(
                     "%s %s, column on-time %s: the picture %s.",
+                    bar.turns() ? "Rotation" : "Sweep rate",
                     Quantity.text(bar.movesHz(), "Hz"),
-                    bar.turns() ? "rotation" : "sweep rate",
                     Quantity.text(bar.dwellSeconds(), "s"),
                     verdict == Verdict.HOLDS
                         ? "is steady"
