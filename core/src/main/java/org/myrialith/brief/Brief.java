@@ -33,6 +33,7 @@ import org.myrialith.schema.Types;
  * @param supply what feeds it, if said
  * @param tree what stands between that and what it feeds
  * @param clock of a controller of the 8-bit classes
+ * @param goals that it is to reach
  */
 @RecordBuilder
 public record Brief(
@@ -42,7 +43,8 @@ public record Brief(
     List<OwnController> ownControllers,
     Optional<Supply> supply,
     SupplyTree tree,
-    ClockRate clock) {
+    ClockRate clock,
+    Goals goals) {
   /** Most classes of the maker's own. */
   private static final int MOST_OWN = 8;
 
@@ -69,7 +71,8 @@ public record Brief(
                   "clock",
                   "Clock of an 8-bit class",
                   Types.Choice.of(ClockRate.values(), ClockRate::key, ClockRate::title))
-              .or(ClockRate.USUAL));
+              .or(ClockRate.USUAL),
+          Field.of("goals", "Goals", Goals.DESCRIPTION).or(Goals.NONE));
 
   public Brief {
     title = TextRules.name("title", title);
@@ -86,6 +89,7 @@ public record Brief(
     Objects.requireNonNull(supply, "supply");
     Objects.requireNonNull(tree, "tree");
     Objects.requireNonNull(clock, "clock");
+    Objects.requireNonNull(goals, "goals");
   }
 
   /** A brief with nothing between the supply and what it feeds, its controller at its clock. */
@@ -95,7 +99,15 @@ public record Brief(
       String controllerKey,
       List<OwnController> ownControllers,
       Optional<Supply> supply) {
-    this(title, notes, controllerKey, ownControllers, supply, SupplyTree.NONE, ClockRate.USUAL);
+    this(
+        title,
+        notes,
+        controllerKey,
+        ownControllers,
+        supply,
+        SupplyTree.NONE,
+        ClockRate.USUAL,
+        Goals.NONE);
   }
 
   /** A brief with a class that comes along. */
@@ -204,6 +216,11 @@ public record Brief(
   /** Returns the brief with something else between the supply and what it feeds. */
   public Brief with(SupplyTree other) {
     return BriefBuilder.builder(this).tree(other).build();
+  }
+
+  /** Returns the brief with other goals. */
+  public Brief with(Goals other) {
+    return BriefBuilder.builder(this).goals(other).build();
   }
 
   /** Returns the brief with another class of controller. */

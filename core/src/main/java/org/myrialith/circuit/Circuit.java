@@ -79,6 +79,11 @@ public interface Circuit {
   /** Returns the circuit with another current of a channel at full level (mA). */
   Circuit withChannelCurrent(double milliamps);
 
+  /** Returns whether a part that the maker chooses sets that current, such as a resistor. */
+  default boolean setsChannelCurrent() {
+    return false;
+  }
+
   /** Returns the circuit with a current that emitters of those classes can carry. */
   default Circuit suited(List<EmitterClass> emitters) {
     return this;

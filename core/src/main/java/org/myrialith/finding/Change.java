@@ -1,6 +1,7 @@
 package org.myrialith.finding;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -20,6 +21,15 @@ public sealed interface Change {
 
     /** Applies a supply. */
     R supply(TakeSupply change);
+
+    /** Uses a class of supply. */
+    R supplyClass(UseSupplyClass change);
+
+    /** Uses cells of another capacity. */
+    R capacity(UseCapacity change);
+
+    /** Switches the lights off in sleep. */
+    R loadSwitch(AddLoadSwitch change);
 
     /** Applies the plan for these frames. */
     R frames(PlanForTheseFrames change);
@@ -159,6 +169,45 @@ public sealed interface Change {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.supply(this);
+    }
+  }
+
+  /** Uses a class of supply, by its name. */
+  record UseSupplyClass(String name) implements Change {
+    @Override
+    public String key() {
+      return "supply-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.supplyClass(this);
+    }
+  }
+
+  /** Uses cells of the same class that hold more (mAh). */
+  record UseCapacity(double milliampHours) implements Change {
+    @Override
+    public String key() {
+      return "capacity";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.capacity(this);
+    }
+  }
+
+  /** Puts a load switch before the lights, which the controller opens in sleep. */
+  record AddLoadSwitch() implements Change {
+    @Override
+    public String key() {
+      return "load-switch";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.loadSwitch(this);
     }
   }
 

@@ -91,7 +91,7 @@ public final class Quantity {
   }
 
   private static String singular(String unit) {
-    return unit.length() > 2 && unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
+    return unit.length() > 3 && unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
   }
 
   /** Groups digits by a narrow space from five digits on, as ISO 80000-1 has it. */

@@ -70,6 +70,11 @@ public record DailyUse(
     return new DailyUse(showHours, darkHours, sleepMilliamps, wantedHours, true);
   }
 
+  /** Returns it with another battery life in mind (h of the show); 0 for none. */
+  public DailyUse wanting(double hours) {
+    return new DailyUse(showHours, darkHours, sleepMilliamps, hours, ownSleep);
+  }
+
   private double restHours() {
     return 24 - showHours - darkHours;
   }

@@ -22,6 +22,11 @@ public interface SwitchedCircuit extends Circuit {
   SwitchedPlan plan(Layout layout, Brief brief);
 
   @Override
+  default boolean setsChannelCurrent() {
+    return true;
+  }
+
+  @Override
   default Circuit withChannelCurrent(double milliamps) {
     return with(hookup().withMilliamps(milliamps));
   }

@@ -12,6 +12,7 @@ import org.myrialith.frames.edit.FewerColours;
 import org.myrialith.gadget.model.Gadget;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
+import org.myrialith.parts.ConverterSort;
 import org.myrialith.parts.Supply;
 import org.myrialith.power.PlanningBasis;
 import org.myrialith.power.PowerSettings;
@@ -27,6 +28,27 @@ public record AppliedChange(Gadget gadget) implements Change.Visitor<Gadget> {
   public Gadget supply(Change.TakeSupply change) {
     Supply supply = new Supply(change.name(), change.volts(), change.amps());
     return gadget.with(gadget.brief().withSupply(Optional.of(supply)));
+  }
+
+  @Override
+  public Gadget supplyClass(Change.UseSupplyClass change) {
+    return Supply.all().stream()
+        .filter(supply -> supply.name().equals(change.name()))
+        .findFirst()
+        .map(supply -> gadget.with(gadget.brief().withSupply(Optional.of(supply))))
+        .orElse(gadget);
+  }
+
+  @Override
+  public Gadget capacity(Change.UseCapacity change) {
+    Optional<Supply> larger =
+        gadget.brief().supply().map(supply -> supply.holding(change.milliampHours()));
+    return gadget.with(gadget.brief().withSupply(larger));
+  }
+
+  @Override
+  public Gadget loadSwitch(Change.AddLoadSwitch change) {
+    return gadget.with(gadget.brief().with(gadget.brief().tree().with(ConverterSort.SWITCH)));
   }
 
   @Override

@@ -384,7 +384,9 @@ public final class GadgetPlan {
   private Map<Step, List<Finding>> workFindings() {
     Map<Step, List<Finding>> all = new LinkedHashMap<>();
     for (Step step : Step.values()) {
-      all.put(step, step(step).findings().stream().sorted(Finding.WORST_FIRST).toList());
+      Stream<Finding> own = step(step).findings().stream();
+      Stream<Finding> goals = new GoalCheck(this).findings(step).stream();
+      all.put(step, Stream.concat(own, goals).sorted(Finding.WORST_FIRST).toList());
     }
     return all;
   }

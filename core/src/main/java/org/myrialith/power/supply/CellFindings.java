@@ -206,7 +206,7 @@ record CellFindings(TreePlan plan) {
   private static String lasts(double hours) {
     return hours >= 96
         ? phrase(
-            "%s h, %s",
+            "%s\u00a0h, %s",
             Quantity.number(Math.floor(hours)), Quantity.text(Math.floor(hours / 24), "days"))
         : hours < 1 ? Quantity.text(Math.floor(60 * hours), "min") : Quantity.text(hours, "h");
   }

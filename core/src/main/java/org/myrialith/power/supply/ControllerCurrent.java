@@ -19,12 +19,12 @@ import org.myrialith.finding.Verdict;
  * What is planned for the controller beside what the bare chip draws: on cells a board with its
  * regulator and lamps takes more than the show.
  */
-record ControllerCurrent(TreePlan plan) {
+public record ControllerCurrent(TreePlan plan) {
   /** A board's own parts at their least: so many times what the chip draws. */
   private static final double BOARD = 1.5;
 
   /** Returns what the bare chip draws at its clock and volts (mA), in whole hundredths, up. */
-  static double of(Brief brief) {
+  public static double of(Brief brief) {
     double milliamps = brief.controller().awakeMilliamps(brief.controllerVolts());
     return Math.ceil(milliamps * 100 - 1e-9) / 100;
   }

@@ -8,20 +8,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.myrialith.brief.Brief;
+import org.myrialith.brief.BriefBuilder;
+import org.myrialith.brief.Goals;
 import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
 import org.myrialith.gadget.model.Gadget;
+import org.myrialith.gadget.plan.GoalWays;
 import org.myrialith.layout.Site;
 import org.myrialith.parts.ClockRate;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.OwnController;
 import org.myrialith.parts.Supply;
 import org.myrialith.parts.SupplyKind;
+import org.myrialith.power.DailyUse;
 import org.myrialith.schema.TypedNumber;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
 import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.store.Projects;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -37,17 +42,24 @@ class BriefController {
   private static final Bounds VIEWING = Bounds.measure(0, Site.VIEWING.max() / MM_PER_METRE, "m");
 
   private final ProjectPages pages;
+  private final Projects projects;
 
-  BriefController(ProjectPages pages) {
+  BriefController(ProjectPages pages, Projects projects) {
     this.pages = pages;
+    this.projects = projects;
   }
 
+  /** The brief, with what reaches one of its goals where that is asked for. */
   @GetMapping
-  ModelAndView show(@PathVariable UUID id) {
-    return page(id, null);
+  ModelAndView show(@PathVariable UUID id, @RequestParam(defaultValue = "") String ways) {
+    return page(id, null, ways);
   }
 
   private ModelAndView page(UUID id, FormValues typed) {
+    return page(id, typed, "");
+  }
+
+  private ModelAndView page(UUID id, FormValues typed, String ways) {
     var opened = pages.open(id);
     ModelAndView page = pages.page(opened, Step.BRIEF);
     page.addObject("form", typed != null ? typed : FormValues.of(values(opened.plan().gadget())));
@@ -57,6 +69,7 @@ class BriefController {
     page.addObject("supplies", Supply.all());
     page.addObject("kinds", kinds());
     page.addObject("clocks", clocks());
+    page.addObject("goals", GoalView.of(opened.plan(), ways));
     return page;
   }
 
@@ -116,6 +129,12 @@ class BriefController {
     values.put("clock", brief.clock().key());
     double metres = gadget.layout().site().viewingMm() / MM_PER_METRE;
     values.put("viewing", metres == 0 ? "" : TypedNumber.text(metres));
+    Goals goals = brief.goals();
+    List<Double> wanted =
+        List.of(goals.framesPerSecond(), goals.milliamps(), gadget.power().day().wantedHours());
+    for (int i = 0; i < GOALS.size(); i++) {
+      values.put(GOALS.get(i), wanted.get(i) == 0 ? "" : TypedNumber.text(wanted.get(i)));
+    }
     brief
         .supply()
         .ifPresent(
@@ -140,6 +159,23 @@ class BriefController {
         "brief",
         form,
         typed -> page(id, typed));
+  }
+
+  /** Applies one of the ways to a goal. */
+  @PostMapping("/ways")
+  ModelAndView reach(
+      @PathVariable UUID id,
+      @RequestParam int base,
+      @RequestParam String goal,
+      @RequestParam String way) {
+    GoalWays ways = new GoalWays(projects.plan(id, base), GoalView.goal(goal));
+    GoalWays.Way chosen =
+        ways.of(way)
+            .orElseThrow(
+                () ->
+                    new InputException(
+                        "way", way, "one of those that are shown: the plan changed meanwhile"));
+    return pages.edit(id, base, chosen.remedy().label(), gadget -> ways.applied(chosen), "brief");
   }
 
   /** Takes a supply from the classes. */
@@ -168,15 +204,35 @@ class BriefController {
       throw new InputException("controller", key, "one of the classes listed");
     }
     Brief brief =
-        new Brief(
-            form.getOrDefault("title", ""),
-            form.getOrDefault("notes", ""),
-            key,
-            gadget.brief().ownControllers(),
-            supply(gadget, form),
-            gadget.brief().tree(),
-            clock(gadget, form));
-    return gadget.with(brief).with(gadget.layout().site().viewedFrom(viewingMm(gadget, form)));
+        BriefBuilder.builder(gadget.brief())
+            .title(form.getOrDefault("title", ""))
+            .notes(form.getOrDefault("notes", ""))
+            .controllerKey(key)
+            .supply(supply(gadget, form))
+            .clock(clock(gadget, form))
+            .goals(new PartForm<>(Goals.DESCRIPTION, gadget.brief().goals()).read(zeroed(form)))
+            .build();
+    return gadget
+        .with(brief)
+        .with(gadget.power().with(gadget.power().day().wanting(wantedHours(gadget, form))))
+        .with(gadget.layout().site().viewedFrom(viewingMm(gadget, form)));
+  }
+
+  /** Fields of goals, those of {@link Goals} and the battery life that goes with a day. */
+  private static final List<String> GOALS = List.of("framesPerSecond", "milliamps", "wantedHours");
+
+  private static double wantedHours(Gadget gadget, Map<String, String> form) {
+    String typed = zeroed(form).getOrDefault("wantedHours", "0").strip();
+    return typed.equals(values(gadget).get("wantedHours"))
+        ? gadget.power().day().wantedHours()
+        : TypedNumber.require("wantedHours", typed, DailyUse.WANTED);
+  }
+
+  /** A goal that is left empty is none. */
+  private static Map<String, String> zeroed(Map<String, String> form) {
+    Map<String, String> typed = new HashMap<>(form);
+    GOALS.forEach(goal -> typed.replace(goal, "", "0"));
+    return typed;
   }
 
   private static ClockRate clock(Gadget gadget, Map<String, String> form) {

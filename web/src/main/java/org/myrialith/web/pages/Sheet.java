@@ -11,6 +11,7 @@ import org.myrialith.finding.Finding;
 import org.myrialith.finding.Step;
 import org.myrialith.finding.Verdict;
 import org.myrialith.gadget.plan.GadgetPlan;
+import org.myrialith.gadget.plan.Goal;
 import org.myrialith.web.store.Projects;
 
 /**
@@ -19,6 +20,7 @@ import org.myrialith.web.store.Projects;
  * @param base address of the project's pages
  * @param step the layer shown
  * @param undoes what Undo takes back, empty when there is nothing
+ * @param goals that the gadget has: key of the finding that judges one to its own
  * @param redoes what Redo does again, empty when there is nothing
  */
 public record Sheet(
@@ -32,8 +34,25 @@ public record Sheet(
     String redoes,
     List<Band> bands,
     List<Finding> findings,
-    List<Calculation> calculations) {
+    List<Calculation> calculations,
+    Map<String, String> goals) {
   private static final int MOST_IN_SIGHT = 12;
+
+  /** Returns the key of the goal that a finding says is missed; empty for none. */
+  public String goal(Finding finding) {
+    boolean missed = finding.verdict() == Verdict.BREAKS || finding.verdict() == Verdict.TIGHT;
+    return missed ? goals.getOrDefault(finding.key(), "") : "";
+  }
+
+  private static Map<String, String> goals(GadgetPlan plan) {
+    Map<String, String> goals = new LinkedHashMap<>();
+    for (Goal goal : Goal.values()) {
+      if (goal.wanted(plan.gadget()) > 0) {
+        goals.put(goal.findingKey(), goal.key());
+      }
+    }
+    return goals;
+  }
 
   static Sheet of(Projects.Opened opened, Step step) {
     GadgetPlan plan = opened.plan();
@@ -56,7 +75,8 @@ public record Sheet(
         opened.redoes().orElse(""),
         bands,
         plan.findings(step),
-        plan.calculations(step));
+        plan.calculations(step),
+        goals(plan));
   }
 
   /** Returns the sheet with a number before the others. */
@@ -64,7 +84,7 @@ public record Sheet(
     List<Calculation> numbers = new ArrayList<>(List.of(number));
     numbers.addAll(calculations);
     return new Sheet(
-        id, base, revision, title, step, verdict, undoes, redoes, bands, findings, numbers);
+        id, base, revision, title, step, verdict, undoes, redoes, bands, findings, numbers, goals);
   }
 
   /**
