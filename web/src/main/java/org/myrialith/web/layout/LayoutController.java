@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.myrialith.build.DriveMethodTable;
-import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.TextRules;
 import org.myrialith.gadget.model.Gadget;
@@ -80,28 +78,24 @@ class LayoutController {
     return beside(gadget, fixture.with(fixture.mount().withEmitter(found.usual().usualEmitter())));
   }
 
-  /**
-   * Returns the gadget with a new fixture. Plain LEDs and lamps, which can be driven many ways, get
-   * the one that is recommended first; the maker compares and changes it under Circuits.
-   */
+  /** Returns the gadget with a new fixture on a circuit that fits it. */
   private static Gadget driven(Gadget gadget, Fixture fixture) {
     Gadget grown = gadget.with(fixture);
-    if (grown.circuits().of(fixture).isPresent()) {
-      return grown;
-    }
-    return DriveMethodTable.of(
-            grown.layout(), grown.circuits(), grown.brief(), List.of(fixture.id()))
-        .recommended(1)
-        .stream()
-        .findFirst()
-        .flatMap(
-            best ->
-                CircuitKinds.start(best.way().key())
-                    .map(
-                        start ->
-                            grown.drivenBy(
-                                start, List.of(fixture.id()), best.merits().get(0).title())))
-        .orElse(grown);
+    return FittingCircuit.wantedBy(grown, fixture).map(FittingCircuit::gadget).orElse(grown);
+  }
+
+  /** Moves a fixture to a circuit that fits its class of emitter. */
+  @PostMapping("/fixture/{fixture}/circuit")
+  ModelAndView fit(@PathVariable UUID id, @PathVariable String fixture, @RequestParam int base) {
+    return pages.edit(
+        id,
+        base,
+        "Circuit that fits the class",
+        g ->
+            FittingCircuit.wantedBy(g, g.fixture(fixture).orElseThrow(NotThereException::new))
+                .map(FittingCircuit::gadget)
+                .orElse(g),
+        "layout?fixture=" + ProjectPages.inQuery(fixture));
   }
 
   /** Returns a fixture moved to free room beside everything that is there. */

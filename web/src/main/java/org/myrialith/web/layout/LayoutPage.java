@@ -112,6 +112,10 @@ class LayoutPage {
       page.addObject("slots", shapeForm(one).slots(form));
       page.addObject("mountSlots", mountSlots(one, form));
       page.addObject("classes", classes(gadget));
+      page.addObject(
+          "fitting",
+          fixtures.size() > 1 ? null : FittingCircuit.wantedBy(gadget, one).orElse(null));
+      page.addObject("classTitle", gadget.layout().emitterOf(one).kind().title());
     }
     page.addObject("siteForm", part == Part.SITE ? typed : SiteForm.of(site));
     page.addObject("outlineKept", site.enclosure() instanceof Enclosure.Outline);
