@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.myrialith.effects.Blend;
+import org.myrialith.effects.Effect;
+import org.myrialith.effects.EffectKinds;
 import org.myrialith.effects.Layer;
 import org.myrialith.effects.Progress;
 import org.myrialith.effects.Rainbow;
@@ -149,6 +151,38 @@ class EffectsController {
         remove < 0 ? "Added a layer" : "Removed a layer",
         form,
         recipe -> remove < 0 ? added(recipe) : removed(recipe, remove));
+  }
+
+  /** Gives a layer another kind of effect, with its usual values. */
+  @PostMapping("/kind")
+  ModelAndView kind(
+      @PathVariable UUID id,
+      @PathVariable String fixture,
+      @RequestParam int base,
+      @RequestParam int layer,
+      @RequestParam String kind) {
+    return pages.edit(
+        id,
+        base,
+        "Chose an effect",
+        gadget -> gadget.with(gadget.programme().with(shown(recipe(gadget, fixture), layer, kind))),
+        "frames/" + ProjectPages.inQuery(fixture) + "/effects",
+        errors -> page(id, fixture, null));
+  }
+
+  private static Recipe shown(Recipe recipe, int at, String kind) {
+    List<Layer> layers = new ArrayList<>(recipe.layers());
+    if (at < 0 || at >= layers.size()) {
+      throw new InputException("layer", at, "a whole number from 0 to " + (layers.size() - 1));
+    }
+    Effect effect =
+        EffectKinds.ALL
+            .kind(kind)
+            .orElseThrow(() -> new InputException("kind", kind, EffectKinds.ALL.allowed()))
+            .usual();
+    Layer old = layers.get(at);
+    layers.set(at, new Layer(effect, old.blend(), old.percent(), old.on()));
+    return recipe.with(recipe.frames(), recipe.holdMillis(), layers);
   }
 
   private static Recipe added(Recipe recipe) {

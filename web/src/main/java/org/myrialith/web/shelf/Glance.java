@@ -78,14 +78,28 @@ record Glance(GadgetPlan plan) {
   }
 
   /**
-   * With cues what is seen when power comes on, as long as that is not dark; else the brightest
-   * moment of the show.
+   * With cues what is seen when power comes on, as long as that is not dark, else the brightest
+   * moment of the show, or of the first scene that is not dark.
    */
   private byte[] light() {
     byte[] first = plan.cueTable().map(t -> plan.seen(new CueEngine(t).levels())).orElse(null);
-    return first != null && seen(first)
-        ? first
-        : plan.seen((int) Math.max(0, plan.power().peakMoment()));
+    if (first != null && seen(first)) {
+      return first;
+    }
+    byte[] show = brightest(plan);
+    if (seen(show) || plan.cueTable().isEmpty()) {
+      return show;
+    }
+    return plan.gadget().scenes().stream()
+        .filter(scene -> !scene.clips().isEmpty())
+        .map(scene -> brightest(GadgetPlan.of(plan.gadget().playing(scene))))
+        .filter(Glance::seen)
+        .findFirst()
+        .orElse(show);
+  }
+
+  private static byte[] brightest(GadgetPlan plan) {
+    return plan.seen((int) Math.max(0, plan.power().peakMoment()));
   }
 
   private static boolean seen(byte[] rgb) {

@@ -9,7 +9,11 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.myrialith.demo.StartingPoint;
+import org.myrialith.finding.InputException;
+import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.plan.GadgetPlan;
+import org.myrialith.layout.Fixture;
+import org.myrialith.presets.CueStart;
 import org.myrialith.web.pages.ComputedAnswers;
 import org.myrialith.web.pages.Png;
 import org.myrialith.web.store.NotThereException;
@@ -43,6 +47,31 @@ class GlanceController {
       @PathVariable UUID id, @PathVariable int revision, WebRequest request) {
     GadgetPlan plan = projects.plan(id, revision);
     return answers.of(request, id, revision, () -> Png.bytes(draw(plan)));
+  }
+
+  /** A gadget as it looks when one of the ready cue sets starts on it. */
+  @GetMapping(
+      path = "/gadgets/{id}/r/{revision}/cue-start/{key}.png",
+      produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> cueStart(
+      @PathVariable UUID id,
+      @PathVariable int revision,
+      @PathVariable String key,
+      WebRequest request) {
+    Gadget gadget = projects.plan(id, revision).gadget();
+    CueStart start = CueStart.of(key).orElseThrow(NotThereException::new);
+    Fixture fixture =
+        start.fixtures(gadget).stream().findFirst().orElseThrow(NotThereException::new);
+    return answers.of(request, id, revision, () -> Png.bytes(draw(staged(gadget, start, fixture))));
+  }
+
+  /** Where no pin is free for its inputs, the gadget as it is. */
+  private static GadgetPlan staged(Gadget gadget, CueStart start, Fixture fixture) {
+    try {
+      return GadgetPlan.of(start.on(gadget, fixture));
+    } catch (InputException e) {
+      return GadgetPlan.of(gadget);
+    }
   }
 
   /** Pictures of what a maker can start from: always the same. */
