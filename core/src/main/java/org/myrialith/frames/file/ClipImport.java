@@ -4,9 +4,13 @@ import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.myrialith.formats.ImageFile;
 import org.myrialith.formats.ImageRefused;
+import org.myrialith.formats.Raster;
 import org.myrialith.frames.Frame;
+import org.myrialith.frames.Picture;
+import org.myrialith.layout.Fixture;
 
 /**
  * Frames made from an image file.
@@ -45,6 +49,20 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
    */
   public static ClipImport read(FrameGrid shots, Fit fit, int columns, int rows)
       throws ImageRefused {
+    return read(shots, image -> fit.apply(image, columns, rows));
+  }
+
+  /**
+   * Reads pictures for a fixture.
+   *
+   * @throws ImageRefused if they can't be taken
+   */
+  public static ClipImport read(FrameGrid shots, Fit fit, Fixture fixture) throws ImageRefused {
+    return read(shots, fit.onto(fixture));
+  }
+
+  private static ClipImport read(FrameGrid shots, Function<Raster, Picture> fit)
+      throws ImageRefused {
     List<Frame> frames = new ArrayList<>();
     int[] changed = new int[2];
     ImageFile.Found found =
@@ -53,9 +71,7 @@ public record ClipImport(List<Frame> frames, List<String> notes) {
               int hold = holdMillis(delay);
               changed[0] += delay == 0 ? 1 : 0;
               changed[1] += hold > Frame.HOLD.max() ? 1 : 0;
-              frames.add(
-                  new Frame(
-                      fit.apply(raster, columns, rows), (int) Math.min(hold, Frame.HOLD.max())));
+              frames.add(new Frame(fit.apply(raster), (int) Math.min(hold, Frame.HOLD.max())));
               return true;
             });
     List<String> notes = new ArrayList<>(found.notes());

@@ -2,16 +2,24 @@ package org.myrialith.frames.file;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.function.Function;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Transfer;
 import org.myrialith.formats.Raster;
 import org.myrialith.frames.Picture;
+import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Panel;
+import org.myrialith.layout.Stack;
 
 /**
  * How an image becomes the cells of a picture. What is transparent is laid over black first, by
  * sRGB values, as image viewers show it.
  */
 public enum Fit {
+  /**
+   * What lies at the place of each LED, see {@link PlaceFit}; over a plain grid as {@link #TRIM}.
+   */
+  PLACES("places", "By place: what lies where each LED is"),
   /** The pixel at the middle of each cell; the whole image is stretched over the picture. */
   NEAREST("nearest", "Nearest: the pixel at the centre of each cell"),
   /**
@@ -50,6 +58,18 @@ public enum Fit {
     return Arrays.stream(values()).filter(fit -> fit.key.equals(key)).findFirst();
   }
 
+  /** Returns the fit that shows most of an image on a fixture: by place, but for plain grids. */
+  public static Fit usual(Fixture fixture) {
+    return fixture.shape() instanceof Panel || fixture.shape() instanceof Stack ? BOX : PLACES;
+  }
+
+  /** Returns how an image becomes the picture of a fixture. */
+  public Function<Raster, Picture> onto(Fixture fixture) {
+    return this == PLACES
+        ? PlaceFit.of(fixture)::apply
+        : image -> apply(image, fixture.seenColumns(), fixture.seenRows());
+  }
+
   /** Returns the picture of an image at that size. */
   public Picture apply(Raster image, int columns, int rows) {
     byte[] rgb = new byte[columns * rows * 3];
@@ -79,7 +99,7 @@ public enum Fit {
               (double) row * image.rows() / rows,
               (double) image.columns() / columns,
               (double) image.rows() / rows);
-      case TRIM -> {
+      case TRIM, PLACES -> {
         double side = Math.min((double) image.columns() / columns, (double) image.rows() / rows);
         double left = (image.columns() - side * columns) / 2;
         double top = (image.rows() - side * rows) / 2;
@@ -110,7 +130,7 @@ public enum Fit {
   /**
    * Averages over the cell's rectangle; pixels on its border count by the part that lies inside.
    */
-  private static int mean(Raster image, double left, double top, double width, double height) {
+  static int mean(Raster image, double left, double top, double width, double height) {
     double right = left + width;
     double bottom = top + height;
     double red = 0;

@@ -31,8 +31,8 @@ public class ImageBench {
    *
    * @throws InputException if it can't be taken
    */
-  public ClipImport read(byte[] file, FrameGrid.Cut cut, Fit fit, int columns, int rows) {
-    return inTurn(() -> ClipImport.read(ClipSource.of(file, cut), fit, columns, rows));
+  public ClipImport read(byte[] file, FrameGrid.Cut cut, Fit fit, Fixture fixture) {
+    return inTurn(() -> ClipImport.read(ClipSource.of(file, cut), fit, fixture));
   }
 
   /**
@@ -53,7 +53,7 @@ public class ImageBench {
     if (append && old != null) {
       frames.addAll(old.frames());
     }
-    frames.addAll(read(file, cut, fit, on.seenColumns(), on.seenRows()).frames());
+    frames.addAll(read(file, cut, fit, on).frames());
     Gadget with =
         gadget.with(
             old != null
@@ -69,7 +69,7 @@ public class ImageBench {
    */
   public static Fit fit(String key) {
     return Fit.of(key)
-        .orElseThrow(() -> new InputException("fit", key, "nearest, box, trim or crop"));
+        .orElseThrow(() -> new InputException("fit", key, "places, nearest, box, trim or crop"));
   }
 
   /** Does work that takes much, two at a time. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.myrialith.effects.Places;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
@@ -15,6 +16,7 @@ import org.myrialith.frames.Frame;
 import org.myrialith.frames.file.ClipImport;
 import org.myrialith.frames.file.Fit;
 import org.myrialith.frames.file.FrameGrid;
+import org.myrialith.frames.file.PlaceFit;
 import org.myrialith.gadget.format.ClipSource;
 import org.myrialith.layout.Fixture;
 import org.myrialith.schema.TypedNumber;
@@ -100,7 +102,7 @@ class ImportController {
       @PathVariable UUID id,
       @PathVariable String fixture,
       @PathVariable UUID upload,
-      @RequestParam(defaultValue = "box") String fit,
+      @RequestParam(defaultValue = "") String fit,
       @RequestParam(defaultValue = "1") String across,
       @RequestParam(defaultValue = "1") String down,
       @RequestParam(defaultValue = "100") String holdMillis) {
@@ -113,12 +115,12 @@ class ImportController {
     ClipImport result;
     try {
       cut = cut(across, down, holdMillis);
-      result = images.read(file.bytes(), cut, how, on.seenColumns(), on.seenRows());
+      result = images.read(file.bytes(), cut, how, on);
     } catch (InputException e) {
       // a sheet that can't be cut so is shown whole
       refused.addAll(e.errors());
       cut = FrameGrid.Cut.NONE;
-      result = images.read(file.bytes(), cut, how, on.seenColumns(), on.seenRows());
+      result = images.read(file.bytes(), cut, how, on);
     }
     ModelAndView page = pages.page(opened, Step.FRAMES);
     page.setViewName("frames/import");
@@ -127,7 +129,7 @@ class ImportController {
     page.addObject("fit", how);
     page.addObject("fits", Fit.values());
     page.addObject("result", result);
-    page.addObject("pairs", pairs(file.bytes(), cut, result));
+    page.addObject("pairs", pairs(file.bytes(), cut, result, on));
     page.addObject("across", across);
     page.addObject("down", down);
     page.addObject("holdMillis", holdMillis);
@@ -141,7 +143,9 @@ class ImportController {
     return page;
   }
 
-  private List<Pair> pairs(byte[] file, FrameGrid.Cut cut, ClipImport result) {
+  private List<Pair> pairs(byte[] file, FrameGrid.Cut cut, ClipImport result, Fixture on) {
+    boolean placed = Fit.usual(on) == Fit.PLACES;
+    Places places = PlaceFit.of(on).places();
     List<String> before = new ArrayList<>();
     images.inTurn(
         () ->
@@ -154,9 +158,11 @@ class ImportController {
     List<Pair> pairs = new ArrayList<>();
     for (int i = 0; i < before.size(); i++) {
       Frame frame = result.frames().get(i);
-      pairs.add(
-          new Pair(
-              before.get(i), Png.address(PictureImage.png(frame.picture())), frame.holdMillis()));
+      byte[] after =
+          placed
+              ? PictureImage.png(frame.picture(), places, SIDE)
+              : PictureImage.png(frame.picture());
+      pairs.add(new Pair(before.get(i), Png.address(after), frame.holdMillis()));
     }
     return pairs;
   }
