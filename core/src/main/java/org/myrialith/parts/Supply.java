@@ -125,6 +125,16 @@ public record Supply(
     };
   }
 
+  /**
+   * Returns the capacity of cells that hold an energy (mAh): at the nominal voltage, that of the
+   * cells inside for a bank, whose label says so (common practice).
+   *
+   * @param wattHours marked (Wh)
+   */
+  public double capacityOf(double wattHours) {
+    return 1e3 * wattHours / (kind == SupplyKind.BANK ? kind.cell().volts() : volts);
+  }
+
   /** Returns it with cells of another capacity (mAh). */
   public Supply holding(double other) {
     return new Supply(name, volts, amps, kind, other);

@@ -35,6 +35,7 @@ public final class TypedNumber {
           Map.of("ms", "1", "s", "1000", "µs", "0.001", "us", "0.001"),
           Map.of("mcd", "1", "cd", "1000"),
           Map.of("mAh", "1", "Ah", "1000"),
+          Map.of("Wh", "1", "mWh", "0.001"),
           Map.of("Hz", "1", "kHz", "1000", "MHz", "1000000"),
           Map.of(
               "ohm", "1", "Ω", "1", "R", "1", "kohm", "1000", "kΩ", "1000", "k", "1000", "Mohm",

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.myrialith.brief.Brief;
 import org.myrialith.brief.BriefBuilder;
@@ -275,6 +276,14 @@ class BriefController {
     if (typed.getOrDefault("milliampHours", "").isBlank()) {
       typed.put("milliampHours", "0"); // as their class; of what has no cells nothing is asked
     }
-    return Optional.of(new PartForm<>(Supply.DESCRIPTION, old).read(typed));
+    PartForm<Supply> part = new PartForm<>(Supply.DESCRIPTION, old);
+    OptionalDouble wattHours = TypedNumber.parse(typed.get("milliampHours"), "Wh");
+    if (typed.get("milliampHours").contains("Wh") && wattHours.isPresent()) {
+      typed.put("milliampHours", "0");
+      Supply supply = part.read(typed);
+      double capacity = Math.rint(supply.capacityOf(wattHours.getAsDouble()) * 10) / 10;
+      return Optional.of(supply.holding(Supply.CAPACITY.require("milliampHours", capacity)));
+    }
+    return Optional.of(part.read(typed));
   }
 }
