@@ -33,6 +33,7 @@ import org.myrialith.parts.Supply;
  * @param limiter that the firmware carries: when it is planned for these frames and there is a
  *     supply
  * @param played what it has to reckon with: all that is ever played
+ * @param day what cues draw as they play; empty where there are none
  */
 public record PowerPlan(
     Load load,
@@ -44,7 +45,8 @@ public record PowerPlan(
     CurrentProfile course,
     boolean behind,
     Optional<Limiter> limiter,
-    List<ClipLevels> played)
+    List<ClipLevels> played,
+    Optional<DayCurrents> day)
     implements StepPlan {
 
   /**
@@ -65,7 +67,23 @@ public record PowerPlan(
     double budget = budget(supply, settings).orElse(Double.POSITIVE_INFINITY);
     CurrentProfile course = CurrentProfile.of(load, show, levels, limiter, budget);
     return new PowerPlan(
-        load, supply, settings, colour, show, levels, course, behind, limiter, played);
+        load,
+        supply,
+        settings,
+        colour,
+        show,
+        levels,
+        course,
+        behind,
+        limiter,
+        played,
+        Optional.empty());
+  }
+
+  /** Returns it with what cues draw as they play. */
+  public PowerPlan over(Optional<DayCurrents> cues) {
+    return new PowerPlan(
+        load, supply, settings, colour, show, levels, course, behind, limiter, played, cues);
   }
 
   private static Optional<Double> budget(Optional<Supply> supply, PowerSettings settings) {
@@ -90,7 +108,23 @@ public record PowerPlan(
     if (load.emitters() == 0) {
       return "no load yet";
     }
-    return Quantity.text(peakAmps(), "A") + (show.count() == 0 ? " dark" : " peak");
+    return day.map(d -> Quantity.text(d.peakAmps(), "A") + " peak")
+        .orElseGet(() -> Quantity.text(peakAmps(), "A") + (show.count() == 0 ? " dark" : " peak"));
+  }
+
+  /** Returns the highest current of cues as they play, of the show where there are none (A). */
+  public double playedPeakAmps() {
+    return day.map(DayCurrents::peakAmps).orElseGet(this::peakAmps);
+  }
+
+  /** Returns the mean current of cues as they play, of the show where there are none (A). */
+  public double playedMeanAmps() {
+    return day.map(DayCurrents::meanAmps).orElseGet(this::meanAmps);
+  }
+
+  /** Returns whether anything plays. */
+  public boolean plays() {
+    return show.count() > 0 || day.isPresent();
   }
 
   /** Returns the current that may be planned with (A): rating less margin. */

@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.myrialith.circuit.ChannelRange;
-import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.colour.Levels;
 import org.myrialith.cue.engine.CueEngine;
 import org.myrialith.cue.engine.SeenLight;
@@ -94,7 +92,7 @@ public record InputTrial(List<Part> parts, boolean whole, ViewingDistance from) 
   /** Hands at work. Mutable, lives within one trial. */
   private static final class Hands {
     private final CueTable table;
-    private final double darkAmps;
+    private final SentCurrent current;
     private final CueEngine engine;
     private final int[] readings;
     private final List<ClipLevels> lit;
@@ -109,7 +107,7 @@ public record InputTrial(List<Part> parts, boolean whole, ViewingDistance from) 
       this.from = plan.from();
       this.left = mostLevels;
       this.table = table;
-      this.darkAmps = darkAmps;
+      this.current = new SentCurrent(table.wiring().plans(), darkAmps);
       this.engine = new CueEngine(table);
       this.readings = new int[table.senses().size()];
       this.lit = plan.lit();
@@ -209,22 +207,7 @@ public record InputTrial(List<Part> parts, boolean whole, ViewingDistance from) 
       List<Levels> sent = engine.levels();
       left -= sent.stream().mapToInt(Levels::size).sum();
       seen.note(engine);
-      peakAmps = Math.max(peakAmps, amps(sent));
-    }
-
-    private double amps(List<Levels> sent) {
-      double amps = darkAmps;
-      for (int c = 0; c < sent.size(); c++) {
-        CircuitPlan plan = table.wiring().plans().get(c);
-        long[] sums = new long[plan.groups()];
-        for (ChannelRange stretch : plan.stretches()) {
-          for (int channel = 0; channel < stretch.channels(); channel++) {
-            sums[stretch.group(channel)] += sent.get(c).at(stretch.firstChannel() + channel);
-          }
-        }
-        amps += plan.litAmps(sums);
-      }
-      return amps;
+      peakAmps = Math.max(peakAmps, current.amps(sent));
     }
   }
 }

@@ -367,9 +367,9 @@ public record WiringText(
   private void current(StringBuilder out) {
     out.append("\nCurrent\n");
     out.append("  Peak of the show ")
-        .append(Quantity.text(power.peakAmps(), "A"))
+        .append(Quantity.text(power.playedPeakAmps(), "A"))
         .append(", mean ")
-        .append(Quantity.text(power.meanAmps(), "A"))
+        .append(Quantity.text(power.playedMeanAmps(), "A"))
         .append(", ")
         .append(power.load().most().toLowerCase(Locale.ROOT))
         .append(' ')

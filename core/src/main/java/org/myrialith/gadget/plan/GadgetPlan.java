@@ -19,6 +19,7 @@ import org.myrialith.circuit.choice.CircuitsStep;
 import org.myrialith.colour.ColourStep;
 import org.myrialith.colour.LevelTable;
 import org.myrialith.colour.Levels;
+import org.myrialith.cue.plan.CueDay;
 import org.myrialith.cue.plan.CuePlan;
 import org.myrialith.cue.plan.CuesStep;
 import org.myrialith.cue.plan.InputTrial;
@@ -54,6 +55,7 @@ import org.myrialith.layout.LayoutPlan;
 import org.myrialith.layout.judge.LayoutStep;
 import org.myrialith.parts.Controller;
 import org.myrialith.parts.SupplyTree;
+import org.myrialith.power.DayCurrents;
 import org.myrialith.power.Load;
 import org.myrialith.power.PowerPlan;
 import org.myrialith.power.supply.ChainVolts;
@@ -77,6 +79,7 @@ public final class GadgetPlan {
   private final Lazy<List<ClipLevels>> levels;
   private final Lazy<Show> show;
   private final Lazy<TransmittedFrames> sent;
+  private final Lazy<PowerPlan> framesPower;
   private final Lazy<PowerPlan> power;
   private final Lazy<Optional<CuePlan>> cues;
   private final Lazy<Optional<FirmwarePlan>> firmware;
@@ -94,9 +97,11 @@ public final class GadgetPlan {
     this.spots = new Lazy<>(() -> wiring().spots());
     this.levels = new Lazy<>(() -> laid().all());
     this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
-    this.power = new Lazy<>(this::workPower);
+    this.framesPower = new Lazy<>(this::workPower);
+    this.power = new Lazy<>(() -> framesPower.get().over(day()));
     this.sent =
-        new Lazy<>(() -> new TransmittedFrames(wiring(), show(), levels(), power().limiter()));
+        new Lazy<>(
+            () -> new TransmittedFrames(wiring(), show(), levels(), framesPower.get().limiter()));
     this.cues = new Lazy<>(this::workCues);
     this.firmware = new Lazy<>(this::workFirmware);
     this.frames = new Lazy<>(this::workFrames);
@@ -105,8 +110,7 @@ public final class GadgetPlan {
         Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
     steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
     steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
-    steps.put(
-        Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree(), !valued().isEmpty())));
+    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
     steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(gadget.colour(), depths(), switches())));
     steps.put(Step.FRAMES, new Lazy<>(this::frames));
     steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
@@ -153,6 +157,11 @@ public final class GadgetPlan {
         levels(),
         !tree.lights().equals(SupplyTree.SUPPLY),
         played());
+  }
+
+  /** What cues draw as they play, with the values that they show. */
+  private Optional<DayCurrents> day() {
+    return cueTable().map(table -> new CueDay(table, framesPower.get().darkAmps()).currents());
   }
 
   /** All that is ever played: the show, or all scenes of the cues. */

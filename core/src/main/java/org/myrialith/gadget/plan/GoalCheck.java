@@ -34,7 +34,7 @@ public record GoalCheck(GadgetPlan plan) {
   }
 
   private boolean shows() {
-    return plan.show().count() > 0;
+    return plan.power().plays();
   }
 
   private OptionalDouble batteryHours() {
@@ -52,7 +52,7 @@ public record GoalCheck(GadgetPlan plan) {
     double own =
         plan.tree()
             .map(tree -> tree.peak().node(SupplyTree.SUPPLY).amps())
-            .orElseGet(() -> plan.power().peakAmps());
+            .orElseGet(() -> plan.power().playedPeakAmps());
     double scenes =
         plan.step(Step.CUES) instanceof CuesStep cues
             ? cues.draws().stream().mapToDouble(CuesStep.Draw::amps).max().orElse(0)

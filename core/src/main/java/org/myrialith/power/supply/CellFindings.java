@@ -213,7 +213,7 @@ record CellFindings(TreePlan plan) {
 
   /** Hours of a show that is not there yet are no answer; that it can't run at all is one. */
   private Finding life() {
-    return plan.power().show().count() == 0 && new BatteryLife(plan).usable() > 0
+    return !plan.power().plays() && new BatteryLife(plan).usable() > 0
         ? of(
                 "cell-life",
                 Verdict.OPEN,
@@ -353,7 +353,8 @@ record CellFindings(TreePlan plan) {
     PowerPlan power = plan.power();
     int now = power.colour().brightnessPercent();
     double dark = power.darkAmps();
-    if (!power.load().dims() || power.show().count() == 0 || power.meanAmps() <= dark) {
+    boolean frames = power.show().count() > 0 && power.day().isEmpty();
+    if (!power.load().dims() || !frames || power.meanAmps() <= dark) {
       return List.of();
     }
     BrightnessTrial trial = new BrightnessTrial(power.load(), power.show(), power.levels());

@@ -75,11 +75,19 @@ public record TreePlan(
   }
 
   private double meanOf(CircuitPlan circuit) {
-    return rails.mean().getOrDefault(circuit.circuit().id(), 0.0);
+    String id = circuit.circuit().id();
+    return power
+        .day()
+        .map(day -> day.railMean().getOrDefault(id, 0.0))
+        .orElseGet(() -> rails.mean().getOrDefault(id, 0.0));
   }
 
   private double peakOf(CircuitPlan circuit) {
-    return rails.peak().getOrDefault(circuit.circuit().id(), 0.0);
+    String id = circuit.circuit().id();
+    return power
+        .day()
+        .map(day -> day.railPeak().getOrDefault(id, 0.0))
+        .orElseGet(() -> rails.peak().getOrDefault(id, 0.0));
   }
 
   /** With everything at its most; where only these frames are planned for, what they draw. */
@@ -95,7 +103,7 @@ public record TreePlan(
 
   /** What the lights draw in the moment that draws most of all. */
   private double peakLights() {
-    return apart() ? rails.lightsAmps() : power.peakAmps();
+    return apart() && power.day().isEmpty() ? rails.lightsAmps() : power.playedPeakAmps();
   }
 
   /** Returns the circuit that an entry names. */
@@ -191,7 +199,7 @@ public record TreePlan(
 
   private TreeState meanAt(double openVolts, double share) {
     double dark = power.load().darkAmps();
-    double lights = dark + share * (power.meanAmps() - dark);
+    double lights = dark + share * (power.playedMeanAmps() - dark);
     return state(loads(lights, controllerAmps(), this::meanOf), openVolts);
   }
 
