@@ -215,13 +215,17 @@ class LitRows extends HTMLElement {
   }
 
   key(event) {
-    const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    const step = { ArrowUp: -1, ArrowDown: 1, Enter: 1 }[event.key];
     const { row, column } = event.target.dataset;
     if (!step || row === undefined || column === undefined || event.target.localName === "select") {
       return;
     }
     event.preventDefault();
     const [from, to] = [Number(row), Number(row) + step];
+    if (event.key === "Enter" && !this.cell(to, column)) {
+      this.querySelector('[data-do="add"]')?.click();
+      return;
+    }
     if (event.altKey) {
       this.swap(from, to);
     }

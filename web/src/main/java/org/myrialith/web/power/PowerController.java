@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.myrialith.circuit.Circuit;
+import org.myrialith.circuit.CircuitPlan;
 import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.finding.InputException;
 import org.myrialith.finding.Step;
@@ -88,6 +89,7 @@ class PowerController {
                         here.filter(r -> r.settings().circuit().equals(c.id())).isPresent()))
             .toList());
     page.addObject("rail", here.orElse(null));
+    page.addObject("bothEnds", here.filter(r -> !r.settings().closed()).isPresent());
     page.addObject("moments", plan.show().moments().size());
     page.addObject("moment", chain.moment());
     here.ifPresent(
@@ -218,6 +220,29 @@ class PowerController {
         "power?circuit=" + circuit,
         form,
         typed -> page(id, null, new Chain(circuit, 0, typed)));
+  }
+
+  /** Feeds a chain at its first and its last pixel. */
+  @PostMapping("/rail/both")
+  ModelAndView both(@PathVariable UUID id, @RequestParam int base, @RequestParam String circuit) {
+    return pages.edit(
+        id,
+        base,
+        "Power injection at both ends",
+        g -> {
+          int pixels =
+              GadgetPlan.of(g).wiring().plans().stream()
+                  .filter(plan -> plan.circuit().id().equals(circuit))
+                  .mapToInt(CircuitPlan::emitters)
+                  .findFirst()
+                  .orElse(0);
+          if (pixels < 2) {
+            throw new InputException("circuit", circuit, "a chain of two pixels or more");
+          }
+          RailSettings now = g.power().railOf(circuit);
+          return g.with(g.power().with(now.fedAt(List.of(0, pixels - 1))));
+        },
+        "power?circuit=" + circuit);
   }
 
   private ModelAndView page(UUID id, FormValues typed) {

@@ -165,7 +165,8 @@ class ShelfController {
   @PostMapping("/gadgets")
   ModelAndView create(@RequestParam(defaultValue = "") String title) {
     try {
-      UUID id = projects.create(Gadget.blank(title), "Started");
+      String called = title.isBlank() ? "New gadget" : title;
+      UUID id = projects.create(Gadget.blank(called), "Started");
       return ProjectPages.redirect("/gadgets/" + id + "/layout");
     } catch (InputException e) {
       return refused(Map.of("title", title), e.errors());
