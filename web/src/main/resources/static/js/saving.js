@@ -109,7 +109,8 @@ document.addEventListener("keydown", (event) => {
 
 /** The first value of what is picked, behind its name: its table's first cell where it is a list. */
 function firstValue() {
-  return document.querySelector(".fixture-form .slot:nth-of-type(2) input:not([type=checkbox]), .fixture-form .slot:nth-of-type(2) textarea");
+  const all = document.querySelectorAll(".fixture-form .slot:nth-of-type(2) :is(input:not([type=checkbox]), textarea)");
+  return [...all].find((field) => field.offsetParent);
 }
 
 /** Holds back what leaves the page until all is saved; does it then, or leaves it when something was not saved. */

@@ -58,6 +58,14 @@ class SevenTasksTest {
     keys++;
   }
 
+  private void tabTo(Locator what) {
+    assertThat(what).isVisible();
+    while (!(boolean) what.evaluate("e => e === document.activeElement")) {
+      press("Tab");
+      assertThat(keys).isLessThan(400);
+    }
+  }
+
   private void choose(String label, String option) {
     screen.field(label).selectOption(option);
     clicks++; // the list opens and an entry is pressed: counted as one, as browsers let it be
@@ -113,7 +121,9 @@ class SevenTasksTest {
       Locator goal = page.locator("#goal-battery-life");
       assertThat(goal).isVisible();
       if (goal.getByText("Rank what reaches it").count() > 0) {
-        click(goal.getByText("Rank what reaches it"));
+        Locator rank = goal.getByText("Rank what reaches it");
+        tabTo(rank);
+        press("Enter");
         click(page.locator(".ranked button").first());
       }
       Gadget gadget = away();
@@ -136,7 +146,6 @@ class SevenTasksTest {
       press("Tab");
       choose("Emitter class", "small-red");
       layer("Circuits");
-      click(page.locator("a", new Page.LocatorOptions().setHasText("Drive methods for")).first());
       click(page.locator("#ways-all > summary"));
       click(
           page.locator(".ways-table tr", new Page.LocatorOptions().setHasText("charlieplex"))
@@ -159,8 +168,7 @@ class SevenTasksTest {
       page = open.page();
       page.evaluate("sessionStorage.setItem('rows-as-text', 'no')");
       start("Add a strip");
-      click(page.getByLabel("Pixels, row 1"));
-      press("Control+A");
+      tabTo(page.getByLabel("Pixels, row 1"));
       type("12");
       press("Enter");
       assertThat(page.getByLabel("Pixels, row 2")).isFocused();
@@ -193,11 +201,56 @@ class SevenTasksTest {
       start("Add a bar");
       effect("rainbow");
       layer("Flicker");
-      choose("Movement", "swung");
+      click(screen.field("LEDs of the moving bar"));
+      press("Control+A");
+      type("8");
+      press("Tab");
+      assertThat(page.locator(".seen figcaption").first()).isVisible();
       layer("Brief");
       button("USB 2.0 port");
       away();
       within("wand");
+    }
+  }
+
+  private void enter(Locator what) {
+    tabTo(what);
+    press("Enter");
+  }
+
+  private Locator step(String name) {
+    return page.locator("#strata a", new Page.LocatorOptions().setHasText(name));
+  }
+
+  /**
+   * The same without a mouse: every control is reached by Tab and pressed by Enter, steps by their
+   * numbers.
+   */
+  @Test
+  void aPanelWithAnEffectByKeyboardAlone() {
+    try (Screen open = Screen.open(application.address())) {
+      screen = open;
+      page = open.page();
+      enter(screen.button("Start empty"));
+      enter(screen.button("Add a panel"));
+      screen.onRevision(2);
+      type("16");
+      press("Tab");
+      enter(step("Frames"));
+      enter(page.locator(".make-first a").first());
+      assertThat(page.locator("#layer0-kind")).isVisible();
+      enter(page.locator("button.act", new Page.LocatorOptions().setHasText("Make frames")));
+      assertThat(page.locator(".core li").first()).isVisible();
+      enter(step("Brief"));
+      enter(screen.button("5 V adapter, 2 A"));
+      assertThat(screen.button("5 V adapter, 2 A")).hasAttribute("aria-pressed", "true");
+      enter(step("Firmware"));
+      Locator away = page.locator(".take-away");
+      tabTo(away);
+      assertThat(page.waitForDownload(() -> press("Enter")).suggestedFilename()).endsWith(".zip");
+      System.out.printf("by keyboard alone: %d keys%n", keys);
+      assertThat(clicks).isZero();
+      assertThat(keys).isLessThan(250);
     }
   }
 
@@ -220,17 +273,15 @@ class SevenTasksTest {
       start("Add a ring");
       layer("Frames");
       click(page.locator(".make-first a", new Page.LocatorOptions().setHasText("image")));
-      page.locator("input[type=file]")
-          .first()
-          .setInputFiles(new FilePayload("half.gif", "image/gif", gif));
+      page.locator("#file").setInputFiles(new FilePayload("half.gif", "image/gif", gif));
       clicks += 2; // the field, and the file in the browser's own window
-      button("Import");
+      button("Preview");
       button("Import");
       assertThat(page.locator(".core li").first()).isVisible();
       layer("Brief");
       button("5 V adapter, 2 A");
       Gadget gadget = away();
-      assertThat(gadget.clips().get(0).frames().get(0).picture().colour(0, 0))
+      assertThat(gadget.clips().get(0).frames().get(0).picture().colour(6, 0))
           .isIn(0xff0000, 0x0000ff);
       within("GIF on a ring");
     }

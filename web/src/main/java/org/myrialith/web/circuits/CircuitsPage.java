@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.myrialith.build.DriveMethodColumn;
 import org.myrialith.circuit.Circuit;
 import org.myrialith.circuit.CircuitPlan;
@@ -86,14 +87,34 @@ class CircuitsPage {
             .distinct()
             .filter(member -> isThere(gadget, member))
             .toList();
-    List<String> fixtures =
-        asked.isEmpty() && nothing
-            ? loose(gadget).stream().filter(l -> !l.pixel()).limit(1).map(Loose::member).toList()
-            : asked;
+    List<String> fixtures = asked.isEmpty() ? undriven(gadget, nothing) : asked;
     if (!fixtures.isEmpty()) {
       page.addObject("ways", WaysView.of(gadget, fixtures, DriveMethodColumn.of(sort), typed));
     }
     return page;
+  }
+
+  /**
+   * The first fixture on a circuit that can't drive its class; where nothing is shown, the first
+   * that is on none.
+   */
+  private static List<String> undriven(Gadget gadget, boolean nothing) {
+    Stream<String> wrong =
+        gadget.fixtures().stream()
+            .filter(fixture -> !gadget.layout().emitterOf(fixture).kind().pixel())
+            .filter(
+                fixture ->
+                    gadget.circuits().circuits().stream()
+                        .anyMatch(
+                            circuit ->
+                                circuit.has(fixture.id())
+                                    && !circuit.drives(gadget.layout().emitterOf(fixture).kind())))
+            .map(Fixture::id);
+    Stream<String> loose =
+        nothing
+            ? loose(gadget).stream().filter(l -> !l.pixel()).map(Loose::member)
+            : Stream.empty();
+    return Stream.concat(wrong, loose).limit(1).toList();
   }
 
   /** Whether a text names a fixture, or a run of one, of the gadget. */

@@ -109,7 +109,7 @@ class ImportController {
     var opened = pages.open(id);
     Fixture on = opened.plan().gadget().fixture(fixture).orElseThrow(NotThereException::new);
     Upload file = uploads.find(id, upload).orElseThrow(NotThereException::new);
-    Fit how = ImageBench.fit(fit);
+    Fit how = fit.isEmpty() ? Fit.usual(on) : ImageBench.fit(fit);
     List<InputError> refused = new ArrayList<>();
     FrameGrid.Cut cut = FrameGrid.Cut.NONE;
     ClipImport result;
