@@ -67,7 +67,7 @@ class LitRecipe extends HTMLElement {
     this.waiting?.abort();
     this.waiting = new AbortController();
     const told = this.querySelector(".look-trouble");
-    const form = this.querySelector("#recipe");
+    const form = this.querySelector("form.autosave");
     try {
       const answer = await fetch(this.dataset.look, { method: "POST", body: new URLSearchParams(new FormData(form)), signal: this.waiting.signal });
       const seen = await answer.json();
