@@ -26,6 +26,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
 /** What the maker takes away. */
@@ -54,9 +55,12 @@ class FirmwareController {
   record Item(String name, String size) {}
 
   @GetMapping("/firmware")
-  ModelAndView show(@PathVariable UUID id) {
+  ModelAndView show(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean files) {
     var opened = pages.open(id);
     ModelAndView page = pages.page(opened, Step.FIRMWARE);
+    if (files) {
+      page.addObject("files", files(opened.plan()));
+    }
     opened
         .plan()
         .firmware()
@@ -68,13 +72,22 @@ class FirmwareController {
               page.addObject("worked", worked(firmware));
               page.addObject(
                   "memories", memories(firmware, opened.plan().gadget().brief().controller()));
-              page.addObject(
-                  "files",
-                  opened.plan().firmwareFiles().entrySet().stream()
-                      .map(f -> new Item(f.getKey(), Quantity.text(f.getValue().length, "bytes")))
-                      .toList());
             });
     return page;
+  }
+
+  /** The files of the archive, which take longer to write than all else of the page. */
+  @GetMapping("/firmware/files")
+  ModelAndView files(@PathVariable UUID id) {
+    ModelAndView page = new ModelAndView("firmware/page :: files");
+    page.addObject("files", files(pages.open(id).plan()));
+    return page;
+  }
+
+  private static List<Item> files(GadgetPlan plan) {
+    return plan.firmwareFiles().entrySet().stream()
+        .map(f -> new Item(f.getKey(), Quantity.text(f.getValue().length, "bytes")))
+        .toList();
   }
 
   /**

@@ -3,8 +3,10 @@ package org.myrialith.web.power;
 import static org.myrialith.finding.Phrase.phrase;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.myrialith.finding.Quantity;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Position;
@@ -19,7 +21,8 @@ import org.myrialith.web.pages.RoundStep;
  * @param shown line of a moment, empty for none
  * @param leastY height of what a pixel needs
  * @param feeds where wires meet the chain
- * @param dots pixels where they are, by what they get
+ * @param shades pixels where they are, by what they get
+ * @param dotMm how wide they are drawn
  * @param box view box of the dots
  */
 record RailPicture(
@@ -32,7 +35,8 @@ record RailPicture(
     String worstText,
     String shownText,
     String leastText,
-    List<Dot> dots,
+    List<Shade> shades,
+    double dotMm,
     String box) {
   private static final double LEFT = 62;
   private static final double RIGHT = 864;
@@ -45,8 +49,8 @@ record RailPicture(
   /** A mark on an axis. */
   record Tick(double at, String text) {}
 
-  /** A pixel. */
-  record Dot(double x, double y, double r, int shade) {}
+  /** Pixels of one shade, as a path of dots. */
+  record Shade(int shade, String path) {}
 
   /** Scales of one picture. */
   private record Scale(int pixels, double low, double high) {
@@ -77,7 +81,8 @@ record RailPicture(
         told(plan.worst()),
         shown.map(RailPicture::told).orElse(""),
         Quantity.text(least, "V"),
-        dots(plan, line),
+        shades(plan, line),
+        2 * radius(line),
         box(line));
   }
 
@@ -126,18 +131,21 @@ record RailPicture(
     return ticks;
   }
 
-  private static List<Dot> dots(RailPlan plan, List<Emitter> line) {
-    List<Dot> dots = new ArrayList<>();
+  private static List<Shade> shades(RailPlan plan, List<Emitter> line) {
+    StringBuilder[] paths = new StringBuilder[SHADES];
+    Arrays.setAll(paths, shade -> new StringBuilder());
     double top = plan.load().volts();
-    double r = radius(line);
     int every = (line.size() + MOST_DOTS - 1) / MOST_DOTS;
     for (int i = 0; i < line.size(); i += every) {
       Position at = line.get(i).position();
       double share = (plan.worst().volts(i) - plan.leastVolts()) / (top - plan.leastVolts());
       int shade = share < 0 ? 0 : 1 + (int) Math.min(SHADES - 2, share * (SHADES - 1));
-      dots.add(new Dot(at.xMm(), at.yMm(), r, shade));
+      paths[shade].append(phrase("M%.1f %.1fh0", at.xMm(), at.yMm()));
     }
-    return dots;
+    return IntStream.range(0, SHADES)
+        .filter(shade -> !paths[shade].isEmpty())
+        .mapToObj(shade -> new Shade(shade, paths[shade].toString()))
+        .toList();
   }
 
   private static double radius(List<Emitter> line) {
