@@ -1,5 +1,6 @@
 // Plays the show as emitted, at true speed. Places, light and currents come from the server; this only draws them.
 
+import { inAreas, paintAreas } from "./areas.js";
 import { Grain } from "./grain.js";
 
 const MANY = 2000; // more emitters than these are drawn as grain, without a glow
@@ -247,7 +248,16 @@ class LitLamp extends HTMLElement {
       this.drawGrain(pen, { places, scale: scale * fine, shiftX: shiftX * fine, shiftY: shiftY * fine, radiusOf: (i) => radiusOf(i) * fine });
       return;
     }
+    const seen = (i) => {
+      const colour = this.colourOf(i);
+      return `rgb(${colour & 255},${(colour >> 8) & 255},${colour >> 16})`;
+    };
+    const inside = inAreas(this.scene.areas);
+    paintAreas(pen, this.scene.areas, scale, (x, y) => [x * scale + shiftX, y * scale + shiftY], seen);
     for (let i = 0; i < count; i++) {
+      if (inside.has(i)) {
+        continue;
+      }
       const radius = radiusOf(i);
       const x = places[i * 2] * scale + shiftX;
       const y = places[i * 2 + 1] * scale + shiftY;
@@ -258,8 +268,7 @@ class LitLamp extends HTMLElement {
         pen.arc(x, y, radius * 1.9, 0, 7);
         pen.fill();
       }
-      const colour = this.colourOf(i);
-      pen.fillStyle = `rgb(${colour & 255},${(colour >> 8) & 255},${colour >> 16})`;
+      pen.fillStyle = seen(i);
       pen.beginPath();
       pen.arc(x, y, radius, 0, 7);
       pen.fill();

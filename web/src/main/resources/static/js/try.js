@@ -1,6 +1,8 @@
 // Trying cues: inputs as buttons and sliders. What they do is worked out by the server, from power on with all that was done since; here it
 // is only drawn when its time has come.
 
+import { inAreas, paintAreas } from "./areas.js";
+
 const AHEAD_MS = 1200; // of the gadget's own time, at its own speed
 const DRAW_MS = 33;
 const LOG_LINES = 60;
@@ -213,7 +215,7 @@ class LitTry extends HTMLElement {
   }
 
   paint(light) {
-    const { box, places } = this.told;
+    const { box, places, areas } = this.told;
     const pen = this.canvas.getContext("2d");
     const { width, height } = this.canvas;
     pen.fillStyle = "#14171a";
@@ -223,12 +225,20 @@ class LitTry extends HTMLElement {
     const top = (height - box[3] * scale) / 2;
     const count = places.length / 2;
     const radius = Math.max(1.5, Math.min(12, 0.35 * Math.sqrt((box[2] * box[3] * scale * scale) / Math.max(1, count))));
-    for (let i = 0; i < count; i++) {
+    const at = (x, y) => [left + (x - box[0]) * scale, top + (y - box[1]) * scale];
+    const colourOf = (i) => {
       const [red, green, blue] = light ? light.subarray(3 * i, 3 * i + 3) : [0, 0, 0];
-      pen.fillStyle = red + green + blue > 0 ? `rgb(${red} ${green} ${blue})` : "#262b30";
-      pen.beginPath();
-      pen.arc(left + (places[2 * i] - box[0]) * scale, top + (places[2 * i + 1] - box[1]) * scale, radius, 0, 7);
-      pen.fill();
+      return red + green + blue > 0 ? `rgb(${red} ${green} ${blue})` : "#262b30";
+    };
+    const inside = inAreas(areas);
+    paintAreas(pen, areas, scale, at, colourOf);
+    for (let i = 0; i < count; i++) {
+      if (!inside.has(i)) {
+        pen.fillStyle = colourOf(i);
+        pen.beginPath();
+        pen.arc(...at(places[2 * i], places[2 * i + 1]), radius, 0, 7);
+        pen.fill();
+      }
     }
   }
 }

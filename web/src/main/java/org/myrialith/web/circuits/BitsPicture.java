@@ -14,9 +14,10 @@ import org.myrialith.circuit.output.SwitchedChannel;
 import org.myrialith.circuit.output.SwitchedPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.LitArea;
 import org.myrialith.layout.Position;
-import org.myrialith.layout.SegmentBar;
 
 /**
  * Chips with their outputs, and the emitters that they light.
@@ -91,9 +92,10 @@ public record BitsPicture(
   /**
    * Makes the picture.
    *
+   * @param classes of the emitters
    * @param output that is looked at, -1 for none
    */
-  static BitsPicture of(SwitchedPlan plan, LayoutPlan layout, int output) {
+  static BitsPicture of(SwitchedPlan plan, Layout classes, LayoutPlan layout, int output) {
     OutputMap map = plan.map();
     int[] byOutput = map.byOutput();
     List<Chip> chips = new ArrayList<>();
@@ -101,7 +103,7 @@ public record BitsPicture(
     for (int group = 0; group < Math.min(MOST_CHIPS, groups); group++) {
       chips.add(chip(plan, byOutput, group));
     }
-    List<Dot> dots = plan.emitters() <= MOST_DOTS ? dots(plan, layout) : List.of();
+    List<Dot> dots = plan.emitters() <= MOST_DOTS ? dots(plan, classes, layout) : List.of();
     LayoutPlan.Box box = LayoutPlan.boxOf(plan.fixtures());
     double side = Math.max(box.widthMm(), box.heightMm());
     double radius =
@@ -113,7 +115,7 @@ public record BitsPicture(
         chips,
         groups - chips.size(),
         dots,
-        dots.isEmpty() && plan.emitters() > MOST_DOTS ? List.of() : bars(plan),
+        dots.isEmpty() && plan.emitters() > MOST_DOTS ? List.of() : bars(plan, classes),
         phrase(
             "%.2f %.2f %.2f %.2f",
             box.leftMm() - room,
@@ -171,11 +173,11 @@ public record BitsPicture(
     return common.endsWith(" ") ? common : common.substring(0, common.lastIndexOf(' ') + 1);
   }
 
-  private static List<Dot> dots(SwitchedPlan plan, LayoutPlan layout) {
+  private static List<Dot> dots(SwitchedPlan plan, Layout classes, LayoutPlan layout) {
     List<Dot> dots = new ArrayList<>();
     for (ChannelRange stretch : plan.stretches()) {
       Set<Integer> inBars =
-          SegmentBar.of(stretch.fixture()).stream()
+          LitArea.of(stretch.fixture(), classes.emitterOf(stretch.fixture())).stream()
               .flatMap(bar -> bar.emitters().stream())
               .collect(Collectors.toSet());
       for (Emitter emitter : layout.emittersOf(stretch.fixture())) {
@@ -191,10 +193,10 @@ public record BitsPicture(
     return dots;
   }
 
-  private static List<Bar> bars(SwitchedPlan plan) {
+  private static List<Bar> bars(SwitchedPlan plan, Layout classes) {
     List<Bar> bars = new ArrayList<>();
     for (ChannelRange stretch : plan.stretches()) {
-      for (SegmentBar bar : SegmentBar.of(stretch.fixture())) {
+      for (LitArea bar : LitArea.of(stretch.fixture(), classes.emitterOf(stretch.fixture()))) {
         int unit = stretch.unit(bar.emitters().get(0));
         if (unit >= 0) {
           int channel = stretch.firstChannel() + unit * stretch.channelsPerUnit();
@@ -203,7 +205,7 @@ public record BitsPicture(
                   phrase(
                       "M%.1f %.1fL%.1f %.1f",
                       bar.from().xMm(), bar.from().yMm(), bar.to().xMm(), bar.to().yMm()),
-                  phrase("%.1f", SegmentBar.THICKNESS * bar.lengthMm()),
+                  phrase("%.1f", bar.thicknessMm()),
                   channel,
                   plan.nameOf(plan.map().channels().get(channel))));
         }

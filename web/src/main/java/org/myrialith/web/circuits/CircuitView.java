@@ -15,6 +15,7 @@ import org.myrialith.circuit.choice.CircuitKinds;
 import org.myrialith.circuit.electrical.SwitchType;
 import org.myrialith.circuit.multiplex.ScannedPlan;
 import org.myrialith.circuit.output.SwitchedPlan;
+import org.myrialith.layout.Layout;
 import org.myrialith.layout.LayoutPlan;
 import org.myrialith.web.pages.FormValues;
 import org.myrialith.web.pages.PartForm;
@@ -65,7 +66,8 @@ public record CircuitView(
     }
   }
 
-  static CircuitView of(CircuitPlan plan, LayoutPlan layout, FormValues typed, int output) {
+  static CircuitView of(
+      CircuitPlan plan, Layout classes, LayoutPlan layout, FormValues typed, int output) {
     PartForm<Circuit> part = new PartForm<>(CircuitKinds.ALL, plan.circuit());
     FormValues form = typed != null ? typed : part.shown();
     List<PartForm.Slot> all = part.slots(form);
@@ -84,7 +86,7 @@ public record CircuitView(
         rest,
         form,
         plan instanceof SwitchedPlan switched && plan.channels() > 0
-            ? Optional.of(BitsPicture.of(switched, layout, output))
+            ? Optional.of(BitsPicture.of(switched, classes, layout, output))
             : Optional.empty(),
         plan instanceof ScannedPlan scanned && plan.channels() > 0
             ? Optional.of(ScanPicture.of(scanned))

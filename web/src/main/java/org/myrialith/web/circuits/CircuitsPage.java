@@ -66,7 +66,10 @@ class CircuitsPage {
         plans.stream().map(p -> new Tab(p.circuit().id(), p.circuit().name(), p == plan)).toList());
     page.addObject("loose", loose(gadget));
     page.addObject(
-        "view", plan == null ? null : CircuitView.of(plan, opened.plan().layout(), typed, output));
+        "view",
+        plan == null
+            ? null
+            : CircuitView.of(plan, gadget.layout(), opened.plan().layout(), typed, output));
     page.addObject("why", plan == null ? "" : gadget.circuits().why(plan.circuit().id()));
     page.addObject("pins", gadget.brief().controller().pins());
     page.addObject(

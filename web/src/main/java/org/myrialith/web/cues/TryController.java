@@ -56,6 +56,7 @@ class TryController {
    * What happens from one time to another.
    *
    * @param places x, y of each emitter (mm)
+   * @param areas what is seen as more than dots
    * @param frames time (ms) and red, green, blue of each emitter in base 64
    * @param log what fired and left, and when (ms)
    * @param on what is on at the end, the topmost first, each with how long it stays
@@ -64,6 +65,7 @@ class TryController {
   record Tried(
       List<Double> box,
       double[] places,
+      List<double[]> areas,
       List<Object[]> frames,
       List<Object[]> log,
       List<String> on,
@@ -154,6 +156,7 @@ class TryController {
     return new Tried(
         PreviewController.box(plan),
         PreviewController.places(plan),
+        PreviewController.areas(plan),
         frames,
         run.log(span.since),
         on(run.engine, table),

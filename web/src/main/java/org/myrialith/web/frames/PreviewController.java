@@ -7,7 +7,9 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Emitter;
+import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
+import org.myrialith.layout.LitArea;
 import org.myrialith.web.pages.ComputedAnswers;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.MediaType;
@@ -42,6 +44,7 @@ public class PreviewController {
    *
    * @param box left, top, width, height (mm)
    * @param places x, y of each emitter (mm), one after the other
+   * @param areas what is seen as more than dots: x and y of both ends, thickness (mm), emitters
    * @param moments start (ms), hold (ms), current as sent (A), current as asked (A), frame of each
    *     clip
    * @param clips identifiers, in the order of the frames of a moment
@@ -50,6 +53,7 @@ public class PreviewController {
   record Preview(
       List<Double> box,
       double[] places,
+      List<double[]> areas,
       List<List<Number>> moments,
       List<String> clips,
       double budget,
@@ -68,6 +72,7 @@ public class PreviewController {
     return new Preview(
         box(plan),
         places(plan),
+        areas(plan),
         moments(plan),
         plan.levels().stream().map(l -> l.clip().id()).toList(),
         plan.power().budgetAmps().orElse(0.0),
@@ -91,6 +96,31 @@ public class PreviewController {
       places[at++] = emitter.position().yMm();
     }
     return places;
+  }
+
+  /**
+   * Returns what is seen lit as segments, panes and bulbs: x and y of both ends and thickness (mm),
+   * then the emitters by their places in the list of all.
+   */
+  public static List<double[]> areas(GadgetPlan plan) {
+    List<double[]> all = new ArrayList<>();
+    int first = 0;
+    for (Fixture fixture : plan.gadget().fixtures()) {
+      for (LitArea area : LitArea.of(fixture, plan.gadget().layout().emitterOf(fixture))) {
+        double[] row = new double[5 + area.emitters().size()];
+        row[0] = area.from().xMm();
+        row[1] = area.from().yMm();
+        row[2] = area.to().xMm();
+        row[3] = area.to().yMm();
+        row[4] = area.thicknessMm();
+        for (int i = 0; i < area.emitters().size(); i++) {
+          row[5 + i] = first + area.emitters().get(i);
+        }
+        all.add(row);
+      }
+      first += fixture.count();
+    }
+    return all;
   }
 
   private static List<List<Number>> moments(GadgetPlan plan) {

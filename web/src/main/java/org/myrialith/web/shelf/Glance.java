@@ -13,9 +13,10 @@ import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.layout.Emitter;
 import org.myrialith.layout.Fixture;
 import org.myrialith.layout.LayoutPlan;
-import org.myrialith.layout.SegmentBar;
+import org.myrialith.layout.LitArea;
+import org.myrialith.parts.EmitterClass;
 
-/** A gadget drawn small: emitters as dots, segments of digits as the bars that they are. */
+/** A gadget drawn small: emitters as dots; segments, panes and lamps as what is seen of them. */
 record Glance(GadgetPlan plan) {
   private static final double EDGE = 24;
   private static final int UNLIT = 0x2a3238;
@@ -30,7 +31,7 @@ record Glance(GadgetPlan plan) {
     ink.scale(scale, scale);
     ink.translate(-box.leftMm() - box.widthMm() / 2, -box.topMm() - box.heightMm() / 2);
     byte[] rgb = light();
-    Set<Integer> drawn = segments(ink, rgb);
+    Set<Integer> drawn = areas(ink, rgb);
     dots(ink, rgb, size(box, scale) / scale, drawn);
   }
 
@@ -54,21 +55,23 @@ record Glance(GadgetPlan plan) {
     }
   }
 
-  /** Draws the segments of digits and returns the emitters that they are lit by. */
-  private Set<Integer> segments(Graphics2D ink, byte[] rgb) {
+  /** Draws what is seen as more than dots and returns the emitters that it is lit by. */
+  private Set<Integer> areas(Graphics2D ink, byte[] rgb) {
     Set<Integer> drawn = new HashSet<>();
     int first = 0; // emitters stand fixture by fixture
     for (Fixture fixture : plan.gadget().fixtures()) {
-      for (SegmentBar bar : SegmentBar.of(fixture)) {
-        ink.setColor(lit(rgb, first + bar.emitters().get(0)));
+      EmitterClass emitter = plan.gadget().layout().emitterOf(fixture);
+      for (LitArea area : LitArea.of(fixture, emitter)) {
+        ink.setColor(lit(rgb, first + area.emitters().get(0)));
         ink.setStroke(
             new BasicStroke(
-                (float) (SegmentBar.THICKNESS * bar.lengthMm()),
-                BasicStroke.CAP_BUTT,
+                (float) area.thicknessMm(),
+                area.round() ? BasicStroke.CAP_ROUND : BasicStroke.CAP_BUTT,
                 BasicStroke.JOIN_MITER));
         ink.draw(
-            new Line2D.Double(bar.from().xMm(), bar.from().yMm(), bar.to().xMm(), bar.to().yMm()));
-        for (int index : bar.emitters()) {
+            new Line2D.Double(
+                area.from().xMm(), area.from().yMm(), area.to().xMm(), area.to().yMm()));
+        for (int index : area.emitters()) {
           drawn.add(first + index);
         }
       }
