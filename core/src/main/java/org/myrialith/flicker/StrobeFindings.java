@@ -180,7 +180,7 @@ record StrobeFindings(Strobe strobe) {
             "drift",
             Verdict.HOLDS,
             phrase(
-                "%s. Nearest rate of a 16-bit timer at 16 MHz %s off: drift %s.",
+                "%s. The nearest rate of a 16-bit timer at 16 MHz is %s off (drift %s).",
                 says, Quantity.text(step, "Hz"), Quantity.text(stepDrift, "°/s")))
         .restingOn(working);
   }

@@ -74,7 +74,7 @@ public record InputFindings(Input input, int number, Controller controller, doub
                 "%s: %s needed, %d named.",
                 input.name(), Quantity.text(wanted, "pins"), named.size()),
             input.sort() == InputSort.REGISTERS
-                ? "Data, clock, load and clock enable."
+                ? "Name four pins: data, clock, load and clock enable."
                 : named.size() < wanted
                     ? "Name more pins, or read them through registers."
                     : "Name fewer pins."));

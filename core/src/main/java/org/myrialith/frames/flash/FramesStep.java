@@ -126,7 +126,7 @@ public record FramesStep(
                     "effects-group-" + fixture.id(),
                     Verdict.TIGHT,
                     phrase(
-                        "The effects on %s name a group that is gone or has no LED of it. Their frames cover the fixture alone; a layer on that group shows nothing.",
+                        "The effects on %s use a group that was deleted or has none of its LEDs. Their frames cover the fixture alone; a layer on that group shows nothing.",
                         fixture.name()))
                 .advising("Choose the extent of the effects, or the group of their layers."));
       }

@@ -102,7 +102,7 @@ public record GoalCheck(GadgetPlan plan) {
                     "%s %s; %s.",
                     goal.title(), Quantity.text(reached, goal.unit()), told(goal, limit)))
             .restingOn(working(goal, key, reached, wanted));
-    return met ? finding : finding.advising("Brief ranks what reaches it.");
+    return met ? finding : finding.advising("See the ranked changes under Brief.");
   }
 
   private static String told(Goal goal, String limit) {

@@ -57,8 +57,10 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
     found.samePlace().ifPresent(sort -> findings.add(samePlace(sort.first())));
     found
         .overlapping()
-        .ifPresent(s -> findings.add(body("overlap", Verdict.BREAKS, "overlapping", s)));
-    found.touching().ifPresent(s -> findings.add(body("touch", Verdict.TIGHT, "touching", s)));
+        .ifPresent(s -> findings.add(body("overlap", Verdict.BREAKS, "overlap", "overlaps", s)));
+    found
+        .touching()
+        .ifPresent(s -> findings.add(body("touch", Verdict.TIGHT, "touch", "touches", s)));
   }
 
   private Finding samePlace(Neighbours.Pair pair) {
@@ -77,7 +79,8 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
         .advising("Move one of them.");
   }
 
-  private Finding body(String key, Verdict verdict, String verb, Neighbours.Sort sort) {
+  private Finding body(
+      String key, Verdict verdict, String verb, String single, Neighbours.Sort sort) {
     Neighbours.Pair first = sort.first();
     boolean one = sort.count() == 1;
     return Finding.of(
@@ -87,7 +90,7 @@ public record LayoutJudgement(Layout layout, LayoutPlan plan) {
             phrase(
                 "%s %s: %s and %s, %s apart.",
                 one ? "1 pair of emitters" : Quantity.number(sort.count()) + " pairs of emitters",
-                one ? verb : verb + ", first",
+                one ? single : verb + ", first",
                 names(first.one()),
                 names(first.two()),
                 Quantity.text(first.apartMm(), "mm")))

@@ -170,7 +170,7 @@ record Legibility(LayoutPlan plan, Site site) {
                     Quantity.text(site.diffuserMm(), "mm"),
                     fixture.name(),
                     Quantity.text(pitch, "mm"),
-                    melts ? "melt" : "stay visible"))
+                    melts ? "merge" : "stay visible"))
             .restingOn(
                 new Calculation(
                     "ripple",

@@ -139,7 +139,7 @@ public class LayoutJudgementTest {
         List.of(apart.fixtures().get(0), apart.fixtures().get(1).movedBy(500, 500));
     List<Finding> findings = judge(LayoutPlan.of(moved), Site.USUAL, 5);
     assertThat(finding(findings, "touch").says()).startsWith("2330 pairs");
-    assertThat(finding(findings, "overlap").says()).startsWith("1 pair of emitters overlapping");
+    assertThat(finding(findings, "overlap").says()).startsWith("1 pair of emitters overlaps");
   }
 
   /** A library's covers() counts what lies on the line as within. */

@@ -37,7 +37,7 @@ class EmitterPagesTest {
       screen.field("Package width").fill("8");
       screen.field("Package height").fill("7");
       screen.button("Save for this gadget").click();
-      assertThat(page.locator("#calculations")).containsText("4 pairs of emitters overlapping");
+      assertThat(page.locator("#calculations")).containsText("4 pairs of emitters overlap");
       assertThat(application.stored(id).layout().emitters()).hasSize(1);
       screen.holdAccessible();
       screen.field("Viewing angle").fill("0");

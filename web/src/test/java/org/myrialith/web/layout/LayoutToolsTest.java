@@ -190,7 +190,7 @@ class LayoutToolsTest {
       page.getByLabel("Diffuser distance (0 = none)").fill("12");
       page.keyboard().press("Tab");
       screen.onRevision(5);
-      assertThat(page.locator("#calculations")).containsText("light spots melt");
+      assertThat(page.locator("#calculations")).containsText("light spots merge");
       assertThat(page.locator(".diffused img")).isVisible();
       Object width =
           page.locator(".diffused img").evaluate("e => e.decode().then(() => e.naturalWidth)");
