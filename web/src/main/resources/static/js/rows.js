@@ -87,7 +87,8 @@ class LitRows extends HTMLElement {
       this.shape = shape;
       this.build(text, lines);
     } else if (!text) {
-      [...this.table.tBodies[0].rows].forEach((row, i) => this.fill(row, lines[i]));
+      // a row that was added and is still empty stands in the table alone
+      [...this.table.tBodies[0].rows].filter((row, i) => i < lines.length).forEach((row, i) => this.fill(row, lines[i]));
     }
   }
 

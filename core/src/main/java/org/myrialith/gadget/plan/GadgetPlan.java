@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.myrialith.brief.BriefStep;
@@ -89,40 +90,55 @@ public final class GadgetPlan {
   private final Map<Step, Lazy<StepPlan>> steps = new LinkedHashMap<>();
   private final Lazy<Map<Step, List<Finding>>> findings;
 
-  private GadgetPlan(Gadget gadget) {
+  private GadgetPlan(Gadget gadget, Unchanged from) {
     this.gadget = gadget;
-    this.layout = new Lazy<>(() -> LayoutPlan.of(gadget.fixtures()));
+    this.layout = from.layout(p -> p.layout, () -> LayoutPlan.of(gadget.fixtures()));
     this.wiring =
-        new Lazy<>(() -> Wiring.of(gadget.layout(), layout(), gadget.circuits(), gadget.brief()));
-    this.spots = new Lazy<>(() -> wiring().spots());
-    this.levels = new Lazy<>(() -> laid().all());
-    this.show = new Lazy<>(() -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
-    this.framesPower = new Lazy<>(this::workPower);
-    this.power = new Lazy<>(() -> framesPower.get().over(day()));
+        from.wiring(
+            p -> p.wiring,
+            () -> Wiring.of(gadget.layout(), layout(), gadget.circuits(), gadget.brief()));
+    this.spots = from.wiring(p -> p.spots, () -> wiring().spots());
+    this.levels = from.light(p -> p.levels, () -> laid().all());
+    this.show =
+        from.light(p -> p.show, () -> Show.of(levels().stream().map(ClipLevels::clip).toList()));
+    this.framesPower = from.all(p -> p.framesPower, this::workPower);
+    this.power = from.all(p -> p.power, () -> framesPower.get().over(day()));
     this.sent =
-        new Lazy<>(
+        from.all(
+            p -> p.sent,
             () -> new TransmittedFrames(wiring(), show(), levels(), framesPower.get().limiter()));
-    this.cues = new Lazy<>(this::workCues);
-    this.firmware = new Lazy<>(this::workFirmware);
-    this.frames = new Lazy<>(this::workFrames);
-    steps.put(Step.BRIEF, new Lazy<>(() -> new BriefStep(gadget.brief())));
-    steps.put(
-        Step.LAYOUT, new Lazy<>(() -> new LayoutStep(gadget.layout(), layout(), wiring().lines())));
-    steps.put(Step.CIRCUITS, new Lazy<>(this::workCircuits));
-    steps.put(Step.SCAN, new Lazy<>(() -> new ScanStep(gadget.scan(), wiring())));
-    steps.put(Step.POWER, new Lazy<>(() -> new PowerStep(power(), rails(), tree())));
-    steps.put(Step.COLOUR, new Lazy<>(() -> new ColourStep(gadget.colour(), depths(), switches())));
-    steps.put(Step.FRAMES, new Lazy<>(this::frames));
-    steps.put(Step.CUES, new Lazy<>(this::workCuesStep));
-    steps.put(Step.FIRMWARE, new Lazy<>(() -> new FirmwareStep(firmware(), smallest(), smaller())));
-    this.tree = new Lazy<>(this::workTree);
-    this.rails = new Lazy<>(() -> volts().all());
-    this.findings = new Lazy<>(this::workFindings);
+    this.cues = from.all(p -> p.cues, this::workCues);
+    this.firmware = from.all(p -> p.firmware, this::workFirmware);
+    this.frames = from.all(p -> p.frames, this::workFrames);
+    step(from, Step.BRIEF, () -> new BriefStep(gadget.brief()));
+    step(from, Step.LAYOUT, () -> new LayoutStep(gadget.layout(), layout(), wiring().lines()));
+    step(from, Step.CIRCUITS, this::workCircuits);
+    step(from, Step.SCAN, () -> new ScanStep(gadget.scan(), wiring()));
+    step(from, Step.POWER, () -> new PowerStep(power(), rails(), tree()));
+    step(from, Step.COLOUR, () -> new ColourStep(gadget.colour(), depths(), switches()));
+    step(from, Step.FRAMES, this::frames);
+    step(from, Step.CUES, this::workCuesStep);
+    step(from, Step.FIRMWARE, () -> new FirmwareStep(firmware(), smallest(), smaller()));
+    this.tree = from.all(p -> p.tree, this::workTree);
+    this.rails = from.all(p -> p.rails, () -> volts().all());
+    this.findings = from.all(p -> p.findings, this::workFindings);
+  }
+
+  private void step(Unchanged from, Step step, Supplier<StepPlan> work) {
+    steps.put(step, from.all(p -> p.steps.get(step), work));
   }
 
   /** Returns the plan of a gadget; nothing is worked out yet. */
   public static GadgetPlan of(Gadget gadget) {
-    return new GadgetPlan(gadget);
+    return new GadgetPlan(gadget, Unchanged.NOTHING);
+  }
+
+  /**
+   * Returns the plan of a gadget that was edited: what the edit leaves as it was is taken over from
+   * the plan before, worked out or not. It says the same as {@link #of}.
+   */
+  public static GadgetPlan after(GadgetPlan before, Gadget edited) {
+    return new GadgetPlan(edited, Unchanged.between(before, edited));
   }
 
   private boolean switches() {

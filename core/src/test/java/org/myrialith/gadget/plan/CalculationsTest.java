@@ -53,6 +53,8 @@ class CalculationsTest {
               // counts and packings
               "buy",
               "darkened",
+              "day-mean",
+              "day-peak",
               "distinct-levels",
               "moments",
               "packed-changes",

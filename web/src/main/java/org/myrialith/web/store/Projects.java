@@ -121,7 +121,7 @@ public class Projects {
 
   /** Makes a project and returns its identifier. */
   public UUID create(Gadget gadget, String summary) {
-    GadgetPlan checked = checked(gadget); // before anything of the database is held
+    GadgetPlan checked = checked(GadgetPlan.of(gadget)); // before anything of the database is held
     UUID id = UUID.randomUUID();
     transaction.executeWithoutResult(
         status -> {
@@ -141,12 +141,12 @@ public class Projects {
    *
    * @throws InputException when it does not
    */
-  private static GadgetPlan checked(Gadget gadget) {
+  private static GadgetPlan checked(GadgetPlan plan) {
+    Gadget gadget = plan.gadget();
     Map<String, Picture> own = new HashMap<>();
     GadgetJson.pictures(gadget).forEach(picture -> own.put(picture.hash(), picture));
     GadgetJson.read(
         GadgetJson.writeWithoutPictures(gadget), hash -> Optional.ofNullable(own.get(hash)));
-    GadgetPlan plan = GadgetPlan.of(gadget);
     try {
       plan.findings();
     } catch (IllegalArgumentException
@@ -324,9 +324,10 @@ public class Projects {
   private Outcome edit(
       UUID id, int base, String summary, UnaryOperator<Gadget> edit, boolean joining) {
     // what takes long, such as decoding images, is done before anything is locked
-    Gadget from = plan(id, base).gadget();
+    GadgetPlan before = plan(id, base);
+    Gadget from = before.gadget();
     Gadget to = edit.apply(from);
-    GadgetPlan checked = to.equals(from) ? plan(id, base) : checked(to);
+    GadgetPlan checked = to.equals(from) ? before : checked(GadgetPlan.after(before, to));
     String said = Summary.of(summary, from, to);
     for (int attempt = 1; ; attempt++) {
       Optional<Joined> joined = joining ? joined(id, base, from, to, edit) : Optional.empty();
@@ -367,9 +368,14 @@ public class Projects {
     if (head == base) {
       return Optional.empty();
     }
-    Gadget theirs = plan(id, head).gadget();
+    GadgetPlan there = plan(id, head);
+    Gadget theirs = there.gadget();
     return Optional.of(
-        new Joined(head, theirs, Merge.of(from, theirs, to, edit).map(Projects::checked)));
+        new Joined(
+            head,
+            theirs,
+            Merge.of(from, theirs, to, edit)
+                .map(merged -> checked(GadgetPlan.after(there, merged)))));
   }
 
   /** Pictures that the revision before has not; those that it has are kept already. */
