@@ -51,6 +51,22 @@ class GuardTest {
     assertThat(application.stored(id)).isNotNull();
   }
 
+  /** What is no UTF-8 is a fault of who sent it. */
+  @Test
+  void garbledParametersAreABadRequest() {
+    String id = application.bring(DemoGadgets.porchBuoy());
+    var page = application.send("GET", "/gadgets/" + id + "/brief?ways=%F0", "text/plain", null);
+    assertThat(page.statusCode()).isEqualTo(400);
+    assertThat(page.body()).contains("not UTF-8");
+    var api =
+        application.send(
+            "POST",
+            "/api/v1/projects/" + id + "/clips?base=1&fixture=%F0",
+            "image/gif",
+            new byte[] {1});
+    assertThat(api.statusCode()).isEqualTo(400);
+  }
+
   @Test
   void anotherSitesPageCanNotUseTheApi() {
     String id = application.bring(DemoGadgets.porchBuoy());

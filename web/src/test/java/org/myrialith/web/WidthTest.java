@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -57,12 +58,9 @@ class WidthTest {
       page.setViewportSize(width, 800);
       look(page, application.address(), wide);
       look(page, application.address() + "/words", wide);
-      for (Gadget gadget :
-          List.of(
-              DemoGadgets.reefShelf(),
-              DemoGadgets.ternClock(),
-              DemoGadgets.duneBadge(),
-              DemoGadgets.mooringPost())) {
+      List<Gadget> gadgets = List.of(DemoGadgets.reefShelf(), DemoGadgets.ternClock());
+      List<Gadget> more = List.of(DemoGadgets.duneBadge(), DemoGadgets.mooringPost());
+      for (Gadget gadget : width == 390 ? concat(gadgets, more) : gadgets) {
         String at =
             application.address() + "/gadgets/" + application.bring(longNames(gadget)) + "/";
         String fixture = gadget.fixtures().get(0).id();
@@ -84,6 +82,10 @@ class WidthTest {
       }
     }
     assertThat(wide).isEmpty();
+  }
+
+  private static List<Gadget> concat(List<Gadget> some, List<Gadget> more) {
+    return Stream.concat(some.stream(), more.stream()).toList();
   }
 
   private static void look(Page page, String address, List<String> wide) {

@@ -42,7 +42,7 @@ class UnchangedTest {
           (own, other) -> own.clips().isEmpty() ? own : own.withoutClip(own.clips().get(0).id()),
           (own, other) -> own);
 
-  @RepeatedTest(12)
+  @RepeatedTest(8)
   void itSaysTheSame(@Given long given) {
     Chance chance = new Chance(given);
     Gadget own = GadgetSamples.fromSeed(chance.seed());

@@ -1,6 +1,7 @@
 package org.myrialith.web.api;
 
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.web.store.BusyException;
@@ -39,6 +40,13 @@ class Problems extends ResponseEntityExceptionHandler {
   })
   ProblemDetail storeTrouble(Exception e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, StoreTrouble.words(e));
+  }
+
+  /** Parameters that are no UTF-8. */
+  @ExceptionHandler
+  ProblemDetail garbled(InvalidParameterException e) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.BAD_REQUEST, "A parameter can't be read: its text is not UTF-8.");
   }
 
   @ExceptionHandler

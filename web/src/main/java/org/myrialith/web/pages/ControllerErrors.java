@@ -6,6 +6,7 @@ import java.util.NoSuchElementException;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.myrialith.finding.InputError;
 import org.myrialith.finding.InputException;
 import org.myrialith.web.store.BusyException;
@@ -68,6 +69,15 @@ class ControllerErrors {
             "That could not be accepted. Nothing was changed.",
             e.errors()),
         request);
+  }
+
+  /** Parameters of an address or a form that are no UTF-8. */
+  @ExceptionHandler(InvalidParameterException.class)
+  ModelAndView garbled() {
+    return page(
+        HttpStatus.BAD_REQUEST,
+        "The address or the form can't be read: its text is not UTF-8. Nothing was changed.",
+        List.of());
   }
 
   /** What a plan stumbles over is a fault of ours: the gadget is kept, and the last step can go. */
