@@ -15,8 +15,8 @@ import org.myrialith.finding.Bounds;
 import org.myrialith.finding.InputException;
 import org.myrialith.gadget.plan.GadgetPlan;
 import org.myrialith.web.frames.ImageBench;
-import org.myrialith.web.frames.PreviewController;
 import org.myrialith.web.pages.ProjectPages;
+import org.myrialith.web.pages.SeenPlaces;
 import org.myrialith.web.store.NotThereException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -154,9 +154,9 @@ class TryController {
       frames.add(frame(run.now(), plan.seen(run.engine.levels())));
     }
     return new Tried(
-        PreviewController.box(plan),
-        PreviewController.places(plan),
-        PreviewController.areas(plan),
+        SeenPlaces.box(plan),
+        SeenPlaces.places(plan),
+        SeenPlaces.areas(plan),
         frames,
         run.log(span.since),
         on(run.engine, table),

@@ -6,11 +6,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.myrialith.gadget.plan.GadgetPlan;
-import org.myrialith.layout.Emitter;
-import org.myrialith.layout.Fixture;
-import org.myrialith.layout.LayoutPlan;
-import org.myrialith.layout.LitArea;
 import org.myrialith.web.pages.ComputedAnswers;
+import org.myrialith.web.pages.SeenPlaces;
 import org.myrialith.web.store.Projects;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -27,7 +24,7 @@ import org.springframework.web.context.request.WebRequest;
  */
 @RestController
 @RequestMapping("/gadgets/{id}/r/{revision}")
-public class PreviewController {
+class PreviewController {
   /** Most bytes of light in one answer. */
   private static final int MOST_BYTES = 2 << 20;
 
@@ -70,57 +67,15 @@ public class PreviewController {
 
   static Preview preview(GadgetPlan plan) {
     return new Preview(
-        box(plan),
-        places(plan),
-        areas(plan),
+        SeenPlaces.box(plan),
+        SeenPlaces.places(plan),
+        SeenPlaces.areas(plan),
         moments(plan),
         plan.levels().stream().map(l -> l.clip().id()).toList(),
         plan.power().budgetAmps().orElse(0.0),
         plan.gadget().brief().feeds().map(s -> s.amps()).orElse(0.0),
         plan.frames().mayStartByItself(),
         chunk(plan));
-  }
-
-  /** Returns left, top, width and height of what is drawn (mm). */
-  public static List<Double> box(GadgetPlan plan) {
-    LayoutPlan.Box box = plan.layout().box();
-    return List.of(box.leftMm(), box.topMm(), box.widthMm(), box.heightMm());
-  }
-
-  /** Returns x, y of each emitter (mm), one after the other. */
-  public static double[] places(GadgetPlan plan) {
-    double[] places = new double[plan.layout().emitters().size() * 2];
-    int at = 0;
-    for (Emitter emitter : plan.layout().emitters()) {
-      places[at++] = emitter.position().xMm();
-      places[at++] = emitter.position().yMm();
-    }
-    return places;
-  }
-
-  /**
-   * Returns what is seen lit as segments, panes and bulbs: x and y of both ends and thickness (mm),
-   * then the emitters by their places in the list of all.
-   */
-  public static List<double[]> areas(GadgetPlan plan) {
-    List<double[]> all = new ArrayList<>();
-    int first = 0;
-    for (Fixture fixture : plan.gadget().fixtures()) {
-      for (LitArea area : LitArea.of(fixture, plan.gadget().layout().emitterOf(fixture))) {
-        double[] row = new double[5 + area.emitters().size()];
-        row[0] = area.from().xMm();
-        row[1] = area.from().yMm();
-        row[2] = area.to().xMm();
-        row[3] = area.to().yMm();
-        row[4] = area.thicknessMm();
-        for (int i = 0; i < area.emitters().size(); i++) {
-          row[5 + i] = first + area.emitters().get(i);
-        }
-        all.add(row);
-      }
-      first += fixture.count();
-    }
-    return all;
   }
 
   private static List<List<Number>> moments(GadgetPlan plan) {
