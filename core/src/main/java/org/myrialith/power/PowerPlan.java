@@ -108,13 +108,15 @@ public record PowerPlan(
     if (load.emitters() == 0) {
       return "no load yet";
     }
-    return day.map(d -> Quantity.text(d.peakAmps(), "A") + " peak")
-        .orElseGet(() -> Quantity.text(peakAmps(), "A") + (show.count() == 0 ? " dark" : " peak"));
+    return Quantity.text(playedPeakAmps(), "A") + (plays() ? " peak" : " dark");
   }
 
-  /** Returns the highest current of cues as they play, of the show where there are none (A). */
+  /**
+   * Returns the highest current (A): of the show, or of cues as they play untouched where that is
+   * more. A scene that is shown at a press may draw more than what is shown untouched.
+   */
   public double playedPeakAmps() {
-    return day.map(DayCurrents::peakAmps).orElseGet(this::peakAmps);
+    return day.map(played -> Math.max(played.peakAmps(), peakAmps())).orElseGet(this::peakAmps);
   }
 
   /** Returns the mean current of cues as they play, of the show where there are none (A). */

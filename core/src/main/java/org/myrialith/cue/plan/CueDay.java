@@ -62,9 +62,8 @@ public record CueDay(CueTable table, double darkAmps) {
       beginning += player.start(at((int) second));
       samples++;
     }
-    double more = moreAtOtherTimes(player, beginning / samples);
-    mostOfTheDay(player);
-    return player.day(samples, more);
+    mostOfTheDay(player); // first: of a large gadget not all times can be looked at
+    return player.day(samples, moreAtOtherTimes(player, beginning / samples));
   }
 
   /**

@@ -14,7 +14,7 @@ import org.myrialith.colour.Levels;
  * @param darkAmps what the dark gadget draws (A)
  */
 record SentCurrent(List<CircuitPlan> plans, double darkAmps) {
-  /** Returns what is drawn in all, without what hangs on rails of its own (A). */
+  /** Returns what is drawn in all, without what separate rails supply (A). */
   double amps(List<Levels> sent) {
     double amps = darkAmps;
     for (int c = 0; c < sent.size(); c++) {
@@ -23,7 +23,7 @@ record SentCurrent(List<CircuitPlan> plans, double darkAmps) {
     return amps;
   }
 
-  /** Returns what circuits draw from rails of their own, by their identifiers (A). */
+  /** Returns what circuits draw from separate rails, by their identifiers (A). */
   Map<String, Double> railAmps(List<Levels> sent) {
     Map<String, Double> rails = new HashMap<>();
     for (int c = 0; c < sent.size(); c++) {

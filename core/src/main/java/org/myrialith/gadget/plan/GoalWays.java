@@ -119,7 +119,7 @@ public record GoalWays(GadgetPlan plan, Goal goal) {
     Brief brief = plan.gadget().brief();
     if (plan.gadget().power().day().sleepHours() > 0
         && !brief.tree().switchedOff(brief.tree().lights())) {
-      all.add(new Remedy("Load switch, open in sleep", new Change.AddLoadSwitch()));
+      all.add(new Remedy("Add a load switch, open in sleep", new Change.AddLoadSwitch()));
     }
     plan.tree()
         .filter(t -> Set.of(SupplyKind.LITHIUM, SupplyKind.BANK).contains(t.supply().kind()))
@@ -129,7 +129,7 @@ public record GoalWays(GadgetPlan plan, Goal goal) {
             needed ->
                 all.add(
                     new Remedy(
-                        phrase("Capacity of %s", Quantity.text(needed.getAsDouble(), "mAh")),
+                        phrase("Use cells of %s", Quantity.text(needed.getAsDouble(), "mAh")),
                         new Change.UseCapacity(needed.getAsDouble()))));
     for (Supply other : Supply.all()) {
       if (other.kind().runsEmpty() && !Optional.of(other).equals(brief.supply())) {
@@ -152,7 +152,7 @@ public record GoalWays(GadgetPlan plan, Goal goal) {
               double draws = ControllerCurrent.of(brief.at(rate));
               return new Remedy(
                   phrase(
-                      "Bare controller at %s (%s)",
+                      "Run the bare controller at %s: draws %s",
                       Quantity.text(brief.at(rate).controller().clockHz(), "Hz"),
                       Quantity.text(draws, "mA")),
                   new Change.UseClock(rate.key(), draws));
@@ -169,7 +169,7 @@ public record GoalWays(GadgetPlan plan, Goal goal) {
         if (hertz > brief.controller().clockHz()) {
           all.add(
               new Remedy(
-                  phrase("Controller at %s", Quantity.text(hertz, "Hz")),
+                  phrase("Run the controller at %s", Quantity.text(hertz, "Hz")),
                   new Change.UseClock(rate.key())));
         }
       }
@@ -228,7 +228,7 @@ public record GoalWays(GadgetPlan plan, Goal goal) {
           tried(
               new Remedy(
                   phrase(
-                      "%s: LED current %s",
+                      "Set the LED current of %s to %s",
                       circuit.circuit().name(), Quantity.text(milliamps * 1e-3, "A")),
                   new Change.SetChannelCurrent(circuit.circuit().id(), milliamps)));
       if (last.filter(Way::reaches).isPresent()) {

@@ -60,7 +60,7 @@ public record PowerStep(PowerPlan plan, List<RailPlan> rails, Optional<TreePlan>
                 "day-current",
                 verdict == Verdict.OPEN ? Verdict.HOLDS : verdict,
                 phrase(
-                    "%s, nothing touched: mean current %s, peak %s.%s",
+                    "%s, inputs idle: mean current %s, peak %s.%s",
                     over(day),
                     Quantity.text(day.meanAmps(), "A"),
                     Quantity.text(day.peakAmps(), "A"),

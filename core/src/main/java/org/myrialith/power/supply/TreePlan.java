@@ -84,10 +84,11 @@ public record TreePlan(
 
   private double peakOf(CircuitPlan circuit) {
     String id = circuit.circuit().id();
+    double shown = rails.peak().getOrDefault(id, 0.0);
     return power
         .day()
-        .map(day -> day.railPeak().getOrDefault(id, 0.0))
-        .orElseGet(() -> rails.peak().getOrDefault(id, 0.0));
+        .map(day -> Math.max(shown, day.railPeak().getOrDefault(id, 0.0)))
+        .orElse(shown);
   }
 
   /** With everything at its most; where only these frames are planned for, what they draw. */

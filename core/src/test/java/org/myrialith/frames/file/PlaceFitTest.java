@@ -93,15 +93,18 @@ class PlaceFitTest {
     assertThat(picture.colour(picture.columns() - 1, 0)).isEqualTo(BLUE);
   }
 
-  /** One LED alone shows the mean of all of it; a panel's places are its grid. */
+  /** A panel of even sides has no LED on a border of the quarters. */
   @Test
-  void aPanelByPlaceIsTheGridWithItsEdgesTrimmed() {
+  void eachQuarterOfAPanelShowsItsOwnColour() {
     Fixture panel = usual("panel");
-    Raster image = quarters(480);
-    Picture placed = Fit.PLACES.onto(panel).apply(image);
-    Picture grid = Fit.TRIM.apply(image, panel.seenColumns(), panel.seenRows());
-    for (int row = 0; row < grid.rows(); row++) {
-      assertThat(placed.colour(0, row)).isEqualTo(grid.colour(0, row));
+    Picture placed = Fit.PLACES.onto(panel).apply(quarters(480));
+    for (int row = 0; row < placed.rows(); row++) {
+      for (int column = 0; column < placed.columns(); column++) {
+        boolean right = column >= placed.columns() / 2;
+        boolean below = row >= placed.rows() / 2;
+        int expected = below ? right ? WHITE : BLUE : right ? GREEN : RED;
+        assertThat(placed.colour(column, row)).as("%d %d", column, row).isEqualTo(expected);
+      }
     }
   }
 }

@@ -18,7 +18,10 @@ import org.myrialith.gadget.model.Gadget;
 import org.myrialith.gadget.model.GadgetBuilder;
 import org.myrialith.tool.Chance;
 
-/** A plan that takes over from the one before says the same as one that is worked out anew. */
+/**
+ * A plan that takes over from the one before says the same as one that is planned from the gadget
+ * alone.
+ */
 @ExtendWith(InstancioExtension.class)
 class UnchangedTest {
   /** Edits that take one part of another gadget, or change a little. */
